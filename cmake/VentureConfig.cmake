@@ -1,0 +1,11 @@
+# find_package(Venture) gives Venture::<module>; the static libraries need what they were linked with.
+include(CMakeFindDependencyMacro)
+find_dependency(fmt)
+find_dependency(PkgConfig)
+if(NOT TARGET PkgConfig::CAIRO)
+    pkg_check_modules(CAIRO REQUIRED IMPORTED_TARGET cairo)
+endif()
+if(NOT TARGET PkgConfig::POLYCLIPPING)
+    pkg_check_modules(POLYCLIPPING REQUIRED IMPORTED_TARGET polyclipping)
+endif()
+include(${CMAKE_CURRENT_LIST_DIR}/VentureTargets.cmake)

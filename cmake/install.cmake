@@ -1,0 +1,6 @@
+include(CMakePackageConfigHelpers)
+set(package_dir ${CMAKE_INSTALL_LIBDIR}/cmake/Venture)
+install(EXPORT VentureTargets NAMESPACE Venture:: DESTINATION ${package_dir})
+write_basic_package_version_file(${CMAKE_CURRENT_BINARY_DIR}/VentureConfigVersion.cmake COMPATIBILITY SameMinorVersion)
+install(FILES cmake/VentureConfig.cmake ${CMAKE_CURRENT_BINARY_DIR}/VentureConfigVersion.cmake DESTINATION ${package_dir})
+install(TARGETS venture DESTINATION ${CMAKE_INSTALL_BINDIR})

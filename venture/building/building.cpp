@@ -1,0 +1,52 @@
+#include <venture/building/building.hpp>
+
+namespace venture::building {
+
+double Room::outdoor_air_by_plan_m3_per_s() const
+{
+    return use.people.value * use.ventilation_per_person_m3_per_s.value +
+           floor_area_m2 * use.ventilation_per_area_m_per_s.value + volume_m3 * use.ventilation_per_h.value / 3600.0;
+}
+
+double Surface::openings_m2() const
+{
+    double sum = 0.0;
+    for (const Opening& opening : openings) sum += opening.area_m2();
+    return sum;
+}
+
+std::optional<std::size_t> Building::find_room(std::string_view name) const
+{
+    for (std::size_t i = 0; i < rooms.size(); ++i)
+        if (rooms[i].name == name) return i;
+    return std::nullopt;
+}
+
+fabric::HeatFlow heat_flow(Attitude attitude)
+{
+    switch (attitude) {
+    case Attitude::wall: return fabric::HeatFlow::horizontal;
+    case Attitude::floor: return fabric::HeatFlow::downwards;
+    case Attitude::ceiling: return fabric::HeatFlow::upwards;
+    }
+    return fabric::HeatFlow::horizontal;
+}
+
+fabric::HeatFlow heat_flow_behind(Attitude attitude)
+{
+    if (attitude == Attitude::floor) return fabric::HeatFlow::upwards; // seen from below, a floor is a ceiling
+    if (attitude == Attitude::ceiling) return fabric::HeatFlow::downwards;
+    return fabric::HeatFlow::horizontal;
+}
+
+double u_value(const Building& building, const Surface& surface)
+{
+    const auto direction = heat_flow(surface.attitude);
+    double outside = 0.0;
+    if (surface.beyond.kind == Neighbour::Kind::outdoors) outside = 1.0 / fabric::outside_film_W_per_m2K;
+    if (surface.beyond.kind == Neighbour::Kind::room || surface.beyond.kind == Neighbour::Kind::temperature)
+        outside = fabric::standard_inside_resistance(heat_flow_behind(surface.attitude));
+    return fabric::u_value(building.build_ups[surface.build_up].layers, direction, outside);
+}
+
+} // namespace venture::building

@@ -1,0 +1,133 @@
+#pragma once
+/// A complete, checked building: what an engineer talks about. Made by resolve(); never changed afterwards.
+
+#include <optional>
+#include <string>
+#include <vector>
+
+#include <venture/building/polygon.hpp>
+#include <venture/calendar/profile.hpp>
+#include <venture/climate/design_day.hpp>
+#include <venture/fabric/buildup.hpp>
+#include <venture/fabric/glazing.hpp>
+#include <venture/quantity/origin.hpp>
+
+namespace venture::building {
+
+using quantity::Sourced;
+
+struct Project {
+    std::string name{}, client{}, number{}, author{}, revision{};
+};
+
+struct Storey {
+    std::string name{};
+    double level_m = 0.0, height_m = 0.0; ///< floor to floor
+};
+
+/// Heat and moisture from something inside, with when. Shares of the sensible heat: radiant, the rest convective.
+struct Gain {
+    double sensible_W = 0.0;      ///< at full
+    double moisture_kg_per_s = 0.0; ///< at full
+    double radiant_share = 0.0;
+    std::size_t profile = 0;      ///< index into Building::profiles
+};
+
+/// Use of a room, complete.
+struct Use {
+    std::optional<Sourced<double>> heating_setpoint_C{}; ///< nothing: unheated
+    std::optional<Sourced<double>> cooling_setpoint_C{}; ///< nothing: not cooled
+    std::optional<Sourced<double>> humidity_limit{};     ///< nothing: humidity floats
+    bool control_operative = true;                       ///< set-points hold the operative, else the air temperature
+    Sourced<double> people{}, sensible_per_person_W{}, latent_per_person_W{};
+    Sourced<double> lighting_W_per_m2{}, equipment_W_per_m2{}, equipment_W{}, moisture_kg_per_s{};
+    Sourced<double> infiltration_per_h{}, ventilation_per_person_m3_per_s{}, ventilation_per_area_m_per_s{},
+        ventilation_per_h{};
+    Sourced<double> furniture_J_per_m2K{};
+    std::size_t people_profile = 0, lighting_profile = 0, equipment_profile = 0, moisture_profile = 0,
+                ventilation_profile = 0;
+    Sourced<std::string> heated_by{}, cooled_by{}; ///< circuit; empty if not said
+};
+
+struct Room {
+    std::string name{};
+    std::size_t storey = 0;
+    std::string type{}; ///< empty if none
+    Polygon outline{};  ///< plan, grid points
+    double floor_m = 0.0, height_m = 0.0;
+    double floor_area_m2 = 0.0, volume_m3 = 0.0;
+    Use use{};
+    quantity::OriginId origin{};
+    int values_given = 0, values_by_type = 0, values_by_default = 0; ///< of its use: who said them
+    [[nodiscard]] double outdoor_air_by_plan_m3_per_s() const; ///< ventilation at full
+};
+
+/// What lies behind a surface.
+struct Neighbour {
+    enum class Kind { outdoors, ground, room, nothing, temperature };
+    Kind kind = Kind::outdoors;
+    std::size_t room = 0;       ///< for a room
+    double temperature_C = 0.0; ///< for a stated temperature
+};
+
+/// A window or door, or several alike in one surface.
+struct Opening {
+    enum class Kind { window, door };
+    std::string name{};
+    Kind kind = Kind::window;
+    double width_m = 0.0, height_m = 0.0, sill_m = 0.0;
+    std::vector<double> from_left_m{}; ///< left edge of each, along the wall seen from outside
+    std::size_t glazing = 0;           ///< of a window
+    double u_value_W_per_m2K = 0.0;    ///< of a door
+    [[nodiscard]] double area_m2() const { return width_m * height_m * static_cast<double>(from_left_m.size()); }
+};
+
+enum class Attitude { wall, floor, ceiling };
+
+/// A plane part of a room's boundary with one neighbour. Splitting keeps room and parent.
+struct Surface {
+    std::string name{};   ///< "south wall to outdoors"; unique in the room
+    std::string parent{}; ///< the face it is a part of: "south wall", "floor", "roof"
+    std::size_t room = 0;
+    Attitude attitude = Attitude::wall;
+    Neighbour beyond{};
+    double tilt_deg = 90.0;
+    double azimuth_deg = 0.0; ///< true bearing of the outward normal
+    Polygons shape{};         ///< in its own plane: walls along the plan line and up, others as on the plan
+    GridPoint plan_start{}, plan_end{}; ///< of the whole face, for walls; anticlockwise round the room
+    double gross_m2 = 0.0;    ///< openings not taken off
+    std::size_t build_up = 0; ///< index into Building::build_ups
+    std::vector<Opening> openings{};
+    [[nodiscard]] double openings_m2() const;
+    [[nodiscard]] double net_m2() const { return gross_m2 - openings_m2(); }
+};
+
+/// A build-up and how its outside takes up the sun.
+struct NamedBuildup {
+    fabric::Buildup layers{};
+    double absorptance = 0.6;
+};
+
+struct Building {
+    Project project{};
+    climate::Site site{};
+    double plan_bearing_deg = 0.0;
+    std::vector<NamedBuildup> build_ups{};
+    std::vector<fabric::Glazing> glazings{};
+    std::vector<calendar::Profile> profiles{}; ///< [0] is "always"
+    std::vector<Storey> storeys{};
+    std::vector<Room> rooms{};      ///< in the order of the input
+    std::vector<Surface> surfaces{}; ///< a wall between two rooms stands once
+    quantity::OriginPool origins{};
+    [[nodiscard]] std::optional<std::size_t> find_room(std::string_view name) const;
+};
+
+/// Where heat flows on its way out of the room through this surface.
+[[nodiscard]] fabric::HeatFlow heat_flow(Attitude attitude);
+/// The same for whoever stands behind it: a floor is the ceiling of the room below.
+[[nodiscard]] fabric::HeatFlow heat_flow_behind(Attitude attitude);
+/// U-value air to air with the surface's own films, W/m2K: outdoors 0.04, another room the film on its side,
+/// else 0.
+[[nodiscard]] double u_value(const Building& building, const Surface& surface);
+
+} // namespace venture::building

@@ -1,0 +1,177 @@
+#include <venture/building/faces.hpp>
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <map>
+#include <numbers>
+
+namespace venture::building::detail {
+
+namespace {
+
+struct Extent {
+    std::int64_t low = 0, high = 0;
+};
+
+Extent height_of(const Room& room) { return {to_grid(room.floor_m), to_grid(room.floor_m + room.height_m)}; }
+
+/// Bearing of the outward normal of an edge walked anticlockwise, on the plan.
+double outward_bearing_deg(GridPoint from, GridPoint to)
+{
+    const double dx = static_cast<double>(to.x - from.x), dy = static_cast<double>(to.y - from.y);
+    const double bearing = std::atan2(dy, -dx) * 180.0 / std::numbers::pi; // normal (dy, -dx): east dy, north -dx
+    return bearing < -1e-9 ? bearing + 360.0 : std::abs(bearing);
+}
+
+/// Length of the projection of p on the line from a to b, from a.
+std::int64_t along(GridPoint a, GridPoint b, GridPoint p)
+{
+    const double dx = static_cast<double>(b.x - a.x), dy = static_cast<double>(b.y - a.y);
+    return std::llround((static_cast<double>(p.x - a.x) * dx + static_cast<double>(p.y - a.y) * dy) / std::hypot(dx, dy));
+}
+
+/// Part of the wall over edge a-b that the opposite edge c-d of another room covers; empty if none.
+Polygons shared_wall(GridPoint a, GridPoint b, Extent own, GridPoint c, GridPoint d, Extent other)
+{
+    if (side(a, b, c) != 0 || side(a, b, d) != 0) return {};
+    const std::int64_t length = along(a, b, b), s_d = along(a, b, d), s_c = along(a, b, c);
+    if (s_d >= s_c) return {}; // same direction: the other room lies on the same side
+    const std::int64_t s0 = std::max<std::int64_t>(0, s_d), s1 = std::min(length, s_c);
+    const std::int64_t z0 = std::max(own.low, other.low), z1 = std::min(own.high, other.high);
+    if (s1 <= s0 || z1 <= z0) return {};
+    return {rectangle(s0, z0, s1, z1)};
+}
+
+class Finder {
+public:
+    Finder(const std::vector<Room>& rooms, double bearing) : rooms_{rooms}, bearing_{bearing} {}
+
+    std::vector<Surface> run()
+    {
+        for (std::size_t r = 0; r < rooms_.size(); ++r) {
+            add_walls(r);
+            add_floor(r);
+            add_ceiling(r);
+        }
+        return std::move(out_);
+    }
+
+private:
+    Surface start(std::size_t room, std::string parent, Attitude attitude, double tilt, double azimuth) const
+    {
+        return {.parent = std::move(parent), .room = room, .attitude = attitude, .tilt_deg = tilt, .azimuth_deg = azimuth};
+    }
+
+    void add(Surface surface, Polygons shape, Neighbour beyond)
+    {
+        if (shape.empty()) return;
+        surface.gross_m2 = area_m2(shape);
+        surface.shape = std::move(shape);
+        surface.beyond = beyond;
+        const char* what = beyond.kind == Neighbour::Kind::outdoors ? "outdoors" : "ground";
+        surface.name = surface.parent + " to " + (beyond.kind == Neighbour::Kind::room ? rooms_[beyond.room].name : what);
+        out_.push_back(std::move(surface));
+    }
+
+    void add_walls(std::size_t r)
+    {
+        const Ring& ring = rooms_[r].outline.outline;
+        std::map<std::string, int> seen;
+        for (std::size_t i = 0; i < ring.size(); ++i) {
+            const GridPoint a = ring[i], b = ring[(i + 1) % ring.size()];
+            const double on_plan = outward_bearing_deg(a, b);
+            std::string parent = compass_word(on_plan) + " wall";
+            const int nth = ++seen[parent];
+            if (nth > 1) parent += " " + std::to_string(nth);
+            Surface wall = start(r, parent, Attitude::wall, 90.0, std::fmod(on_plan + bearing_ + 720.0, 360.0));
+            wall.plan_start = a;
+            wall.plan_end = b;
+            add_wall_parts(wall, a, b);
+        }
+    }
+
+    void add_wall_parts(const Surface& wall, GridPoint a, GridPoint b)
+    {
+        const Extent own = height_of(rooms_[wall.room]);
+        Polygons rest = {rectangle(0, own.low, along(a, b, b), own.high)};
+        for (std::size_t n = 0; n < rooms_.size(); ++n) {
+            if (n == wall.room) continue;
+            const Ring& ring = rooms_[n].outline.outline;
+            Polygons shared;
+            for (std::size_t j = 0; j < ring.size(); ++j)
+                for (const Polygon& p :
+                     shared_wall(a, b, own, ring[j], ring[(j + 1) % ring.size()], height_of(rooms_[n])))
+                    shared.push_back(p);
+            if (shared.empty()) continue;
+            rest = difference(rest, shared);
+            if (rooms_[wall.room].name < rooms_[n].name) add(wall, shared, {Neighbour::Kind::room, n});
+        }
+        add(wall, rest, {Neighbour::Kind::outdoors});
+    }
+
+    void add_floor(std::size_t r)
+    {
+        const Room& room = rooms_[r];
+        const Surface floor = start(r, "floor", Attitude::floor, 180.0, 0.0);
+        Polygons rest = {room.outline};
+        for (std::size_t n = 0; n < rooms_.size(); ++n) {
+            if (n == r || height_of(rooms_[n]).high != height_of(room).low) continue;
+            const Polygons shared = intersection({room.outline}, {rooms_[n].outline});
+            add(floor, shared, {Neighbour::Kind::room, n});
+            rest = difference(rest, {rooms_[n].outline});
+        }
+        const bool lowest = height_of(room).low == lowest_level();
+        add(floor, rest, {lowest ? Neighbour::Kind::ground : Neighbour::Kind::outdoors});
+    }
+
+    void add_ceiling(std::size_t r)
+    {
+        const Room& room = rooms_[r];
+        Polygons rest = {room.outline};
+        for (std::size_t n = 0; n < rooms_.size(); ++n)
+            if (n != r && height_of(rooms_[n]).low == height_of(room).high)
+                rest = difference(rest, {rooms_[n].outline}); // the floor above stands with the room above
+        add(start(r, "roof", Attitude::ceiling, 0.0, 0.0), rest, {Neighbour::Kind::outdoors});
+    }
+
+    [[nodiscard]] std::int64_t lowest_level() const
+    {
+        std::int64_t low = height_of(rooms_.front()).low;
+        for (const Room& room : rooms_) low = std::min(low, height_of(room).low);
+        return low;
+    }
+
+    const std::vector<Room>& rooms_;
+    double bearing_;
+    std::vector<Surface> out_{};
+};
+
+} // namespace
+
+std::string compass_word(double bearing_deg)
+{
+    constexpr std::array words = {"north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west"};
+    const double turned = std::fmod(bearing_deg + 22.5 + 720.0, 360.0);
+    return words[static_cast<std::size_t>(turned / 45.0) % 8];
+}
+
+std::vector<Surface> find_surfaces(const std::vector<Room>& rooms, double plan_bearing_deg)
+{
+    return Finder{rooms, plan_bearing_deg}.run();
+}
+
+std::vector<std::pair<std::size_t, std::size_t>> overlapping_rooms(const std::vector<Room>& rooms)
+{
+    constexpr double allowed_m2 = 0.01;
+    std::vector<std::pair<std::size_t, std::size_t>> out;
+    for (std::size_t a = 0; a < rooms.size(); ++a)
+        for (std::size_t b = a + 1; b < rooms.size(); ++b) {
+            const Extent za = height_of(rooms[a]), zb = height_of(rooms[b]);
+            if (std::min(za.high, zb.high) <= std::max(za.low, zb.low)) continue;
+            if (area_m2(intersection({rooms[a].outline}, {rooms[b].outline})) > allowed_m2) out.emplace_back(a, b);
+        }
+    return out;
+}
+
+} // namespace venture::building::detail

@@ -1,0 +1,21 @@
+#pragma once
+/// Faces of rooms split by what lies behind them: neighbours found from the shapes. Internal to building.
+
+#include <vector>
+
+#include <venture/building/building.hpp>
+
+namespace venture::building::detail {
+
+/// Surfaces of all rooms, without build-ups and openings. A part shared by two rooms stands once: walls with the room
+/// whose name comes first, floors with the room above.
+/// Faces meet only on common planes, exact to the grid; dimensions are to wall centre lines and floor levels.
+[[nodiscard]] std::vector<Surface> find_surfaces(const std::vector<Room>& rooms, double plan_bearing_deg);
+
+/// Pairs of rooms that fill the same place, by more than a hundredth of a square metre of plan.
+[[nodiscard]] std::vector<std::pair<std::size_t, std::size_t>> overlapping_rooms(const std::vector<Room>& rooms);
+
+/// "north", "north-east" ... for a bearing on the plan.
+[[nodiscard]] std::string compass_word(double bearing_deg);
+
+} // namespace venture::building::detail

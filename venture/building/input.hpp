@@ -1,0 +1,154 @@
+#pragma once
+/// What a user has given of a building: optional values, each with its origin. Made from files, from code, or both;
+/// resolve() turns it into a complete Building.
+
+#include <string>
+#include <vector>
+
+#include <venture/quantity/key.hpp>
+
+namespace venture::building {
+
+using quantity::Given;
+using quantity::PointList;
+using quantity::QuantityList;
+using quantity::TextList;
+
+/// Who the job is for.
+struct ProjectInput {
+    Given<std::string> name, client, number, author, revision, note;
+};
+
+/// One month's cooling design conditions.
+struct MonthInput {
+    Given<double> month, dry_bulb, wet_bulb, daily_range, beam_depth, diffuse_depth, ground, clock_ahead;
+    Given<std::string> note;
+};
+
+struct SiteInput {
+    Given<std::string> name, note;
+    Given<double> latitude, longitude, time_zone, height, ground_reflectance, plan_bearing;
+    Given<double> winter_dry_bulb, winter_ground;
+    std::vector<MonthInput> months{};
+    static void for_each_nested(auto& self, auto visit) { visit("month", self.months); }
+};
+
+struct MaterialInput {
+    Given<std::string> name, note;
+    Given<double> conductivity, density, specific_heat;
+};
+
+struct BuildupInput {
+    Given<std::string> name, note;
+    Given<TextList> layers; ///< outside to inside: "102 mm brick", or "0.18 m2K/W air gap"
+    Given<double> absorptance;
+};
+
+struct GlazingInput {
+    Given<std::string> name, note;
+    Given<double> u_value, g_value, direct_transmittance, frame_share;
+};
+
+/// Which build-up stands where, unless a room says otherwise.
+struct FabricInput {
+    Given<std::string> outside_wall, inner_wall, roof, ground_floor, inner_floor, exposed_floor, note;
+};
+
+struct ProfileInput {
+    Given<std::string> name, note;
+    Given<TextList> hours; ///< "08-18 100 %"; hours not named are 0
+};
+
+/// What a room can have by its use; a room type holds the same.
+struct UseInput {
+    Given<double> heating_setpoint, cooling_setpoint, humidity_limit;
+    Given<std::string> control;
+    Given<double> people, sensible_per_person, latent_per_person;
+    Given<double> lighting, equipment, equipment_power, moisture;
+    Given<std::string> people_profile, lighting_profile, equipment_profile, moisture_profile, ventilation_profile;
+    Given<double> infiltration, ventilation_per_person, ventilation_per_area, ventilation_rate;
+    Given<double> furniture;
+    Given<std::string> heated_by, cooled_by;
+};
+
+struct RoomTypeInput {
+    Given<std::string> name, note;
+    UseInput use{};
+    static void for_each_part(auto& self, auto visit) { visit(self.use); }
+};
+
+struct StoreyInput {
+    Given<std::string> name, note;
+    Given<double> level, height;
+};
+
+struct OpeningInput {
+    Given<std::string> name, in, kind, glazing, note;
+    Given<double> width, height, sill, from_left, count, u_value;
+};
+
+/// What is said of one face of a room instead of being found.
+struct FaceInput {
+    Given<std::string> on, beyond, build_up, note;
+    Given<double> temperature;
+};
+
+struct RoomInput {
+    Given<std::string> name, storey, type, note;
+    Given<QuantityList> at, size;
+    Given<PointList> corners;
+    Given<double> height;
+    UseInput use{};
+    std::vector<OpeningInput> openings{};
+    std::vector<FaceInput> faces{};
+    static void for_each_part(auto& self, auto visit) { visit(self.use); }
+    static void for_each_nested(auto& self, auto visit)
+    {
+        visit("opening", self.openings);
+        visit("face", self.faces);
+    }
+};
+
+/// Pipes between a plant and the terminal units of rooms.
+struct CircuitInput {
+    Given<std::string> name, carries, unit, plant, note;
+    Given<double> supply, back;
+};
+
+/// What makes heat or cold.
+struct PlantInput {
+    Given<std::string> name, kind, note;
+    Given<double> margin, units;
+};
+
+/// A product that someone has settled on: rated, not chosen.
+struct KeptInput {
+    Given<std::string> serves, duty, product, note;
+    Given<double> count, chosen_for;
+};
+
+/// Loads typed in a table instead of, or beside, computed ones.
+struct LoadsInput {
+    Given<std::string> table, note;
+};
+
+/// Everything given of a building and its site.
+struct Input {
+    ProjectInput project{};
+    SiteInput site{};
+    FabricInput fabric{};
+    std::vector<MaterialInput> materials{};
+    std::vector<BuildupInput> build_ups{};
+    std::vector<GlazingInput> glazings{};
+    std::vector<ProfileInput> profiles{};
+    std::vector<RoomTypeInput> room_types{};
+    std::vector<StoreyInput> storeys{};
+    std::vector<RoomInput> rooms{};
+    std::vector<CircuitInput> circuits{};
+    std::vector<PlantInput> plants{};
+    std::vector<KeptInput> kept{};
+    LoadsInput loads{};
+    quantity::OriginPool origins{};
+};
+
+} // namespace venture::building

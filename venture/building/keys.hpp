@@ -1,0 +1,79 @@
+#pragma once
+/// The keys of every table of a project: one declaration each, which reading, checking and help are driven by.
+
+#include <venture/building/input.hpp>
+
+namespace venture {
+
+namespace quantity {
+
+template <>
+std::span<const Key<building::ProjectInput>> keys<building::ProjectInput>();
+template <>
+std::span<const Key<building::SiteInput>> keys<building::SiteInput>();
+template <>
+std::span<const Key<building::MonthInput>> keys<building::MonthInput>();
+template <>
+std::span<const Key<building::MaterialInput>> keys<building::MaterialInput>();
+template <>
+std::span<const Key<building::BuildupInput>> keys<building::BuildupInput>();
+template <>
+std::span<const Key<building::GlazingInput>> keys<building::GlazingInput>();
+template <>
+std::span<const Key<building::FabricInput>> keys<building::FabricInput>();
+template <>
+std::span<const Key<building::ProfileInput>> keys<building::ProfileInput>();
+template <>
+std::span<const Key<building::UseInput>> keys<building::UseInput>();
+template <>
+std::span<const Key<building::RoomTypeInput>> keys<building::RoomTypeInput>();
+template <>
+std::span<const Key<building::StoreyInput>> keys<building::StoreyInput>();
+template <>
+std::span<const Key<building::OpeningInput>> keys<building::OpeningInput>();
+template <>
+std::span<const Key<building::FaceInput>> keys<building::FaceInput>();
+template <>
+std::span<const Key<building::RoomInput>> keys<building::RoomInput>();
+template <>
+std::span<const Key<building::CircuitInput>> keys<building::CircuitInput>();
+template <>
+std::span<const Key<building::PlantInput>> keys<building::PlantInput>();
+template <>
+std::span<const Key<building::KeptInput>> keys<building::KeptInput>();
+template <>
+std::span<const Key<building::LoadsInput>> keys<building::LoadsInput>();
+
+} // namespace quantity
+
+namespace building {
+
+using quantity::for_each_key_set;
+using quantity::for_each_nested_table;
+using quantity::Key;
+using quantity::keys;
+using quantity::KeySpec;
+using quantity::spec_of;
+
+/// Visits every table of an input as (name, list of records or the single record).
+template <class Visit>
+void for_each_table(auto& input, Visit visit)
+{
+    visit("project", input.project);
+    visit("site", input.site);
+    visit("fabric", input.fabric);
+    visit("material", input.materials);
+    visit("build_up", input.build_ups);
+    visit("glazing", input.glazings);
+    visit("profile", input.profiles);
+    visit("room_type", input.room_types);
+    visit("storey", input.storeys);
+    visit("room", input.rooms);
+    visit("circuit", input.circuits);
+    visit("plant", input.plants);
+    visit("kept", input.kept);
+    visit("loads", input.loads);
+}
+
+} // namespace building
+} // namespace venture

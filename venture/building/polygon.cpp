@@ -1,0 +1,190 @@
+#include <venture/building/polygon.hpp>
+
+#include <algorithm>
+#include <cmath>
+
+#include <polyclipping/clipper.hpp>
+
+#include <venture/quantity/error.hpp>
+
+namespace venture::building {
+
+namespace {
+
+ClipperLib::Path path_of(const Ring& ring)
+{
+    ClipperLib::Path path;
+    for (const GridPoint p : ring) path.emplace_back(p.x, p.y);
+    return path;
+}
+
+Ring ring_of(const ClipperLib::Path& path)
+{
+    Ring ring;
+    for (const auto& p : path) ring.push_back({p.X, p.Y});
+    return ring;
+}
+
+void add(ClipperLib::Clipper& clipper, const Polygons& polygons, ClipperLib::PolyType role)
+{
+    for (const Polygon& p : polygons) {
+        clipper.AddPath(path_of(p.outline), role, true);
+        for (const Ring& hole : p.holes) clipper.AddPath(path_of(hole), role, true);
+    }
+}
+
+void collect(const ClipperLib::PolyNode& node, Polygons& out)
+{
+    for (const ClipperLib::PolyNode* child : node.Childs) {
+        Polygon polygon{ring_of(child->Contour), {}};
+        for (const ClipperLib::PolyNode* hole : child->Childs) {
+            polygon.holes.push_back(ring_of(hole->Contour));
+            collect(*hole, out);
+        }
+        out.push_back(std::move(polygon));
+    }
+}
+
+Polygons combine(ClipperLib::ClipType what, const Polygons& a, const Polygons& b)
+{
+    ClipperLib::Clipper clipper;
+    add(clipper, a, ClipperLib::ptSubject);
+    add(clipper, b, ClipperLib::ptClip);
+    ClipperLib::PolyTree tree;
+    const bool done = clipper.Execute(what, tree, ClipperLib::pftNonZero, ClipperLib::pftNonZero);
+    VENTURE_ASSERT(done);
+    Polygons out;
+    collect(tree, out);
+    std::erase_if(out, [](const Polygon& p) { return area_m2(p) < 1e-6; }); // slivers below a square millimetre
+    return out;
+}
+
+__extension__ typedef __int128 Wide; // products of grid coordinates need more than 64 bits
+
+
+bool between(GridPoint a, GridPoint b, GridPoint p)
+{
+    return std::min(a.x, b.x) <= p.x && p.x <= std::max(a.x, b.x) && std::min(a.y, b.y) <= p.y &&
+           p.y <= std::max(a.y, b.y);
+}
+
+bool edges_meet(GridPoint a, GridPoint b, GridPoint c, GridPoint d)
+{
+    const int s1 = side(a, b, c), s2 = side(a, b, d), s3 = side(c, d, a), s4 = side(c, d, b);
+    if (s1 != s2 && s3 != s4 && s1 * s2 <= 0 && s3 * s4 <= 0 && (s1 != 0 || s2 != 0)) return true;
+    return (s1 == 0 && between(a, b, c)) || (s2 == 0 && between(a, b, d)) || (s3 == 0 && between(c, d, a)) ||
+           (s4 == 0 && between(c, d, b));
+}
+
+bool inside(const Polygon& polygon, GridPoint p)
+{
+    ClipperLib::IntPoint q(p.x, p.y);
+    if (ClipperLib::PointInPolygon(q, path_of(polygon.outline)) != 1) return false;
+    return std::ranges::none_of(polygon.holes,
+                                [&](const Ring& hole) { return ClipperLib::PointInPolygon(q, path_of(hole)) != 0; });
+}
+
+double distance_to_edges(const Polygon& polygon, GridPoint p)
+{
+    double nearest = 1e300;
+    const auto measure = [&](const Ring& ring) {
+        for (std::size_t i = 0; i < ring.size(); ++i) {
+            const GridPoint a = ring[i], b = ring[(i + 1) % ring.size()];
+            const double dx = static_cast<double>(b.x - a.x), dy = static_cast<double>(b.y - a.y);
+            const double px = static_cast<double>(p.x - a.x), py = static_cast<double>(p.y - a.y);
+            const double along = std::clamp((px * dx + py * dy) / (dx * dx + dy * dy), 0.0, 1.0);
+            nearest = std::min(nearest, std::hypot(px - along * dx, py - along * dy));
+        }
+    };
+    measure(polygon.outline);
+    std::ranges::for_each(polygon.holes, measure);
+    return nearest;
+}
+
+} // namespace
+
+int side(GridPoint a, GridPoint b, GridPoint p)
+{
+    const Wide cross = static_cast<Wide>(b.x - a.x) * (p.y - a.y) - static_cast<Wide>(b.y - a.y) * (p.x - a.x);
+    return cross > 0 ? 1 : cross < 0 ? -1 : 0;
+}
+
+std::int64_t to_grid(double metres)
+{
+    quantity::check_range("to_grid", "length", metres, {-1e7, 1e7}, "m");
+    return std::llround(metres / grid_m);
+}
+
+double to_metres(std::int64_t grid) { return static_cast<double>(grid) * grid_m; }
+
+double area_m2(const Ring& ring)
+{
+    double twice = 0.0;
+    for (std::size_t i = 0; i < ring.size(); ++i) {
+        const GridPoint a = ring[i], b = ring[(i + 1) % ring.size()];
+        const auto x = [&](GridPoint p) { return static_cast<double>(p.x - ring[0].x); }; // from the first corner:
+        const auto y = [&](GridPoint p) { return static_cast<double>(p.y - ring[0].y); }; // exact up to 900 m
+        twice += x(a) * y(b) - x(b) * y(a);
+    }
+    return 0.5 * twice * grid_m * grid_m;
+}
+
+double area_m2(const Polygon& polygon)
+{
+    double sum = std::abs(area_m2(polygon.outline));
+    for (const Ring& hole : polygon.holes) sum -= std::abs(area_m2(hole));
+    return sum;
+}
+
+double area_m2(const Polygons& polygons)
+{
+    double sum = 0.0;
+    for (const Polygon& p : polygons) sum += area_m2(p);
+    return sum;
+}
+
+Polygon rectangle(std::int64_t x0, std::int64_t y0, std::int64_t x1, std::int64_t y1)
+{
+    return {{{x0, y0}, {x1, y0}, {x1, y1}, {x0, y1}}, {}};
+}
+
+Polygons intersection(const Polygons& a, const Polygons& b) { return combine(ClipperLib::ctIntersection, a, b); }
+Polygons difference(const Polygons& a, const Polygons& b) { return combine(ClipperLib::ctDifference, a, b); }
+
+bool is_simple(const Ring& ring)
+{
+    const std::size_t n = ring.size();
+    if (n < 3 || std::abs(area_m2(ring)) < 1e-6) return false;
+    for (std::size_t i = 0; i < n; ++i)
+        for (std::size_t j = i + 1; j < n; ++j) {
+            const bool neighbours = j == i + 1 || (i == 0 && j == n - 1);
+            if (ring[i] == ring[j]) return false;
+            if (!neighbours && edges_meet(ring[i], ring[(i + 1) % n], ring[j], ring[(j + 1) % n])) return false;
+        }
+    return true;
+}
+
+GridPoint label_point(const Polygon& polygon)
+{
+    GridPoint low = polygon.outline.at(0), high = low, best = low;
+    for (const GridPoint p : polygon.outline) {
+        low = {std::min(low.x, p.x), std::min(low.y, p.y)};
+        high = {std::max(high.x, p.x), std::max(high.y, p.y)};
+    }
+    constexpr std::int64_t steps = 24;
+    double most = -1.0;
+    for (std::int64_t i = 1; i < steps; ++i)
+        for (std::int64_t j = 1; j < steps; ++j) {
+            const GridPoint p{low.x + (high.x - low.x) * i / steps, low.y + (high.y - low.y) * j / steps};
+            if (!inside(polygon, p)) continue;
+            const double d = distance_to_edges(polygon, p) - 1e-3 * (std::abs(static_cast<double>(2 * i - steps)) +
+                                                                     std::abs(static_cast<double>(2 * j - steps)));
+            if (d > most) {
+                most = d;
+                best = p;
+            }
+        }
+    return best;
+}
+
+} // namespace venture::building

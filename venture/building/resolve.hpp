@@ -1,0 +1,23 @@
+#pragma once
+/// From what was given to a complete building.
+
+#include <optional>
+#include <vector>
+
+#include <venture/building/building.hpp>
+#include <venture/building/input.hpp>
+#include <venture/quantity/problem.hpp>
+
+namespace venture::building {
+
+struct Resolved {
+    std::optional<Building> building{};        ///< nothing if there is an error among the problems
+    std::vector<quantity::Problem> problems{}; ///< all of them, errors and findings
+    quantity::OriginPool origins{};            ///< what the problems' places refer to
+};
+
+/// Fills what was left open from room types and defaults, finds neighbours, and checks everything. A building made in
+/// code gets the same defaults and the same checks as one read from files.
+[[nodiscard]] Resolved resolve(const Input& input);
+
+} // namespace venture::building

@@ -1,0 +1,78 @@
+#pragma once
+/// Shared state of resolve(): the input, the building under construction, and what is wrong. Internal to building.
+
+#include <string>
+#include <string_view>
+#include <vector>
+
+#include <venture/building/key_value.hpp>
+#include <venture/building/keys.hpp>
+#include <venture/building/resolve.hpp>
+
+namespace venture::building::detail {
+
+class Resolver {
+public:
+    explicit Resolver(const Input& input) : input_{input} { building_.origins = input.origins; }
+    [[nodiscard]] Resolved run();
+
+private:
+    // resolve.cpp: every key by itself, then site and fabric
+    void check_bounds_and_requirements();
+    void check_number(double si, const KeySpec& spec, quantity::OriginId where);
+    template <class T>
+    void check_numbers(const T& value, const KeySpec& spec, quantity::OriginId where);
+    void check_names();
+    void add_project_and_site();
+    void add_build_ups();
+    void add_layer(const quantity::PlacedText& text, fabric::Buildup& buildup);
+    void add_glazings();
+    void add_profiles();
+    void add_storeys();
+
+    // resolve_rooms.cpp: rooms and their use
+    void add_rooms();
+    [[nodiscard]] Ring outline_of(const RoomInput& room);
+    [[nodiscard]] Use use_of(const RoomInput& room, Room& out);
+    void check_use(const RoomInput& given, const Room& room);
+
+    // resolve_surfaces.cpp: what encloses them
+    void add_surfaces();
+    void apply_faces();
+    void apply_face(const FaceInput& face, std::size_t room);
+    void set_build_up(Surface& surface);
+    void add_openings();
+    void add_opening(const OpeningInput& opening, std::size_t room);
+    [[nodiscard]] std::vector<Surface*> faces_called(std::string_view name, std::size_t room, quantity::OriginId where);
+
+    quantity::Problem& problem(std::string_view code, quantity::OriginId where, std::string message, std::string hint = {});
+    /// Index of a name in a list of named things; complains if it is not there.
+    template <class Range, class Name>
+    std::optional<std::size_t> find(std::string_view what, const Given<std::string>& name, const Range& range, Name name_of)
+    {
+        std::vector<std::string> names;
+        for (const auto& item : range) names.push_back(name_of(item));
+        for (std::size_t i = 0; i < names.size(); ++i)
+            if (names[i] == *name) return i;
+        const auto near = quantity::nearest_name(*name, names);
+        problem(quantity::codes::unknown_name, name.origin,
+                fmt::format("no {} is called '{}'; there are: {}", what, *name, names.empty() ? "none" : quantity::listed(names)),
+                near ? fmt::format("did you mean '{}'?", *near) : std::string{});
+        return std::nullopt;
+    }
+    /// The value given, or the key's default with a default's origin.
+    template <class Table>
+    Sourced<double> value(const Table& table, Given<double> Table::*field)
+    {
+        if (table.*field) return {*(table.*field), (table.*field).origin};
+        return by_default(spec_of(field));
+    }
+    Sourced<double> by_default(const KeySpec& spec);
+
+    const Input& input_;
+    Building building_{};
+    std::vector<quantity::Problem> problems_{};
+    bool numbers_sound_ = true; ///< every number lies in its bounds
+};
+
+} // namespace venture::building::detail

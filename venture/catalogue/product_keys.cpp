@@ -1,0 +1,106 @@
+#include <venture/catalogue/product_keys.hpp>
+
+namespace venture::quantity {
+
+using namespace catalogue; // NOLINT(google-build-using-namespace): the tables whose keys these are
+
+namespace {
+
+KeySpec text(std::string_view name, std::string_view meaning, bool required = false)
+{
+    return {.name = name, .text = meaning, .required = required};
+}
+
+KeySpec number(std::string_view name, Kind kind, double lowest, double highest, std::string_view meaning)
+{
+    return {.name = name, .text = meaning, .kind = kind, .allowed = {lowest, highest}, .required = true};
+}
+
+constexpr double largest_W = 1e8;
+
+} // namespace
+
+template <>
+std::span<const Key<RadiatorInput>> keys<RadiatorInput>()
+{
+    using T = RadiatorInput;
+    static const std::vector<Key<T>> all = {
+        {text("name", "as ordered", true), &T::name},
+        {text("maker", "who makes it"), &T::maker},
+        {number("height", Kind::length, 0.05, 5, "of the body"), &T::height},
+        {number("length", Kind::length, 0.05, 10, "of the body"), &T::length},
+        {number("output", Kind::power, 1, largest_W, "at 75/65/20 degC, EN 442"), &T::output},
+        {number("exponent", Kind::number, 1, 2, "of the characteristic equation"), &T::exponent},
+        {text("note", "not read"), &T::note},
+    };
+    return all;
+}
+
+template <>
+std::span<const Key<FanCoilInput>> keys<FanCoilInput>()
+{
+    using T = FanCoilInput;
+    static const std::vector<Key<T>> all = {
+        {text("name", "as ordered", true), &T::name},
+        {text("maker", "who makes it"), &T::maker},
+        {number("air_flow", Kind::air_flow, 0.001, 100, "through the coil"), &T::air_flow},
+        {number("entering_dry_bulb", Kind::temperature, 10, 50, "of the air in the tables"), &T::entering_dry_bulb},
+        {number("bypass_factor", Kind::fraction, 0, 0.9, "of the coil"), &T::bypass_factor},
+        {number("water_rise", Kind::temperature_difference, 1, 20, "return minus supply in the tables"), &T::water_rise},
+        {number("wet_bulbs", Kind::temperature, -10, 40, "entering wet bulbs: the columns of the tables"), &T::wet_bulbs},
+        {text("note", "not read"), &T::note},
+    };
+    return all;
+}
+
+template <>
+std::span<const Key<FanCoilRow>> keys<FanCoilRow>()
+{
+    using T = FanCoilRow;
+    static const std::vector<Key<T>> all = {
+        {number("supply", Kind::temperature, 1, 30, "chilled water"), &T::supply},
+        {number("total", Kind::power, 0, largest_W, "one for each wet bulb"), &T::total},
+        {number("sensible", Kind::power, 0, largest_W, "one for each wet bulb"), &T::sensible},
+    };
+    return all;
+}
+
+template <>
+std::span<const Key<BoilerInput>> keys<BoilerInput>()
+{
+    using T = BoilerInput;
+    static const std::vector<Key<T>> all = {
+        {text("name", "as ordered", true), &T::name},
+        {text("maker", "who makes it"), &T::maker},
+        {number("output", Kind::power, 1, largest_W, "at full load"), &T::output},
+        {number("highest_supply", Kind::temperature, 20, 110, "that it can deliver"), &T::highest_supply},
+        {text("note", "not read"), &T::note},
+    };
+    return all;
+}
+
+template <>
+std::span<const Key<ChillerInput>> keys<ChillerInput>()
+{
+    using T = ChillerInput;
+    static const std::vector<Key<T>> all = {
+        {text("name", "as ordered", true), &T::name},
+        {text("maker", "who makes it"), &T::maker},
+        {number("outdoor", Kind::temperature, -20, 60, "outdoor dry bulbs: the columns of the table"), &T::outdoor},
+        {text("note", "not read"), &T::note},
+    };
+    return all;
+}
+
+template <>
+std::span<const Key<ChillerRow>> keys<ChillerRow>()
+{
+    using T = ChillerRow;
+    static const std::vector<Key<T>> all = {
+        {number("supply", Kind::temperature, 1, 30, "chilled water"), &T::supply},
+        {number("capacity", Kind::power, 0, largest_W, "one for each outdoor dry bulb"), &T::capacity},
+    };
+    return all;
+}
+
+} // namespace venture::quantity

@@ -1,0 +1,27 @@
+#pragma once
+/// Product data files into products.
+
+#include <string>
+#include <vector>
+
+#include <venture/plant/selection.hpp>
+#include <venture/project/diagnostics.hpp>
+#include <venture/terminal/products.hpp>
+
+namespace venture::catalogue {
+
+struct Catalogue {
+    terminal::Products units{};
+    plant::Products plants{};
+    std::vector<quantity::Problem> problems{};
+    quantity::OriginPool origins{};
+    project::Sources sources{};
+};
+
+/// Adds the products of one file's text; what is wrong with it is collected, product by product.
+void read_catalogue_text(std::string text, const std::string& file, Catalogue& into);
+
+/// Everything that ships, read once.
+[[nodiscard]] const Catalogue& shipped_catalogue();
+
+} // namespace venture::catalogue

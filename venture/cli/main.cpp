@@ -1,0 +1,145 @@
+/// The command line: parses, calls a command, turns exceptions into exit codes.
+
+#include <cstdio>
+#include <exception>
+#include <functional>
+
+#include <CLI/CLI.hpp>
+#include <fmt/format.h>
+#include <spdlog/sinks/stdout_color_sinks.h>
+#include <spdlog/spdlog.h>
+
+#include <venture/cli/commands.hpp>
+#include <venture/quantity/error.hpp>
+
+namespace {
+
+using namespace venture;
+using cli::ExitCode;
+
+constexpr const char* about = R"(Venture: heating and cooling loads of rooms, terminal units and plant.
+
+A project is a folder that holds project.toml. To begin:
+  venture demo my-demo       write a complete example, compute it, say what to try next
+  venture check my-demo      the model as it is understood: areas, U-values, air, what was defaulted
+  venture loads my-demo      heating and cooling peaks of every room, with month and hour
+  venture size my-demo       radiators, fan coils, boiler and chiller for them
+  venture draw plan my-demo  the plan with loads, as SVG, PNG or PDF)";
+
+constexpr const char* ending = R"(Exit codes: 0 done, 1 done but something asked for is not met, 2 bad input, 3 failure.)";
+
+class CommandLine {
+public:
+    CommandLine()
+    {
+        app_.footer(ending);
+        app_.require_subcommand(1);
+        app_.set_version_flag("--version", "Venture " VENTURE_VERSION);
+        app_.add_flag_callback("--verbose", [] { spdlog::set_level(spdlog::level::debug); }, "say on stderr what is being done");
+        add_demo();
+        add_check();
+        add_loads();
+        add_size();
+        add_draw();
+    }
+
+    int run(int argc, char** argv)
+    {
+        try {
+            app_.parse(argc, argv);
+        } catch (const CLI::ParseError& wrong) {
+            const int code = app_.exit(wrong);
+            return code == 0 ? 0 : static_cast<int>(ExitCode::bad_input);
+        }
+        return static_cast<int>(command_());
+    }
+
+private:
+    void add_common(CLI::App& command, bool json = true)
+    {
+        command.add_option("PROJECT", common_.project, "folder that holds project.toml, or the file itself")->required();
+        command.add_option("--set", common_.changes, "change one value for this run, e.g. --set \"room/Boat hall/height=5 m\"; may be repeated")
+            ->allow_extra_args(false);
+        if (json) command.add_flag("--json", common_.json, "for machines: results and problems as JSON");
+        command.add_flag("--strict", common_.strict, "warnings make the exit code 1");
+    }
+
+    void add_step(CLI::App& command)
+    {
+        command.add_option("--step", common_.step_min, "time step in minutes; a divisor of 60")
+            ->check(CLI::IsMember({1, 2, 3, 4, 5, 6, 10, 12, 15, 20, 30, 60}))
+            ->capture_default_str();
+    }
+
+    void add_demo()
+    {
+        auto* c = app_.add_subcommand("demo", "write the demo project, run everything on it, say what to try next");
+        c->add_option("DIR", demo_folder_, "folder to write")->capture_default_str();
+        c->add_flag("--force", force_, "write even over files that Venture did not write or that were changed since");
+        c->callback([this] { command_ = [this] { return cli::demo(demo_folder_, force_); }; });
+    }
+
+    void add_check()
+    {
+        auto* c = app_.add_subcommand("check", "list the rooms as they are understood, and what looks wrong");
+        add_common(*c);
+        c->callback([this] { command_ = [this] { return cli::check(common_); }; });
+    }
+
+    void add_loads()
+    {
+        auto* c = app_.add_subcommand("loads", "heating and cooling loads of every room");
+        add_common(*c);
+        add_step(*c);
+        c->add_option("--room", room_, "take one room apart: steady loss by hand, air balance in the hour of the peak");
+        c->add_flag("--csv", csv_, "as the table that `venture size` reads");
+        c->callback([this] { command_ = [this] { return cli::loads(common_, room_.empty() ? std::nullopt : std::optional{room_}, csv_); }; });
+    }
+
+    void add_size()
+    {
+        auto* c = app_.add_subcommand("size", "choose (or rate kept) radiators, fan coils, boiler and chiller; PROJECT may also be a CSV of typed room loads");
+        add_common(*c);
+        add_step(*c);
+        c->callback([this] { command_ = [this] { return cli::size(common_); }; });
+    }
+
+    void add_draw()
+    {
+        auto* draw = app_.add_subcommand("draw", "draw something");
+        draw->require_subcommand(1);
+        auto* c = draw->add_subcommand("plan", "storeys to scale, with rooms' loads");
+        add_common(*c, false);
+        add_step(*c);
+        c->add_option("--as", picture_, "kind of picture")->check(CLI::IsMember({"svg", "png", "pdf"}))->capture_default_str();
+        c->add_option("-o,--output", draw_.output, "file to write; results/plan.<kind> in the project unless given");
+        c->add_flag("--force", draw_.force, "write even over a file that Venture did not write");
+        c->callback([this] {
+            draw_.picture = picture_ == "png" ? report::Picture::png : picture_ == "pdf" ? report::Picture::pdf : report::Picture::svg;
+            command_ = [this] { return cli::draw_plan(common_, draw_); };
+        });
+    }
+
+    CLI::App app_{about, "venture"};
+    cli::CommonOptions common_{};
+    cli::DrawOptions draw_{};
+    std::string demo_folder_ = "venture-demo", room_{}, picture_ = "svg";
+    bool force_ = false, csv_ = false;
+    std::function<ExitCode()> command_{};
+};
+
+} // namespace
+
+int main(int argc, char** argv)
+{
+    try {
+        spdlog::set_default_logger(spdlog::stderr_color_mt("venture"));
+        spdlog::set_pattern("%v");
+        return CommandLine{}.run(argc, argv);
+    } catch (const quantity::Error& wrong) {
+        std::fputs(fmt::format("venture: {}\n", wrong.what()).c_str(), stderr);
+    } catch (const std::exception& wrong) {
+        std::fputs(fmt::format("venture: an unexpected failure ({}); please report it\n", wrong.what()).c_str(), stderr);
+    }
+    return static_cast<int>(ExitCode::failure);
+}

@@ -1,0 +1,141 @@
+#include <venture/climate/sun.hpp>
+
+#include <algorithm>
+#include <array>
+#include <cmath>
+#include <numbers>
+
+#include <venture/quantity/error.hpp>
+
+namespace venture::climate {
+
+using quantity::check_range;
+
+namespace {
+
+constexpr double deg = std::numbers::pi / 180.0;
+
+double wrapped_360(double x)
+{
+    const double r = std::fmod(x, 360.0);
+    return r < 0.0 ? r + 360.0 : r;
+}
+
+/// Julian day; Meeus, chapter 7.
+double julian_day(const UtcInstant& t)
+{
+    int y = t.year, m = t.month;
+    if (m <= 2) {
+        y -= 1;
+        m += 12;
+    }
+    const int a = y / 100, b = 2 - a + a / 4;
+    return std::floor(365.25 * (y + 4716)) + std::floor(30.6001 * (m + 1)) + t.day + b - 1524.5 + t.hour / 24.0;
+}
+
+/// Apparent place of the sun and the sidereal time at Greenwich, all in degrees.
+struct Apparent {
+    double right_ascension, declination, mean_longitude, obliquity, nutation, sidereal_time;
+};
+
+Apparent apparent_sun(double jd)
+{
+    constexpr double tt_minus_ut_s = 69.0; // of the 2020s; a minute more or less moves the sun by 0.0007 degrees
+    const double T = (jd + tt_minus_ut_s / 86400.0 - 2451545.0) / 36525.0;
+    const double L0 = wrapped_360(280.46646 + T * (36000.76983 + T * 0.0003032));
+    const double M = (357.52911 + T * (35999.05029 - T * 0.0001537)) * deg;
+    const double centre = (1.914602 - T * (0.004817 + T * 0.000014)) * std::sin(M) +
+                          (0.019993 - T * 0.000101) * std::sin(2.0 * M) + 0.000289 * std::sin(3.0 * M);
+    const double node = (125.04 - 1934.136 * T) * deg;
+    const double nutation = -0.00478 * std::sin(node);
+    const double longitude = (L0 + centre - 0.00569 + nutation) * deg;
+    const double obliquity =
+        (23.439291 - T * (0.0130042 + T * (1.64e-7 - T * 5.04e-7)) + 0.00256 * std::cos(node)) * deg;
+    const double days = jd - 2451545.0, Tu = days / 36525.0;
+    return {wrapped_360(std::atan2(std::cos(obliquity) * std::sin(longitude), std::cos(longitude)) / deg),
+            std::asin(std::sin(obliquity) * std::sin(longitude)) / deg,
+            L0,
+            obliquity,
+            nutation,
+            wrapped_360(280.46061837 + 360.98564736629 * days + 0.000387933 * Tu * Tu + nutation * std::cos(obliquity))};
+}
+
+double diffuse_ratio(double cos_on_vertical)
+{
+    return std::max(0.45, 0.55 + 0.437 * cos_on_vertical + 0.313 * cos_on_vertical * cos_on_vertical);
+}
+
+} // namespace
+
+int day_of_year(int month, int day)
+{
+    constexpr std::array before = {0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334};
+    check_range("day_of_year", "month", month, {1, 12}, "");
+    check_range("day_of_year", "day", day, {1, 31}, "");
+    return before[static_cast<std::size_t>(month - 1)] + day;
+}
+
+SunPosition sun_position(const UtcInstant& when, Angle latitude, Angle longitude)
+{
+    check_range("sun_position", "latitude", latitude.degrees(), {-90.0, 90.0}, "deg");
+    check_range("sun_position", "longitude", longitude.degrees(), {-180.0, 180.0}, "deg");
+    check_range("sun_position", "year", when.year, {1900, 2100}, "");
+    check_range("sun_position", "month", when.month, {1, 12}, "");
+    const Apparent sun = apparent_sun(julian_day(when));
+    const double hour_angle = (sun.sidereal_time + longitude.degrees() - sun.right_ascension) * deg;
+    const double phi = latitude.radians(), delta = sun.declination * deg;
+    const double east = -std::cos(delta) * std::sin(hour_angle);
+    const double north = std::sin(delta) * std::cos(phi) - std::cos(delta) * std::cos(hour_angle) * std::sin(phi);
+    const double up = std::sin(delta) * std::sin(phi) + std::cos(delta) * std::cos(hour_angle) * std::cos(phi);
+    double equation_deg =
+        sun.mean_longitude - 0.0057183 - sun.right_ascension + sun.nutation * std::cos(sun.obliquity);
+    equation_deg = wrapped_360(equation_deg + 180.0) - 180.0;
+    return {std::atan2(std::hypot(east, north), up) / deg, wrapped_360(std::atan2(east, north) / deg),
+            sun.declination, 4.0 * equation_deg};
+}
+
+double cos_incidence(const SunPosition& sun, Angle tilt, Angle azimuth)
+{
+    const double zenith = sun.zenith_deg * deg;
+    return std::cos(zenith) * std::cos(tilt.radians()) +
+           std::sin(zenith) * std::sin(tilt.radians()) * std::cos((sun.azimuth_deg - azimuth.degrees()) * deg);
+}
+
+double extraterrestrial_W_per_m2(int day_of_year, double solar_constant_W_per_m2)
+{
+    return solar_constant_W_per_m2 * (1.0 + 0.033 * std::cos(360.0 * (day_of_year - 3) / 365.0 * deg));
+}
+
+double relative_air_mass(Angle elevation)
+{
+    check_range("relative_air_mass", "elevation", elevation.degrees(), {0.0, 90.0}, "deg");
+    return 1.0 / (std::sin(elevation.radians()) + 0.50572 * std::pow(6.07995 + elevation.degrees(), -1.6364));
+}
+
+ClearSky clear_sky(Angle elevation, double extraterrestrial_W_per_m2, double beam_depth, double diffuse_depth)
+{
+    check_range("clear_sky", "beam optical depth", beam_depth, {1e-6, 3.0}, "");
+    check_range("clear_sky", "diffuse optical depth", diffuse_depth, {1e-6, 5.0}, "");
+    if (elevation.degrees() <= 0.0) return {};
+    const double m = relative_air_mass(elevation), tb = beam_depth, td = diffuse_depth;
+    const double ab = 1.454 - 0.406 * tb - 0.268 * td + 0.021 * tb * td;
+    const double ad = 0.507 + 0.205 * tb - 0.080 * td - 0.190 * tb * td;
+    return {extraterrestrial_W_per_m2 * std::exp(-tb * std::pow(m, ab)),
+            extraterrestrial_W_per_m2 * std::exp(-td * std::pow(m, ad))};
+}
+
+PlaneIrradiance clear_sky_on_plane(const ClearSky& sky, const SunPosition& sun, Angle tilt, Angle azimuth,
+                                   double ground_reflectance)
+{
+    check_range("clear_sky_on_plane", "ground reflectance", ground_reflectance, {0.0, 1.0}, "");
+    check_range("clear_sky_on_plane", "tilt", tilt.degrees(), {0.0, 180.0}, "deg");
+    const double Y = diffuse_ratio(cos_incidence(sun, Angle::degrees(90.0), azimuth));
+    const double sine = std::sin(tilt.radians()), cosine = std::cos(tilt.radians());
+    const double sky_share = tilt.degrees() <= 90.0 ? Y * sine + cosine : Y * sine;
+    const double horizontal = sky.beam_normal_W_per_m2 * std::max(0.0, std::cos(sun.zenith_deg * deg)) +
+                              sky.diffuse_horizontal_W_per_m2;
+    return {sky.beam_normal_W_per_m2 * std::max(0.0, cos_incidence(sun, tilt, azimuth)),
+            sky.diffuse_horizontal_W_per_m2 * sky_share, horizontal * ground_reflectance * 0.5 * (1.0 - cosine)};
+}
+
+} // namespace venture::climate

@@ -1,0 +1,86 @@
+#pragma once
+/// The coupled heat and moisture balance of all zones over one step.
+///
+/// Time: the two-stage, second-order, L-stable diagonally implicit Runge-Kutta method (gamma = 1 - 1/sqrt 2; Alexander,
+/// SIAM J. Numer. Anal. 14, 1977), applied to walls, air and moisture together; massless faces, the radiant point and
+/// the unknown loads are solved at every stage, not lagged. Means over a step are the method's own quadrature, so the
+/// energy balance closes to rounding.
+///
+/// Inside: convection to one air node, long wave to one radiant point, sun and radiant gains on the faces.
+
+#include <memory>
+#include <vector>
+
+#include <venture/loads/thermal_model.hpp>
+
+namespace venture::loads {
+
+/// What an ideal supply does in a zone.
+enum class Supply : std::uint8_t { none, heats, cools, holds };
+
+/// Everything that lasts from one step to the next.
+struct State {
+    std::vector<double> wall_modes{};     ///< of all surfaces, in their order
+    std::vector<double> air_C{};          ///< per zone
+    std::vector<double> humidity_ratio{}; ///< per zone, kg/kg dry air
+    std::vector<Supply> supply{};         ///< per zone; the first guess of the next step
+};
+
+/// One zone over one step. Heat flows in W are means over the step and positive into the zone's air.
+struct ZoneStep {
+    double heating_W = 0.0; ///< delivered by the supply, never negative
+    double cooling_W = 0.0; ///< sensible, taken away by the supply, never negative
+    double latent_W = 0.0;  ///< moisture taken away, as heat of vaporisation, never negative
+    double air_C = 0.0;     ///< mean
+    double radiant_C = 0.0; ///< mean
+    double humidity_ratio = 0.0;
+    double convective_gain_W = 0.0;
+    double infiltration_W = 0.0;
+    double ventilation_W = 0.0;
+    double from_faces_W[part_count] = {}; ///< by part
+    double into_air_capacity_W = 0.0;
+    double air_end_C = 0.0, radiant_end_C = 0.0; ///< at the end of the step
+    double load_end_W = 0.0;                     ///< heating positive, cooling negative
+};
+
+/// One surface over one step; [0] is its outside face, [1] its inside face.
+struct SurfaceStep {
+    double temperature_C[2] = {};
+    double flux_W_per_m2[2] = {}; ///< into the wall
+    double temperature_end_C[2] = {};
+    double flux_end_W_per_m2[2] = {};
+};
+
+/// Result of one step.
+struct StepResult {
+    std::vector<ZoneStep> zones{};
+    std::vector<SurfaceStep> surfaces{};
+    double closure_W = 0.0;    ///< heat in minus heat stored, all zones and walls together
+    double throughput_W = 0.0; ///< sum of the magnitudes of all flows in
+    int supply_passes = 0;     ///< solutions needed until every supply was consistent
+    bool supply_settled = true; ///< false: some thermostat found no consistent state in this step
+};
+
+/// Prepared coefficients for one model and step length. Advancing changes nothing but a cache of factorisations, so
+/// one object serves one thread.
+class HeatBalance {
+public:
+    /// @throws quantity::RangeError if an area, film, capacity or share is negative, or an index points nowhere
+    explicit HeatBalance(const ThermalModel& model);
+    ~HeatBalance();
+    HeatBalance(HeatBalance&&) noexcept;
+    HeatBalance& operator=(HeatBalance&&) noexcept;
+
+    /// State under the mean of every forcing: where a run begins.
+    [[nodiscard]] State steady_state() const;
+    /// The state one step later, and what happened in between. `step` counts from 0 within the period.
+    [[nodiscard]] State advance(const State& from, std::size_t step, StepResult& result) const;
+    /// Multiplies wall modes so that their squares are an energy-like measure; used to weigh a change of state.
+    [[nodiscard]] const std::vector<double>& mode_weights() const;
+
+private:
+    struct Prepared;
+    std::unique_ptr<Prepared> prepared_;
+};
+
+} // namespace venture::loads

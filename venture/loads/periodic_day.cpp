@@ -1,0 +1,161 @@
+#include <venture/loads/periodic_day.hpp>
+
+#include <algorithm>
+#include <cmath>
+#include <deque>
+
+#include <Eigen/QR>
+
+#include <venture/quantity/error.hpp>
+
+namespace venture::loads {
+
+namespace {
+
+/// Root-mean-square heat capacity that turns a change of modes into kelvin, and the flattening of a state.
+class StateScale {
+public:
+    StateScale(const ThermalModel& model, const HeatBalance& balance) : model_{model}, balance_{balance}
+    {
+        double capacity = 0.0;
+        for (const Surface& s : model.surfaces)
+            for (std::size_t k = 0; k < model.walls[s.wall].size(); ++k)
+                capacity += s.area_m2 * model.walls[s.wall].s[k] * model.walls[s.wall].s[k];
+        root_capacity_ = std::sqrt(std::max(capacity, 1.0));
+    }
+    [[nodiscard]] Eigen::VectorXd flat(const State& s) const
+    {
+        const auto modes = static_cast<Eigen::Index>(s.wall_modes.size());
+        Eigen::VectorXd x(modes + static_cast<Eigen::Index>(s.air_C.size()));
+        for (Eigen::Index i = 0; i < modes; ++i) {
+            const auto k = static_cast<std::size_t>(i);
+            x(i) = s.wall_modes[k] * balance_.mode_weights()[k] / root_capacity_;
+        }
+        for (std::size_t z = 0; z < s.air_C.size(); ++z) x(modes + static_cast<Eigen::Index>(z)) = s.air_C[z];
+        return x;
+    }
+    void unflatten(const Eigen::VectorXd& x, State& s) const
+    {
+        const auto modes = s.wall_modes.size();
+        for (std::size_t k = 0; k < modes; ++k)
+            s.wall_modes[k] = x(static_cast<Eigen::Index>(k)) * root_capacity_ / balance_.mode_weights()[k];
+        for (std::size_t z = 0; z < s.air_C.size(); ++z) s.air_C[z] = x(static_cast<Eigen::Index>(modes + z));
+    }
+    /// Largest change: walls as a capacity-weighted root mean square, each air by itself.
+    [[nodiscard]] double change_K(const Eigen::VectorXd& f) const
+    {
+        const auto zones = static_cast<Eigen::Index>(model_.zones.size());
+        const double air = zones > 0 ? f.tail(zones).cwiseAbs().maxCoeff() : 0.0;
+        return std::max(f.head(f.size() - zones).norm(), air);
+    }
+
+private:
+    const ThermalModel& model_;
+    const HeatBalance& balance_;
+    double root_capacity_ = 1.0;
+};
+
+/// Anderson's acceleration of x = g(x): keeps the last differences and extrapolates with least squares.
+class Anderson {
+public:
+    [[nodiscard]] Eigen::VectorXd next(const Eigen::VectorXd& x, const Eigen::VectorXd& gx)
+    {
+        constexpr std::size_t depth = 12;
+        const Eigen::VectorXd f = gx - x;
+        if (last_f_.size() > 0) {
+            df_.push_back(f - last_f_);
+            dg_.push_back(gx - last_g_);
+            if (df_.size() > depth) {
+                df_.pop_front();
+                dg_.pop_front();
+            }
+        }
+        last_f_ = f;
+        last_g_ = gx;
+        if (df_.empty()) return gx;
+        Eigen::MatrixXd F(f.size(), static_cast<Eigen::Index>(df_.size()));
+        for (std::size_t i = 0; i < df_.size(); ++i) F.col(static_cast<Eigen::Index>(i)) = df_[i];
+        Eigen::ColPivHouseholderQR<Eigen::MatrixXd> qr(F);
+        qr.setThreshold(1e-10);
+        const Eigen::VectorXd c = qr.solve(f);
+        Eigen::VectorXd out = gx;
+        for (std::size_t i = 0; i < dg_.size(); ++i) out -= c(static_cast<Eigen::Index>(i)) * dg_[i];
+        return out;
+    }
+
+private:
+    std::deque<Eigen::VectorXd> df_{}, dg_{};
+    Eigen::VectorXd last_f_{}, last_g_{};
+};
+
+void add_scaled(ZoneStep& sum, const ZoneStep& step, double share)
+{
+    sum.heating_W += share * step.heating_W;
+    sum.cooling_W += share * step.cooling_W;
+    sum.latent_W += share * step.latent_W;
+    sum.air_C += share * step.air_C;
+    sum.radiant_C += share * step.radiant_C;
+    sum.humidity_ratio += share * step.humidity_ratio;
+    sum.convective_gain_W += share * step.convective_gain_W;
+    sum.infiltration_W += share * step.infiltration_W;
+    sum.ventilation_W += share * step.ventilation_W;
+    sum.into_air_capacity_W += share * step.into_air_capacity_W;
+    for (std::size_t p = 0; p < part_count; ++p) sum.from_faces_W[p] += share * step.from_faces_W[p];
+    sum.air_end_C = step.air_end_C;
+    sum.radiant_end_C = step.radiant_end_C;
+    sum.load_end_W = step.load_end_W;
+}
+
+ZoneDay series_of(const std::vector<ZoneStep>& hours)
+{
+    ZoneDay day;
+    for (const ZoneStep& h : hours) {
+        day.heating_W.push_back(h.heating_W);
+        day.cooling_W.push_back(h.cooling_W);
+        day.latent_W.push_back(h.latent_W);
+        day.air_C.push_back(h.air_C);
+        day.operative_C.push_back(0.5 * (h.air_C + h.radiant_C));
+        day.humidity_ratio.push_back(h.humidity_ratio);
+    }
+    day.parts = hours;
+    return day;
+}
+
+} // namespace
+
+PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& options, const Watch& watch)
+{
+    const double steps_per_hour = 3600.0 / model.step_s;
+    VENTURE_ASSERT(steps_per_hour >= 1.0 && steps_per_hour == std::floor(steps_per_hour));
+    const auto per_hour = static_cast<std::size_t>(steps_per_hour);
+    const HeatBalance balance{model};
+    const StateScale scale{model, balance};
+    Anderson anderson;
+    PeriodicDay day;
+    StepResult step;
+    State state = balance.steady_state();
+    while (!day.converged && day.days < options.most_days) {
+        ++day.days;
+        const Eigen::VectorXd x = scale.flat(state);
+        State end = state;
+        for (std::size_t i = 0; i < model.steps; ++i) end = balance.advance(end, i, step);
+        const Eigen::VectorXd gx = scale.flat(end);
+        day.residual_K = scale.change_K(gx - x);
+        day.converged = day.residual_K <= options.temperature_tolerance_K;
+        state = end;
+        if (!day.converged) scale.unflatten(anderson.next(x, gx), state);
+    }
+    std::vector<std::vector<ZoneStep>> hours(model.zones.size(), std::vector<ZoneStep>(model.steps / per_hour));
+    for (std::size_t i = 0; i < model.steps; ++i) {
+        state = balance.advance(state, i, step);
+        for (std::size_t z = 0; z < model.zones.size(); ++z)
+            add_scaled(hours[z][i / per_hour], step.zones[z], 1.0 / steps_per_hour);
+        day.worst_closure = std::max(day.worst_closure, std::abs(step.closure_W) / std::max(1.0, step.throughput_W));
+        day.steps_with_unsettled_supply += step.supply_settled ? 0 : 1;
+        if (watch) watch(i, step);
+    }
+    for (const auto& zone : hours) day.zones.push_back(series_of(zone));
+    return day;
+}
+
+} // namespace venture::loads

@@ -1,0 +1,41 @@
+#pragma once
+/// A period (a design day) repeated until nothing changes from one repetition to the next.
+
+#include <functional>
+#include <vector>
+
+#include <venture/loads/heat_balance.hpp>
+
+namespace venture::loads {
+
+/// When a repeated day counts as periodic, and how long to try.
+struct PeriodicOptions {
+    double temperature_tolerance_K = 1e-5; ///< largest change of any wall (as a root mean square) and air temperature
+    int most_days = 200;                   ///< a repetition costs one pass over the day
+};
+
+/// Hour means over the periodic day, 24 per zone (or as many hours as the period has).
+struct ZoneDay {
+    std::vector<double> heating_W{}, cooling_W{}, latent_W{}; ///< non-negative
+    std::vector<double> air_C{}, operative_C{}, humidity_ratio{};
+    std::vector<ZoneStep> parts{}; ///< means over the hour of every flow into the air
+};
+
+struct PeriodicDay {
+    std::vector<ZoneDay> zones{};
+    int days = 0;                      ///< repetitions computed
+    double residual_K = 0.0;           ///< change of state over the last one
+    bool converged = false;            ///< never believe figures of a day that did not converge
+    double worst_closure = 0.0;        ///< largest |closure| / throughput of any step (throughput at least 1 W)
+    int steps_with_unsettled_supply = 0;
+};
+
+/// Called for every step of the final, periodic day.
+using Watch = std::function<void(std::size_t step, const StepResult&)>;
+
+/// Starts from the steady state under mean forcing; the repeated day is accelerated by Anderson's method on the wall
+/// and air state (Walker and Ni, SIAM J. Numer. Anal. 49, 2011), which leaves the periodic solution itself unchanged.
+[[nodiscard]] PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& options = {},
+                                           const Watch& watch = {});
+
+} // namespace venture::loads

@@ -1,0 +1,66 @@
+#include <venture/loads/room_loads.hpp>
+
+#include <cmath>
+
+namespace venture::loads {
+
+double RoomLoad::paper_W() const
+{
+    double sum = 0.0;
+    for (const PaperTerm& term : paper) sum += term.loss_W;
+    return sum;
+}
+
+double heating_together_W(const RoomLoads& loads, const std::vector<std::size_t>& rooms)
+{
+    double sum = 0.0;
+    for (const std::size_t r : rooms) sum += loads.rooms[r].heating_W;
+    return sum;
+}
+
+namespace {
+
+/// Room whose days stand for all computed rooms, if any.
+const RoomLoad* with_days(const RoomLoads& loads, const std::vector<std::size_t>& rooms)
+{
+    for (const std::size_t r : rooms)
+        if (!loads.rooms[r].cooling_days.empty()) return &loads.rooms[r];
+    return nullptr;
+}
+
+/// Sum over the rooms in one hour of one design day; typed loads count at their peak.
+Coincident in_hour(const RoomLoads& loads, const std::vector<std::size_t>& rooms, std::size_t day, std::size_t hour)
+{
+    Coincident c;
+    for (const std::size_t r : rooms) {
+        const RoomLoad& room = loads.rooms[r];
+        const bool by_hour = !room.cooling_days.empty();
+        c.sensible_W += by_hour ? room.cooling_days[day].sensible_W[hour] : room.cooling_sensible_W;
+        c.latent_W += by_hour ? room.cooling_days[day].latent_W[hour] : room.cooling_latent_W;
+        c.by_hour = c.by_hour && by_hour;
+        c.sum_of_peaks_W += room.cooling_W;
+    }
+    c.total_W = c.sensible_W + c.latent_W;
+    return c;
+}
+
+} // namespace
+
+Coincident coincident_cooling(const RoomLoads& loads, const std::vector<std::size_t>& rooms)
+{
+    const RoomLoad* days = with_days(loads, rooms);
+    if (days == nullptr) return in_hour(loads, rooms, 0, 0);
+    Coincident most = in_hour(loads, rooms, 0, 0);
+    most.total_W = -1.0;
+    for (std::size_t d = 0; d < days->cooling_days.size(); ++d)
+        for (std::size_t h = 0; h < 24; ++h) {
+            Coincident now = in_hour(loads, rooms, d, h);
+            if (now.total_W <= most.total_W) continue;
+            const LoadDay& day = days->cooling_days[d];
+            now.when = {day.day, day.month, static_cast<int>(std::floor(static_cast<double>(h) + day.clock_ahead_h)) % 24};
+            most = now;
+        }
+    return most;
+}
+
+} // namespace venture::loads

@@ -1,0 +1,96 @@
+#pragma once
+/// What rooms need: plain data below terminal units, computed or typed. Choosing from a table needs no solver.
+
+#include <cstdint>
+#include <optional>
+#include <string>
+#include <vector>
+
+#include <venture/quantity/origin.hpp>
+
+namespace venture::loads {
+
+/// Where and when a peak occurs. Hours are clock hours: 14 means from 14:00 to 15:00.
+struct When {
+    std::string day{};  ///< "July", "winter design"; empty if not known (typed)
+    int month = 0;      ///< 1..12; 0 if none
+    int clock_hour = -1; ///< 0..23; -1: all hours alike, or not known
+};
+
+/// Hour means of one design day, W, 24 values from 0 h standard time.
+struct LoadDay {
+    std::string day{};
+    int month = 0;
+    double clock_ahead_h = 0.0;
+    std::vector<double> sensible_W{}, latent_W{};
+};
+
+/// One line of a sum that can be done on paper: area * U * difference, or flow * capacity * difference.
+struct PaperTerm {
+    std::string what{};
+    double area_m2 = 0.0;      ///< 0 for air
+    double u_W_per_m2K = 0.0;  ///< 0 for air
+    double h_W_per_K = 0.0;    ///< area * U, or flow * rho * cp
+    double far_side_C = 0.0;
+    double loss_W = 0.0;
+};
+
+/// Flows into a room's air in one hour, W; together with the supply they balance.
+struct AirBalance {
+    double outside_walls_W = 0.0, roof_W = 0.0, windows_W = 0.0, doors_W = 0.0, ground_W = 0.0, inner_W = 0.0;
+    double convective_gains_W = 0.0, infiltration_W = 0.0, ventilation_W = 0.0, released_by_air_W = 0.0;
+    [[nodiscard]] double total_W() const
+    {
+        return outside_walls_W + roof_W + windows_W + doors_W + ground_W + inner_W + convective_gains_W + infiltration_W +
+               ventilation_W + released_by_air_W;
+    }
+};
+
+/// Needs of one room for a convective supply.
+struct RoomLoad {
+    std::string room{};
+    std::string storey{};
+    double floor_area_m2 = 0.0; ///< 0 if not known
+    bool typed = false;         ///< someone typed it; else computed by the heat balance
+    quantity::OriginId origin{};
+    bool heated = false, cooled = false;
+
+    double heating_W = 0.0; ///< largest hour mean
+    double heating_room_C = 20.0;
+    When heating_when{};
+
+    double cooling_W = 0.0; ///< sensible and latent together, largest hour mean
+    double cooling_sensible_W = 0.0, cooling_latent_W = 0.0; ///< in that same hour
+    double cooling_sensible_peak_W = 0.0; ///< largest hour mean of the sensible part by itself
+    double cooling_air_C = 24.0, cooling_humidity_ratio = 0.0; ///< room air in the hour of the peak
+    double cooling_outdoor_C = 0.0; ///< outdoor air in that hour
+    When cooling_when{}, cooling_sensible_when{};
+
+    std::vector<LoadDay> cooling_days{}; ///< one per design month; empty for typed loads
+    std::vector<PaperTerm> paper{};      ///< steady heat loss, line by line; empty for typed loads
+    AirBalance cooling_balance{};        ///< in the hour of the peak
+    double highest_air_C = 0.0, lowest_air_C = 0.0; ///< over all cooling design days and the winter design
+    [[nodiscard]] double paper_W() const;
+};
+
+/// Loads of all rooms, and what they were computed from.
+struct RoomLoads {
+    std::vector<RoomLoad> rooms{};
+    std::uint64_t fingerprint = 0;   ///< of everything that the loads follow from
+    double outdoor_winter_C = 0.0;
+    double pressure_Pa = 101325.0;
+};
+
+/// Largest hour mean of the sum over some rooms.
+struct Coincident {
+    double total_W = 0.0, sensible_W = 0.0, latent_W = 0.0;
+    double sum_of_peaks_W = 0.0; ///< of the same rooms, each at its own hour
+    bool by_hour = true;         ///< false: some loads are typed, without hours, and were added at their peak
+    When when{};
+};
+[[nodiscard]] Coincident coincident_cooling(const RoomLoads& loads, const std::vector<std::size_t>& rooms);
+
+/// Sum of the design heating loads of some rooms; they occur together in winter design.
+[[nodiscard]] double heating_together_W(const RoomLoads& loads, const std::vector<std::size_t>& rooms);
+
+} // namespace venture::loads

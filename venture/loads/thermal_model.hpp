@@ -1,0 +1,120 @@
+#pragma once
+/// The numeric form of a building on one design day: what the solver eats. It carries no names of the trade and no
+/// origins beyond ids; it can be written by hand in a test or compiled from a building::Building (loads/compile.hpp).
+
+#include <cstdint>
+#include <optional>
+#include <string>
+#include <variant>
+#include <vector>
+
+#include <venture/fabric/conduction.hpp>
+
+namespace venture::loads {
+
+/// A forcing over the period: linear within each step, may jump between steps.
+/// Holds one value per step, or a single one that stands for every step.
+struct Signal {
+    std::vector<double> start{}, end{};
+    [[nodiscard]] double at(std::size_t step, double share_of_step) const
+    {
+        const std::size_t i = start.size() == 1 ? 0 : step;
+        return start[i] + share_of_step * (end[i] - start[i]);
+    }
+    /// Mean over the whole period.
+    [[nodiscard]] double mean() const;
+};
+
+/// Index into ThermalModel::signals.
+struct SignalId {
+    std::uint32_t index = 0;
+    friend bool operator==(SignalId, SignalId) = default;
+};
+
+/// A signal times a constant.
+struct Drive {
+    SignalId signal{};
+    double factor = 1.0;
+};
+using Drives = std::vector<Drive>;
+
+/// The face of a wall that looks into a zone.
+struct ZoneFace {
+    std::size_t zone = 0;
+    double convective_W_per_m2K = 0.0;
+    double radiative_W_per_m2K = 0.0;
+    Drives absorbed_W{}; ///< sun that this face takes up, W
+};
+/// A face outdoors: one film to an environment temperature (sol-air).
+struct OutdoorFace {
+    double film_W_per_m2K = 0.0;
+    SignalId environment_C{};
+};
+/// A face at a given temperature, through a film or directly.
+struct FixedFace {
+    SignalId temperature_C{};
+    std::optional<double> film_W_per_m2K{};
+};
+/// A face that exchanges nothing.
+struct InsulatedFace {};
+using Face = std::variant<ZoneFace, OutdoorFace, FixedFace, InsulatedFace>;
+
+/// What a surface is counted as when a load is taken apart.
+enum class Part { outside_wall, roof, window, door, ground, inner };
+inline constexpr std::size_t part_count = 6;
+
+/// A wall, roof, floor, window or partition.
+struct Surface {
+    std::string id{};
+    double area_m2 = 0.0;
+    std::size_t wall = 0; ///< index into ThermalModel::walls
+    Face outside = InsulatedFace{};
+    Face inside = InsulatedFace{};
+    Part part = Part::outside_wall;
+};
+
+/// Air of one zone, what heats, wets and ventilates it, and how it is controlled.
+struct Zone {
+    std::string id{};
+    double air_capacity_J_per_K = 0.0; ///< air and furniture
+    double dry_air_kg = 0.0;           ///< holds the moisture
+    Drives infiltration_kg_per_s{};    ///< outdoor air by leakage; constant over each step
+    Drives ventilation_kg_per_s{};     ///< outdoor air by plan, straight into the room; constant over each step
+    Drives convective_gain_W{};
+    Drives radiant_gain_W{}; ///< shared by area among the faces of the zone
+    Drives moisture_gain_kg_per_s{};
+    std::optional<SignalId> heat_below_C{}; ///< heated when the control temperature would fall below
+    std::optional<SignalId> cool_above_C{}; ///< cooled when it would rise above; the same signal for both: held
+    std::optional<SignalId> dry_above_kg_per_kg{}; ///< moisture is removed above this humidity ratio
+    double radiant_weight = 0.0;   ///< share of the radiant temperature in the control temperature (0 air, 0.5 operative)
+    double convective_share = 1.0; ///< of what heats or cools; the rest radiates to the faces by area
+};
+
+/// Zones, surfaces and forcings over a period of equal steps.
+struct ThermalModel {
+    double step_s = 600.0;
+    std::size_t steps = 144; ///< in the period
+    double air_specific_heat_J_per_kgK = 1006.0;
+    SignalId outdoor_air_C{};
+    SignalId outdoor_humidity_ratio{};
+    std::vector<Signal> signals{};
+    std::vector<fabric::WallModes> walls{}; ///< each build-up once
+    std::vector<Surface> surfaces{};
+    std::vector<Zone> zones{};
+
+    SignalId add_constant(double value);
+    /// A signal of one value per step at its start and at its end.
+    SignalId add(Signal signal);
+    /// Values at the hours 0..24 (or 0..23, closing the day), linear in between.
+    SignalId add_hourly_points(const std::vector<double>& at_hour);
+    /// 24 values, each constant over its hour.
+    SignalId add_hourly_blocks(const std::vector<double>& by_hour);
+
+    [[nodiscard]] double value(const Drives& drives, std::size_t step, double share_of_step) const;
+    [[nodiscard]] double value(SignalId id, std::size_t step, double share_of_step) const
+    {
+        return signals[id.index].at(step, share_of_step);
+    }
+};
+
+} // namespace venture::loads

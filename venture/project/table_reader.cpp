@@ -1,0 +1,147 @@
+#include <venture/project/table_reader.hpp>
+
+#include <algorithm>
+
+#include <venture/quantity/codes.hpp>
+#include <venture/quantity/names.hpp>
+
+namespace venture::project {
+
+using quantity::Given;
+using quantity::KeySpec;
+using quantity::OriginId;
+namespace codes = quantity::codes;
+
+namespace {
+
+std::string_view type_of(const toml::node& node)
+{
+    switch (node.type()) {
+    case toml::node_type::table: return "a table";
+    case toml::node_type::array: return "a list";
+    case toml::node_type::string: return "a text";
+    case toml::node_type::integer:
+    case toml::node_type::floating_point: return "a number";
+    case toml::node_type::boolean: return "true or false";
+    case toml::node_type::date:
+    case toml::node_type::time:
+    case toml::node_type::date_time: return "a date or time";
+    case toml::node_type::none: break;
+    }
+    return "nothing";
+}
+
+OriginId add_place(quantity::OriginPool& origins, const std::string& file, const toml::source_region& region)
+{
+    return origins.add({quantity::OriginKind::file, file, region.begin.line, region.begin.column, {}});
+}
+
+} // namespace
+
+OriginId TableReader::origin_of(const toml::node& node) { return add_place(origins_, file_, node.source()); }
+OriginId TableReader::origin_of(const toml::key& key) { return add_place(origins_, file_, key.source()); }
+
+void TableReader::wrong_type(const toml::node& node, std::string message, std::string hint)
+{
+    problems_.push_back({quantity::Severity::error, codes::wrong_type, origin_of(node),
+                         fmt::format("{}; {} found", message, type_of(node)), std::move(hint)});
+}
+
+void TableReader::check_keys(const toml::table& table, std::string_view where, const std::vector<std::string>& allowed)
+{
+    for (const auto& [key, node] : table) {
+        const std::string name{key.str()};
+        if (std::ranges::find(allowed, name) != allowed.end()) continue;
+        const auto near = quantity::nearest_name(name, allowed);
+        problems_.push_back({quantity::Severity::error, codes::unknown_key, origin_of(key),
+                             fmt::format("unknown key '{}' in {}; expected one of {}", name, where, quantity::listed(allowed, 6)),
+                             near ? fmt::format("did you mean '{}'?", *near) : std::string{"remove it, or put it into a note"}});
+    }
+}
+
+std::optional<double> TableReader::number(const toml::node& node, const KeySpec& spec)
+{
+    const OriginId where = origin_of(node);
+    if (const auto text = node.value_exact<std::string>()) {
+        double si = 0.0;
+        if (auto problem = building::read_number(*text, spec, where, si)) {
+            problems_.push_back(std::move(*problem));
+            return std::nullopt;
+        }
+        return si;
+    }
+    if (node.is_number()) {
+        const double si = std::get<double>(quantity::to_si(*node.value<double>(), "", spec.kind));
+        if (auto problem = building::bounds_problem(si, spec, where)) {
+            problems_.push_back(std::move(*problem));
+            return std::nullopt;
+        }
+        return si;
+    }
+    wrong_type(node, fmt::format("{}: a {} expected", spec.name, quantity::name_of(spec.kind)), std::string{spec.text});
+    return std::nullopt;
+}
+
+void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<double>& out)
+{
+    if (const auto si = number(node, spec)) out = Given<double>{*si, origin_of(node)};
+}
+
+void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<std::string>& out)
+{
+    const auto text = node.value_exact<std::string>();
+    if (!text) return wrong_type(node, fmt::format("{}: a text in quotes expected", spec.name), std::string{spec.text});
+    std::string word;
+    if (auto problem = building::read_word(*text, spec, origin_of(node), word)) {
+        problems_.push_back(std::move(*problem));
+        return;
+    }
+    out = Given<std::string>{std::move(word), origin_of(node)};
+}
+
+void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<quantity::TextList>& out)
+{
+    const toml::array* list = node.as_array();
+    if (list == nullptr) return wrong_type(node, fmt::format("{}: a list of texts expected", spec.name), std::string{spec.text});
+    quantity::TextList texts;
+    for (const toml::node& item : *list) {
+        if (const auto text = item.value_exact<std::string>())
+            texts.push_back({std::string{quantity::trimmed(*text)}, origin_of(item)});
+        else
+            wrong_type(item, fmt::format("{}: a text in quotes expected", spec.name), std::string{spec.text});
+    }
+    out = Given<quantity::TextList>{std::move(texts), origin_of(node)};
+}
+
+void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<quantity::QuantityList>& out)
+{
+    const toml::array* list = node.as_array();
+    if (list == nullptr || (spec.count != 0 && list->size() != spec.count))
+        return wrong_type(node, spec.count != 0 ? fmt::format("{}: a list of {} numbers expected", spec.name, spec.count)
+                                                : fmt::format("{}: a list of numbers expected", spec.name),
+                          std::string{spec.text});
+    quantity::QuantityList values;
+    for (const toml::node& item : *list)
+        if (const auto si = number(item, spec)) values.push_back(*si);
+    if (values.size() == list->size()) out = Given<quantity::QuantityList>{std::move(values), origin_of(node)};
+}
+
+void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<quantity::PointList>& out)
+{
+    const auto expected = fmt::format("{}: a list of points [x, y] expected", spec.name);
+    const toml::array* list = node.as_array();
+    if (list == nullptr) return wrong_type(node, expected, std::string{spec.text});
+    quantity::PointList points;
+    for (const toml::node& item : *list) {
+        const toml::array* pair = item.as_array();
+        if (pair == nullptr || pair->size() != 2) {
+            wrong_type(item, expected, std::string{spec.text});
+            continue;
+        }
+        const auto x = number(*pair->get(0), spec), y = number(*pair->get(1), spec);
+        if (x && y) points.push_back({*x, *y});
+    }
+    if (points.size() == list->size()) out = Given<quantity::PointList>{std::move(points), origin_of(node)};
+}
+
+} // namespace venture::project

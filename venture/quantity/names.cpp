@@ -1,0 +1,65 @@
+#include <venture/quantity/names.hpp>
+
+#include <algorithm>
+#include <cctype>
+#include <numeric>
+
+#include <fmt/format.h>
+
+namespace venture::quantity {
+
+std::string_view trimmed(std::string_view text)
+{
+    constexpr std::string_view blanks = " \t\r\n\v\f";
+    const auto first = text.find_first_not_of(blanks);
+    if (first == std::string_view::npos) return {};
+    return text.substr(first, text.find_last_not_of(blanks) - first + 1);
+}
+
+std::size_t edit_distance(std::string_view a, std::string_view b)
+{
+    constexpr std::size_t longest = 80; // names are short; foreign input may not be
+    a = a.substr(0, longest);
+    b = b.substr(0, longest);
+    std::vector<std::size_t> before(b.size() + 1), last(b.size() + 1), now(b.size() + 1);
+    std::iota(last.begin(), last.end(), std::size_t{0});
+    for (std::size_t i = 1; i <= a.size(); ++i) {
+        now[0] = i;
+        for (std::size_t j = 1; j <= b.size(); ++j) {
+            now[j] = std::min({last[j] + 1, now[j - 1] + 1, last[j - 1] + (a[i - 1] == b[j - 1] ? 0U : 1U)});
+            if (i > 1 && j > 1 && a[i - 1] == b[j - 2] && a[i - 2] == b[j - 1])
+                now[j] = std::min(now[j], before[j - 2] + 1);
+        }
+        std::swap(before, last);
+        std::swap(last, now);
+    }
+    return last[b.size()];
+}
+
+namespace {
+
+std::string lower(std::string_view text)
+{
+    std::string out{text};
+    std::ranges::transform(out, out.begin(), [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
+    return out;
+}
+
+} // namespace
+
+std::optional<std::string> nearest_name(std::string_view typed, std::span<const std::string> allowed)
+{
+    const std::string wanted = lower(trimmed(typed));
+    const auto distance = [&](const std::string& name) { return edit_distance(wanted, lower(name)); };
+    const auto best = std::ranges::min_element(allowed, {}, distance);
+    if (best == allowed.end() || distance(*best) > 1 + wanted.size() / 4) return std::nullopt;
+    return *best;
+}
+
+std::string listed(std::span<const std::string> names, std::size_t most)
+{
+    if (names.size() <= most) return fmt::format("{}", fmt::join(names, ", "));
+    return fmt::format("{}, ... ({} in all)", fmt::join(names.first(most), ", "), names.size());
+}
+
+} // namespace venture::quantity

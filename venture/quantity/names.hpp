@@ -1,0 +1,24 @@
+#pragma once
+/// Names that people type: trimmed, compared, and guessed at when misspelt.
+
+#include <optional>
+#include <span>
+#include <string>
+#include <string_view>
+#include <vector>
+
+namespace venture::quantity {
+
+/// Without blanks at either end.
+[[nodiscard]] std::string_view trimmed(std::string_view text);
+
+/// Smallest number of single-letter insertions, deletions, changes and swaps of neighbours between two words.
+[[nodiscard]] std::size_t edit_distance(std::string_view a, std::string_view b);
+
+/// The nearest allowed name (letter case aside), or nothing when none is near: a silly guess is worse than none.
+[[nodiscard]] std::optional<std::string> nearest_name(std::string_view typed, std::span<const std::string> allowed);
+
+/// "a, b, c", cut after `most` names with "... (12 in all)".
+[[nodiscard]] std::string listed(std::span<const std::string> names, std::size_t most = 8);
+
+} // namespace venture::quantity

@@ -1,0 +1,43 @@
+#pragma once
+/// Choosing among rated products: the same rule for terminal units and plant.
+
+#include <optional>
+#include <string>
+#include <vector>
+
+namespace venture::rating {
+
+/// One part of a duty and what a product does towards it, W.
+struct Share {
+    std::string what{}; ///< "heating", "total cooling", "sensible cooling"
+    double duty_W = 0.0;
+    double capacity_W = 0.0; ///< of all units together
+};
+
+/// A product at a duty.
+struct Rated {
+    std::string product{};
+    int count = 1;
+    std::vector<Share> shares{};
+    std::string refused{}; ///< why it cannot be rated here (outside its range); empty if it can
+    /// Largest duty over capacity; above 1 it is short. A product that is refused counts as infinitely full.
+    [[nodiscard]] double fullness() const;
+    [[nodiscard]] bool suffices() const;
+    /// "6.2 % short on sensible cooling", "runs 84 % full", or why it is refused.
+    [[nodiscard]] std::string in_words() const;
+};
+
+/// What was chosen, and why not the next.
+struct Choice {
+    std::optional<Rated> chosen{};
+    std::optional<Rated> runner_up{}; ///< the next best that suffices
+    std::string why_runner_up_lost{};
+    std::optional<Rated> next_down{}; ///< the largest that does not suffice
+    std::vector<Rated> all{};         ///< every candidate, best first
+};
+
+/// The product that runs fullest without being short. Each further unit in the same place counts as a tenth more
+/// capacity: two units must run at least a tenth fuller than one to be preferred. Ties go to the name.
+[[nodiscard]] Choice choose(std::vector<Rated> candidates);
+
+} // namespace venture::rating

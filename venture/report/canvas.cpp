@@ -1,0 +1,137 @@
+#include <venture/report/canvas.hpp>
+
+#include <algorithm>
+
+#include <cairo-pdf.h>
+#include <cairo-svg.h>
+#include <cairo.h>
+
+#include <venture/quantity/error.hpp>
+
+namespace venture::report {
+
+namespace {
+
+cairo_status_t append(void* bytes, const unsigned char* data, unsigned int length)
+{
+    static_cast<std::string*>(bytes)->append(reinterpret_cast<const char*>(data), length);
+    return CAIRO_STATUS_SUCCESS;
+}
+
+constexpr double points_per_px = 0.75; // PDF and SVG count in points of 1/72 inch
+
+} // namespace
+
+struct Canvas::Cairo {
+    Picture picture;
+    std::string bytes{};
+    cairo_surface_t* surface = nullptr;
+    cairo_t* context = nullptr;
+
+    void trace(const std::vector<Spot>& corners) const
+    {
+        cairo_new_path(context);
+        for (const Spot s : corners) cairo_line_to(context, s.x, s.y);
+        cairo_close_path(context);
+    }
+    void set(const Pen& pen) const
+    {
+        cairo_set_source_rgb(context, pen.colour.r, pen.colour.g, pen.colour.b);
+        cairo_set_line_width(context, pen.width);
+        cairo_set_dash(context, pen.dash.data(), static_cast<int>(pen.dash.size()), 0.0);
+    }
+    void font(double size, bool bold) const
+    {
+        cairo_select_font_face(context, "DejaVu Sans", CAIRO_FONT_SLANT_NORMAL, bold ? CAIRO_FONT_WEIGHT_BOLD : CAIRO_FONT_WEIGHT_NORMAL);
+        cairo_set_font_size(context, size);
+    }
+};
+
+Canvas::Canvas(Picture picture, double width, double height) : cairo_{std::make_unique<Cairo>()}
+{
+    Cairo& c = *cairo_;
+    c.picture = picture;
+    if (picture == Picture::png) {
+        c.surface = cairo_image_surface_create(CAIRO_FORMAT_RGB24, static_cast<int>(width), static_cast<int>(height));
+    } else if (picture == Picture::svg) {
+        c.surface = cairo_svg_surface_create_for_stream(append, &c.bytes, width * points_per_px, height * points_per_px);
+    } else {
+        c.surface = cairo_pdf_surface_create_for_stream(append, &c.bytes, width * points_per_px, height * points_per_px);
+        cairo_pdf_surface_set_metadata(c.surface, CAIRO_PDF_METADATA_CREATE_DATE, "2000-01-01T00:00:00Z");
+    }
+    c.context = cairo_create(c.surface);
+    if (picture != Picture::png) cairo_scale(c.context, points_per_px, points_per_px);
+    cairo_set_source_rgb(c.context, 1, 1, 1);
+    cairo_paint(c.context);
+    cairo_set_line_cap(c.context, CAIRO_LINE_CAP_BUTT);
+    cairo_set_line_join(c.context, CAIRO_LINE_JOIN_MITER);
+}
+
+Canvas::~Canvas()
+{
+    cairo_destroy(cairo_->context);
+    cairo_surface_destroy(cairo_->surface);
+}
+
+void Canvas::fill(const std::vector<Spot>& outline, Colour colour)
+{
+    cairo_->trace(outline);
+    cairo_set_source_rgb(cairo_->context, colour.r, colour.g, colour.b);
+    cairo_fill(cairo_->context);
+}
+
+void Canvas::line(Spot from, Spot to, const Pen& pen)
+{
+    cairo_->set(pen);
+    cairo_move_to(cairo_->context, from.x, from.y);
+    cairo_line_to(cairo_->context, to.x, to.y);
+    cairo_stroke(cairo_->context);
+}
+
+void Canvas::outline(const std::vector<Spot>& corners, const Pen& pen)
+{
+    cairo_->trace(corners);
+    cairo_->set(pen);
+    cairo_stroke(cairo_->context);
+}
+
+void Canvas::hatch(const std::vector<Spot>& corners, const Pen& pen, double spacing)
+{
+    const auto [left, right] = std::ranges::minmax(corners, {}, &Spot::x);
+    const auto [top, bottom] = std::ranges::minmax(corners, {}, &Spot::y);
+    cairo_save(cairo_->context);
+    cairo_->trace(corners);
+    cairo_clip(cairo_->context);
+    const double height = bottom.y - top.y;
+    for (double x = left.x - height; x < right.x; x += spacing) line({x, bottom.y}, {x + height, top.y}, pen);
+    cairo_restore(cairo_->context);
+}
+
+void Canvas::text(Spot at, const std::string& text, double size, bool bold, bool centred)
+{
+    const double shift = centred ? 0.5 * text_width(text, size, bold) : 0.0;
+    cairo_set_source_rgb(cairo_->context, 0.1, 0.1, 0.1);
+    cairo_move_to(cairo_->context, at.x - shift, at.y);
+    cairo_show_text(cairo_->context, text.c_str());
+}
+
+double Canvas::text_width(const std::string& text, double size, bool bold)
+{
+    cairo_->font(size, bold);
+    cairo_text_extents_t extents;
+    cairo_text_extents(cairo_->context, text.c_str(), &extents);
+    return extents.x_advance;
+}
+
+std::string Canvas::finish()
+{
+    Cairo& c = *cairo_;
+    cairo_show_page(c.context);
+    if (c.picture == Picture::png) cairo_surface_write_to_png_stream(c.surface, append, &c.bytes);
+    cairo_surface_finish(c.surface);
+    const cairo_status_t status = cairo_surface_status(c.surface);
+    if (status != CAIRO_STATUS_SUCCESS) throw quantity::Error{std::string{"the picture cannot be drawn: "} + cairo_status_to_string(status)};
+    return std::move(c.bytes);
+}
+
+} // namespace venture::report

@@ -1,0 +1,221 @@
+#include <venture/report/size_report.hpp>
+
+#include <algorithm>
+#include <cmath>
+
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+
+#include <venture/quantity/codes.hpp>
+#include <venture/report/loads_report.hpp>
+#include <venture/report/text_table.hpp>
+
+namespace venture::report {
+
+using nlohmann::json;
+using plant::PlantSelection;
+using rating::Rated;
+using terminal::RoomSelection;
+
+namespace {
+
+std::string called(const Rated& r) { return r.count == 1 ? r.product : fmt::format("{} x {}", r.count, r.product); }
+std::string kilowatts(double w) { return fmt::format("{:.2f}", w / 1000.0); }
+std::string percent(const Rated& r) { return std::isfinite(r.fullness()) ? fmt::format("{:.0f} %", 100.0 * r.fullness()) : "-"; }
+
+/// Capacity for the first share, the duty as it is usually quoted.
+std::string capacity_of(const Rated& r) { return r.shares.empty() ? "-" : kilowatts(r.shares.front().capacity_W); }
+
+/// Cells shared by units and plants: chosen, how full, and the others with reasons.
+template <class Selection>
+std::vector<std::string> choice_cells(const Selection& s)
+{
+    const auto& c = s.choice;
+    if (s.kept) {
+        if (s.kept_unknown) return {s.kept->product, "kept", "-", "-", "not in the catalogue", ""};
+        const std::string verdict = c.chosen->suffices() ? "" : c.chosen->in_words();
+        return {called(*c.chosen), "kept", capacity_of(*c.chosen), percent(*c.chosen), verdict, ""};
+    }
+    if (!c.chosen) {
+        const std::string reason = c.next_down ? "largest: " + called(*c.next_down) + ", " + c.next_down->in_words()
+                                   : c.all.empty() ? "the catalogue has none" : c.all.front().in_words();
+        return {"NOTHING SUFFICES", "", "-", "-", reason, ""};
+    }
+    return {called(*c.chosen), "chosen", capacity_of(*c.chosen), percent(*c.chosen),
+            c.runner_up ? called(*c.runner_up) + ": " + c.why_runner_up_lost : "none",
+            c.next_down ? called(*c.next_down) + ": " + c.next_down->in_words() : ""};
+}
+
+void add_choice_columns(TextTable& table)
+{
+    table.add_column("Product", Align::left);
+    table.add_column("", Align::left);
+    table.add_column("can do\nkW");
+    table.add_column("full");
+    table.add_column("Runner-up and why it lost", Align::left);
+    table.add_column("Largest that falls short", Align::left);
+}
+
+std::string units_text(const Sizing& s)
+{
+    TextTable table;
+    table.add_column("Room", Align::left);
+    table.add_column("Duty", Align::left);
+    table.add_column("Loads", Align::left);
+    table.add_column("needs\nkW");
+    table.add_column("sensible\nkW");
+    add_choice_columns(table);
+    for (const RoomSelection& u : s.units) {
+        const auto& load = s.loads.rooms[u.room];
+        const bool cooling = u.duty == services::Duty::cooling;
+        std::vector<std::string> row = {load.room, std::string{name_of(u.duty)}, load.typed ? "typed" : "computed", kilowatts(u.duty_W), cooling ? kilowatts(u.sensible_duty_W) : ""};
+        for (auto& cell : choice_cells(u)) row.push_back(std::move(cell));
+        table.add_row(std::move(row));
+    }
+    return table.text();
+}
+
+std::string plants_text(const Sizing& s)
+{
+    TextTable table;
+    table.add_column("Plant", Align::left);
+    table.add_column("Kind", Align::left);
+    table.add_column("rooms\nkW");
+    table.add_column("margin");
+    table.add_column("needs\nkW");
+    add_choice_columns(table);
+    for (const PlantSelection& p : s.plants) {
+        const services::Plant& plant = s.services.plants[p.plant];
+        if (p.duty_W <= 0.0) continue;
+        std::vector<std::string> row = {plant.name, std::string{name_of(plant.kind)}, kilowatts(p.rooms_W), fmt::format("{:.0f} %", 100.0 * p.margin), kilowatts(p.duty_W)};
+        for (auto& cell : choice_cells(p)) row.push_back(std::move(cell));
+        table.add_row(std::move(row));
+    }
+    return table.text();
+}
+
+std::string plant_notes(const Sizing& s)
+{
+    std::string out;
+    for (const PlantSelection& p : s.plants) {
+        const services::Plant& plant = s.services.plants[p.plant];
+        if (p.duty_W <= 0.0) {
+            out += fmt::format("{}: nothing to do\n", plant.name);
+            continue;
+        }
+        if (plant.kind == services::PlantKind::boiler) {
+            out += fmt::format("{}: heating of {} rooms together in winter design ({:.1f} degC outdoors), water at {:.0f} degC; no heating-up, pipe losses or hot water in it\n",
+                               plant.name, p.rooms.size(), s.loads.outdoor_winter_C, p.supply_C);
+            continue;
+        }
+        out += fmt::format("{}: largest hour of the sum of {} rooms{}; single peaks add up to {:.2f} kW; rated with {:.0f} degC water and {:.1f} degC outdoors\n",
+                           plant.name, p.rooms.size(), p.coincident.when.day.empty() ? "" : ", " + when_in_words(p.coincident.when),
+                           p.coincident.sum_of_peaks_W / 1000.0, p.supply_C, p.outdoor_C);
+        if (!p.coincident.by_hour) out += "  typed loads carry no hours and were added at their peak\n";
+    }
+    return out;
+}
+
+std::string circuits_text(const Sizing& s)
+{
+    std::string out;
+    for (const services::Circuit& c : s.services.circuits)
+        out += fmt::format("{}: {} at {:g}/{:g} degC, {}s, fed by {}\n", c.name, name_of(c.carries), c.supply_C, c.return_C, name_of(c.unit), s.services.plants[c.plant].name);
+    return out;
+}
+
+json rated_json(const Rated& r)
+{
+    json shares = json::array();
+    for (const rating::Share& s : r.shares) shares.push_back({{"what", s.what}, {"duty_W", s.duty_W}, {"capacity_W", s.capacity_W}});
+    json out = {{"product", r.product}, {"count", r.count}, {"shares", shares}, {"suffices", r.suffices()}, {"in_words", r.in_words()}};
+    if (std::isfinite(r.fullness())) out["fullness"] = r.fullness();
+    return out;
+}
+
+template <class Selection>
+json choice_json(const Selection& s)
+{
+    const auto& c = s.choice;
+    json out = {{"how", s.kept ? "kept" : "chosen"}, {"met", s.met()}};
+    if (c.chosen) out["product"] = rated_json(*c.chosen);
+    if (c.runner_up) out["runner_up"] = {{"rated", rated_json(*c.runner_up)}, {"why_it_lost", c.why_runner_up_lost}};
+    if (c.next_down) out["largest_that_falls_short"] = rated_json(*c.next_down);
+    if (s.kept && s.kept->chosen_for_W) out["duty_moved"] = s.duty_moved;
+    return out;
+}
+
+template <class Selection>
+void add_findings(const Selection& s, const std::string& name, std::string_view duty, std::vector<quantity::Problem>& out)
+{
+    using quantity::Severity;
+    constexpr double worth_saying = 0.01;
+    const auto where = s.kept ? s.kept->origin : quantity::OriginId{};
+    const auto say = [&](std::string message, std::string hint) {
+        out.push_back({Severity::warning, quantity::codes::not_met, where, std::move(message), std::move(hint)});
+    };
+    if (s.kept_unknown) return say(fmt::format("{}, {}: the kept product '{}' is not in the catalogue", name, duty, s.kept->product), "check its name");
+    const std::string moved = std::abs(s.duty_moved) > worth_saying
+                                  ? fmt::format("; the duty was {:.2f} kW when it was settled on and is {:.2f} kW now", *s.kept->chosen_for_W / 1000.0, s.duty_W / 1000.0)
+                                  : "";
+    if (!s.met()) {
+        const std::string what = s.choice.chosen ? called(*s.choice.chosen) + " is " + s.choice.chosen->in_words() : "no product suffices";
+        say(fmt::format("{}, {}: {}{}", name, duty, what, moved), s.kept ? "choose again (remove the [[kept]] table) or split the load" : "split the load, or change the water temperatures");
+    } else if (!moved.empty()) {
+        out.push_back({Severity::note, quantity::codes::not_met, where, fmt::format("{}, {}: {} still suffices ({}){}", name, duty, called(*s.choice.chosen), s.choice.chosen->in_words(), moved), {}});
+    }
+}
+
+} // namespace
+
+bool Sizing::met() const
+{
+    return std::ranges::all_of(units, &RoomSelection::met) && std::ranges::all_of(plants, &PlantSelection::met);
+}
+
+std::string size_text(const Sizing& s)
+{
+    const auto typed = std::ranges::count_if(s.loads.rooms, &loads::RoomLoad::typed);
+    std::string out;
+    if (typed > 0) out += fmt::format("The loads of {} of {} rooms were TYPED, not computed.\n", typed, s.loads.rooms.size());
+    out += circuits_text(s) + "\nTerminal units\n\n" + units_text(s) + "\nPlant\n\n" + plants_text(s) + "\n" + plant_notes(s);
+    out += "A choice is the product that runs fullest without being short; each further unit in a room counts as a tenth more capacity.\n";
+    return out;
+}
+
+json size_json(const Sizing& s)
+{
+    json units = json::array(), plants = json::array();
+    for (const RoomSelection& u : s.units) {
+        const auto& load = s.loads.rooms[u.room];
+        json unit = {{"room", load.room}, {"duty", name_of(u.duty)}, {"loads", load.typed ? "typed" : "computed"}, {"unit", name_of(u.kind)},
+                     {"circuit", s.services.circuits[u.circuit].name}, {"duty_W", u.duty_W}, {"entering_C", u.entering_C}};
+        if (u.duty == services::Duty::cooling) {
+            unit["sensible_duty_W"] = u.sensible_duty_W;
+            unit["entering_wet_bulb_C"] = u.entering_wet_bulb_C;
+        }
+        unit.update(choice_json(u));
+        units.push_back(unit);
+    }
+    for (const PlantSelection& p : s.plants) {
+        json rooms = json::array();
+        for (const std::size_t r : p.rooms) rooms.push_back(s.loads.rooms[r].room);
+        json plant = {{"plant", s.services.plants[p.plant].name}, {"kind", name_of(s.services.plants[p.plant].kind)}, {"rooms", rooms},
+                      {"rooms_W", p.rooms_W}, {"margin", p.margin}, {"duty_W", p.duty_W}, {"supply_C", p.supply_C}};
+        if (s.services.plants[p.plant].kind == services::PlantKind::chiller) plant["outdoor_C"] = p.outdoor_C;
+        plant.update(choice_json(p));
+        plants.push_back(plant);
+    }
+    return {{"fingerprint", fmt::format("{:016x}", s.loads.fingerprint)}, {"units", units}, {"plants", plants}, {"met", s.met()}};
+}
+
+std::vector<quantity::Problem> size_findings(const Sizing& s)
+{
+    std::vector<quantity::Problem> out;
+    for (const RoomSelection& u : s.units) add_findings(u, s.loads.rooms[u.room].room, name_of(u.duty), out);
+    for (const PlantSelection& p : s.plants)
+        if (p.duty_W > 0.0) add_findings(p, s.services.plants[p.plant].name, name_of(s.services.plants[p.plant].kind), out);
+    return out;
+}
+
+} // namespace venture::report

@@ -1,0 +1,196 @@
+#include <venture/services/services.hpp>
+
+#include <algorithm>
+
+#include <fmt/format.h>
+
+#include <venture/building/keys.hpp>
+#include <venture/quantity/codes.hpp>
+#include <venture/quantity/names.hpp>
+
+namespace venture::services {
+
+using building::CircuitInput;
+using building::KeptInput;
+using building::PlantInput;
+using quantity::OriginId;
+using quantity::Problem;
+using quantity::Severity;
+namespace codes = quantity::codes;
+
+namespace {
+
+class Connector {
+public:
+    Connector(const building::Input& input, const std::vector<Client>& clients) : input_{input}, clients_{clients} {}
+
+    Services run()
+    {
+        if (input_.circuits.empty() && input_.plants.empty()) {
+            assume();
+        } else {
+            for (const PlantInput& p : input_.plants) add_plant(p);
+            for (const CircuitInput& c : input_.circuits) add_circuit(c);
+        }
+        for (const Client& client : clients_)
+            out_.rooms.push_back({server(client, Duty::heating), server(client, Duty::cooling)});
+        for (const KeptInput& k : input_.kept) add_kept(k);
+        find_unused();
+        return std::move(out_);
+    }
+
+private:
+    void say(Severity severity, std::string_view code, OriginId where, std::string message, std::string hint = {})
+    {
+        out_.problems.push_back({severity, code, where, std::move(message), std::move(hint)});
+    }
+
+    template <class T>
+    static std::optional<std::size_t> find(const std::vector<T>& all, const std::string& name)
+    {
+        const auto it = std::ranges::find(all, name, &T::name);
+        if (it == all.end()) return std::nullopt;
+        return static_cast<std::size_t>(it - all.begin());
+    }
+
+    template <class T>
+    void unknown(std::string_view what, const std::string& name, const std::vector<T>& all, OriginId where)
+    {
+        std::vector<std::string> names;
+        for (const T& item : all) names.push_back(item.name);
+        const auto near = quantity::nearest_name(name, names);
+        say(Severity::error, codes::unknown_name, where,
+            fmt::format("no {} is called '{}'; there are: {}", what, name, names.empty() ? "none" : quantity::listed(names)),
+            near ? fmt::format("did you mean '{}'?", *near) : std::string{});
+    }
+
+    void assume()
+    {
+        out_.plants = {{"boiler", PlantKind::boiler, 0.0, 1}, {"chiller", PlantKind::chiller, 0.0, 1}};
+        out_.circuits = {{"radiators", Duty::heating, 70.0, 55.0, UnitKind::radiator, 0},
+                         {"fan coils", Duty::cooling, 7.0, 12.0, UnitKind::fan_coil, 1}};
+        say(Severity::note, codes::assumed, {},
+            "no circuits are given: radiators at 70/55 degC on one boiler and fan coils at 7/12 degC on one chiller are "
+            "assumed, without margins",
+            "give [[circuit]] and [[plant]] tables to say otherwise");
+    }
+
+    void add_plant(const PlantInput& p)
+    {
+        if (!p.name || !p.kind) return; // said already: a missing key
+        const double units = p.units ? *p.units : 1.0;
+        out_.plants.push_back({*p.name, *p.kind == "chiller" ? PlantKind::chiller : PlantKind::boiler,
+                               p.margin ? *p.margin : 0.0, static_cast<int>(units)});
+    }
+
+    void add_circuit(const CircuitInput& c)
+    {
+        if (!c.name || !c.carries || !c.unit || !c.plant || !c.supply || !c.back) return; // said already
+        const Duty duty = *c.carries == "cooling" ? Duty::cooling : Duty::heating;
+        const UnitKind unit = *c.unit == "fan coil" ? UnitKind::fan_coil : UnitKind::radiator;
+        const bool falls = *c.supply > *c.back;
+        if (falls != (duty == Duty::heating))
+            say(Severity::error, codes::contradiction, c.back.origin,
+                fmt::format("circuit '{}' carries {} with {:g} degC supply and {:g} degC return", *c.name, *c.carries, *c.supply, *c.back),
+                "heating water comes back colder, chilled water warmer: were the two swapped?");
+        if ((unit == UnitKind::radiator) != (duty == Duty::heating))
+            say(Severity::error, codes::contradiction, c.unit.origin,
+                fmt::format("circuit '{}' carries {}: a {} has no such rating here", *c.name, *c.carries, *c.unit),
+                "radiators heat; fan coils cool");
+        const auto plant = find(out_.plants, *c.plant);
+        if (!plant) unknown("plant", *c.plant, out_.plants, c.plant.origin);
+        else if ((out_.plants[*plant].kind == PlantKind::boiler) != (duty == Duty::heating))
+            say(Severity::error, codes::contradiction, c.plant.origin,
+                fmt::format("circuit '{}' carries {} but its plant '{}' is a {}", *c.name, *c.carries, *c.plant, name_of(out_.plants[*plant].kind)));
+        out_.circuits.push_back({*c.name, duty, *c.supply, *c.back, unit, plant.value_or(0)});
+    }
+
+    std::optional<std::size_t> server(const Client& client, Duty duty)
+    {
+        const bool heating = duty == Duty::heating;
+        if (!(heating ? client.heated : client.cooled)) return std::nullopt;
+        const std::string& named = heating ? client.heated_by : client.cooled_by;
+        const OriginId where = heating ? client.heated_by_origin : client.cooled_by_origin;
+        if (named == "nothing") return unserved(client, duty, "is said to be served by nothing");
+        if (!named.empty()) {
+            const auto found = find(out_.circuits, named);
+            if (!found) unknown("circuit", named, out_.circuits, where);
+            else if (out_.circuits[*found].carries != duty)
+                say(Severity::error, codes::contradiction, where,
+                    fmt::format("room '{}': circuit '{}' does not carry {}", client.room, named, name_of(duty)));
+            return found;
+        }
+        std::vector<std::size_t> carrying;
+        for (std::size_t i = 0; i < out_.circuits.size(); ++i)
+            if (out_.circuits[i].carries == duty) carrying.push_back(i);
+        if (carrying.size() == 1) return carrying.front();
+        return unserved(client, duty, carrying.empty() ? "no circuit carries it" : "several circuits carry it and none is named");
+    }
+
+    std::optional<std::size_t> unserved(const Client& client, Duty duty, std::string_view why)
+    {
+        say(Severity::warning, codes::unserved, client.origin,
+            fmt::format("{} of room '{}' is not served: {}", name_of(duty), client.room, why),
+            fmt::format("name a circuit with {}, or take the set-point away", duty == Duty::heating ? "heated_by" : "cooled_by"));
+        return std::nullopt;
+    }
+
+    void add_kept(const KeptInput& k)
+    {
+        if (!k.serves || !k.duty || !k.product) return; // said already
+        const bool is_plant = find(out_.plants, *k.serves).has_value();
+        const bool is_room = std::ranges::find(clients_, *k.serves, &Client::room) != clients_.end();
+        if (!is_plant && !is_room) {
+            std::vector<std::string> names;
+            for (const Client& c : clients_) names.push_back(c.room);
+            for (const Plant& p : out_.plants) names.push_back(p.name);
+            const auto near = quantity::nearest_name(*k.serves, names);
+            say(Severity::error, codes::unknown_name, k.serves.origin, fmt::format("no room or plant is called '{}'", *k.serves),
+                near ? fmt::format("did you mean '{}'?", *near) : std::string{});
+        }
+        Kept kept{*k.serves, *k.duty == "cooling" ? Duty::cooling : Duty::heating, *k.product,
+                  static_cast<int>(k.count ? *k.count : 1.0), k.chosen_for.value, k.serves.origin};
+        if (out_.find_kept(kept.serves, kept.duty) != nullptr)
+            say(Severity::error, codes::twice, k.serves.origin, fmt::format("a second product is kept for the {} of '{}'", *k.duty, *k.serves));
+        out_.kept.push_back(std::move(kept));
+    }
+
+    void find_unused()
+    {
+        for (std::size_t c = 0; c < out_.circuits.size() && !input_.circuits.empty(); ++c) {
+            const bool used = std::ranges::any_of(out_.rooms, [&](const Link& l) { return l.heating == c || l.cooling == c; });
+            if (!used)
+                say(Severity::warning, codes::unused, input_.circuits[c].name.origin,
+                    fmt::format("circuit '{}' serves no room", out_.circuits[c].name));
+        }
+    }
+
+    const building::Input& input_;
+    const std::vector<Client>& clients_;
+    Services out_{};
+};
+
+} // namespace
+
+const Kept* Services::find_kept(std::string_view serves, Duty duty) const
+{
+    const auto it = std::ranges::find_if(kept, [&](const Kept& k) { return k.serves == serves && k.duty == duty; });
+    return it == kept.end() ? nullptr : &*it;
+}
+
+std::vector<std::size_t> Services::rooms_of_plant(std::size_t plant) const
+{
+    std::vector<std::size_t> out;
+    for (std::size_t r = 0; r < rooms.size(); ++r) {
+        const auto hangs = [&](const std::optional<std::size_t>& c) { return c && circuits[*c].plant == plant; };
+        if (hangs(rooms[r].heating) || hangs(rooms[r].cooling)) out.push_back(r);
+    }
+    return out;
+}
+
+Services connect(const building::Input& input, const std::vector<Client>& clients)
+{
+    return Connector{input, clients}.run();
+}
+
+} // namespace venture::services

@@ -1,0 +1,78 @@
+#pragma once
+/// Who serves whom: room - unit - circuit - plant. Each room's duty has one server; what no one serves is a finding.
+
+#include <optional>
+#include <string>
+#include <vector>
+
+#include <venture/building/input.hpp>
+#include <venture/quantity/problem.hpp>
+
+namespace venture::services {
+
+enum class Duty { heating, cooling };
+[[nodiscard]] constexpr std::string_view name_of(Duty duty) { return duty == Duty::heating ? "heating" : "cooling"; }
+
+/// Kinds of terminal unit that rooms can have.
+enum class UnitKind { radiator, fan_coil };
+[[nodiscard]] constexpr std::string_view name_of(UnitKind kind) { return kind == UnitKind::radiator ? "radiator" : "fan coil"; }
+
+struct Circuit {
+    std::string name{};
+    Duty carries = Duty::heating;
+    double supply_C = 0.0, return_C = 0.0;
+    UnitKind unit = UnitKind::radiator;
+    std::size_t plant = 0; ///< index into Services::plants
+};
+
+enum class PlantKind { boiler, chiller };
+[[nodiscard]] constexpr std::string_view name_of(PlantKind kind) { return kind == PlantKind::boiler ? "boiler" : "chiller"; }
+
+struct Plant {
+    std::string name{};
+    PlantKind kind = PlantKind::boiler;
+    double margin = 0.0; ///< fraction added to what the rooms need together
+    int units = 1;       ///< equal units that share the duty
+};
+
+/// A product settled on for a room or a plant.
+struct Kept {
+    std::string serves{};
+    Duty duty = Duty::heating;
+    std::string product{};
+    int count = 1;
+    std::optional<double> chosen_for_W{};
+    quantity::OriginId origin{};
+};
+
+/// A room as services see it.
+struct Client {
+    std::string room{};
+    std::string heated_by{}, cooled_by{}; ///< circuit, "nothing", or empty if not said
+    quantity::OriginId origin{}, heated_by_origin{}, cooled_by_origin{};
+    bool heated = false, cooled = false; ///< has set-points
+};
+
+/// Circuit of each room by duty; nothing if none serves it.
+struct Link {
+    std::optional<std::size_t> heating{}, cooling{};
+};
+
+struct Services {
+    std::vector<Circuit> circuits{};
+    std::vector<Plant> plants{};
+    std::vector<Link> rooms{}; ///< in the order of the clients
+    std::vector<Kept> kept{};
+    std::vector<quantity::Problem> problems{}; ///< errors and findings
+    [[nodiscard]] const Kept* find_kept(std::string_view serves, Duty duty) const;
+    /// Rooms that hang on a plant.
+    [[nodiscard]] std::vector<std::size_t> rooms_of_plant(std::size_t plant) const;
+};
+
+/// Connects rooms to circuits and circuits to plants.
+/// A room that names no circuit for a duty hangs on the only circuit that carries it; with several, that is a finding.
+/// An input without circuits gets assumed ones (radiators 70/55 degC on a boiler, fan coils 7/12 degC on a chiller),
+/// and a note that says so.
+[[nodiscard]] Services connect(const building::Input& input, const std::vector<Client>& clients);
+
+} // namespace venture::services
