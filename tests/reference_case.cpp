@@ -86,13 +86,13 @@ private:
             if (layer.contains("resistance_m2K_per_W"))
                 buildup.layers.push_back({.resistance_m2K_per_W = layer.at("resistance_m2K_per_W")});
             else
-                buildup.layers.push_back({.material = {"", layer.at("conductivity_W_per_mK"),
-                                                       layer.at("density_kg_per_m3"),
-                                                       layer.at("specific_heat_J_per_kgK")},
-                                          .thickness_m = layer.at("thickness_m")});
+                buildup.layers.push_back(
+                    {.material = {"", layer.at("conductivity_W_per_mK"), layer.at("density_kg_per_m3"),
+                                  layer.at("specific_heat_J_per_kgK")},
+                     .thickness_m = layer.at("thickness_m")});
         }
         wall_index_[buildup.name] = model_.walls.size();
-        model_.walls.push_back(fabric::wall_modes(buildup));
+        model_.walls.push_back(fabric::wall_modes(buildup, std::min(60.0, 0.1 * model_.step_s)));
     }
 
     loads::Face zone_face(const json& f)
@@ -166,8 +166,13 @@ double largest_error(const std::vector<double>& x, const json& expected)
 class Gatherer {
 public:
     Gatherer(const loads::ThermalModel& m, std::size_t hours)
-        : hours_{hours}, per_hour_{m.steps / hours}, air_(m.zones.size()), radiant_(m.zones.size()),
-          load_(m.zones.size()), face_(2 * m.surfaces.size()), flux_(2 * m.surfaces.size())
+        : hours_{hours},
+          per_hour_{m.steps / hours},
+          air_(m.zones.size()),
+          radiant_(m.zones.size()),
+          load_(m.zones.size()),
+          face_(2 * m.surfaces.size()),
+          flux_(2 * m.surfaces.size())
     {
     }
     void operator()(std::size_t step, const loads::StepResult& r)
@@ -220,7 +225,8 @@ void compare_flux(PeriodicErrors& e, const Gathered& got, const json& expected)
 PeriodicCase read_periodic_case(const std::filesystem::path& folder, double step_s)
 {
     const json c = read_json(folder / "CASE.json");
-    PeriodicCase out{.name = c.at("name"), .expected = read_json(folder / "RESULT.json"),
+    PeriodicCase out{.name = c.at("name"),
+                     .expected = read_json(folder / "RESULT.json"),
                      .hours = c.value("period_h", std::size_t{24})};
     out.model = CaseReader{c, step_s}.read();
     return out;

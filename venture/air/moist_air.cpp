@@ -46,8 +46,8 @@ Pressure saturation_pressure(Temperature t)
     const double over_ice = -5.6745359e3 / T + 6.3925247 +
                             T * (-9.677843e-3 + T * (6.2215701e-7 + T * (2.0747825e-9 - T * 9.484024e-13))) +
                             4.1635019 * log_T;
-    const double over_water = -5.8002206e3 / T + 1.3914993 +
-                              T * (-4.8640239e-2 + T * (4.1764768e-5 - T * 1.4452093e-8)) + 6.5459673 * log_T;
+    const double over_water =
+        -5.8002206e3 / T + 1.3914993 + T * (-4.8640239e-2 + T * (4.1764768e-5 - T * 1.4452093e-8)) + 6.5459673 * log_T;
     return Pressure::pascal(std::exp(t.celsius() < 0.0 ? over_ice : over_water));
 }
 
@@ -83,8 +83,7 @@ MoistAir MoistAir::from_humidity_ratio(Temperature t, double w, Pressure p)
 MoistAir MoistAir::from_wet_bulb(Temperature t, Temperature wet_bulb, Pressure p)
 {
     check_range("MoistAir::from_wet_bulb", "wet bulb", wet_bulb.celsius(), {-100.0, t.celsius()}, "degC");
-    const double w =
-        ratio_from_wet_bulb(t.celsius(), wet_bulb.celsius(), saturation_humidity_ratio(wet_bulb, p));
+    const double w = ratio_from_wet_bulb(t.celsius(), wet_bulb.celsius(), saturation_humidity_ratio(wet_bulb, p));
     check_range("MoistAir::from_wet_bulb", "humidity ratio that follows", w, {0.0, 1.0}, "kg/kg");
     return MoistAir{t, w, p};
 }

@@ -51,11 +51,11 @@ private:
 /// Humidity ratio of saturated air, kg/kg dry air.
 [[nodiscard]] double saturation_humidity_ratio(Temperature t, Pressure p);
 [[nodiscard]] Pressure vapour_pressure(const MoistAir& air);
-[[nodiscard]] double relative_humidity(const MoistAir& air);           ///< 0..1; over ice below 0 degC
-[[nodiscard]] double enthalpy_J_per_kg(const MoistAir& air);           ///< per kg dry air, zero at 0 degC
-[[nodiscard]] double specific_volume_m3_per_kg(const MoistAir& air);   ///< of moist air per kg dry air
-[[nodiscard]] double density_kg_per_m3(const MoistAir& air);           ///< of the moist air
-[[nodiscard]] Temperature dew_point(const MoistAir& air);              ///< frost point below 0 degC
+[[nodiscard]] double relative_humidity(const MoistAir& air);         ///< 0..1; over ice below 0 degC
+[[nodiscard]] double enthalpy_J_per_kg(const MoistAir& air);         ///< per kg dry air, zero at 0 degC
+[[nodiscard]] double specific_volume_m3_per_kg(const MoistAir& air); ///< of moist air per kg dry air
+[[nodiscard]] double density_kg_per_m3(const MoistAir& air);         ///< of the moist air
+[[nodiscard]] Temperature dew_point(const MoistAir& air);            ///< frost point below 0 degC
 /// Thermodynamic wet bulb. Between the branches over ice and over water no wet bulb exists within about 0.3 K of
 /// 0 degC; states that fall into that gap get 0 degC.
 [[nodiscard]] Temperature wet_bulb(const MoistAir& air);

@@ -25,9 +25,12 @@ std::optional<std::size_t> Building::find_room(std::string_view name) const
 fabric::HeatFlow heat_flow(Attitude attitude)
 {
     switch (attitude) {
-    case Attitude::wall: return fabric::HeatFlow::horizontal;
-    case Attitude::floor: return fabric::HeatFlow::downwards;
-    case Attitude::ceiling: return fabric::HeatFlow::upwards;
+    case Attitude::wall:
+        return fabric::HeatFlow::horizontal;
+    case Attitude::floor:
+        return fabric::HeatFlow::downwards;
+    case Attitude::ceiling:
+        return fabric::HeatFlow::upwards;
     }
     return fabric::HeatFlow::horizontal;
 }

@@ -27,10 +27,10 @@ struct Storey {
 
 /// Heat and moisture from something inside, with when. Shares of the sensible heat: radiant, the rest convective.
 struct Gain {
-    double sensible_W = 0.0;      ///< at full
+    double sensible_W = 0.0;        ///< at full
     double moisture_kg_per_s = 0.0; ///< at full
     double radiant_share = 0.0;
-    std::size_t profile = 0;      ///< index into Building::profiles
+    std::size_t profile = 0; ///< index into Building::profiles
 };
 
 /// Use of a room, complete.
@@ -59,7 +59,7 @@ struct Room {
     Use use{};
     quantity::OriginId origin{};
     int values_given = 0, values_by_type = 0, values_by_default = 0; ///< of its use: who said them
-    [[nodiscard]] double outdoor_air_by_plan_m3_per_s() const; ///< ventilation at full
+    [[nodiscard]] double outdoor_air_by_plan_m3_per_s() const;       ///< ventilation at full
 };
 
 /// What lies behind a surface.
@@ -92,11 +92,11 @@ struct Surface {
     Attitude attitude = Attitude::wall;
     Neighbour beyond{};
     double tilt_deg = 90.0;
-    double azimuth_deg = 0.0; ///< true bearing of the outward normal
-    Polygons shape{};         ///< in its own plane: walls along the plan line and up, others as on the plan
+    double azimuth_deg = 0.0;           ///< true bearing of the outward normal
+    Polygons shape{};                   ///< in its own plane: walls along the plan line and up, others as on the plan
     GridPoint plan_start{}, plan_end{}; ///< of the whole face, for walls; anticlockwise round the room
-    double gross_m2 = 0.0;    ///< openings not taken off
-    std::size_t build_up = 0; ///< index into Building::build_ups
+    double gross_m2 = 0.0;              ///< openings not taken off
+    std::size_t build_up = 0;           ///< index into Building::build_ups
     std::vector<Opening> openings{};
     [[nodiscard]] double openings_m2() const;
     [[nodiscard]] double net_m2() const { return gross_m2 - openings_m2(); }
@@ -116,7 +116,7 @@ struct Building {
     std::vector<fabric::Glazing> glazings{};
     std::vector<calendar::Profile> profiles{}; ///< [0] is "always"
     std::vector<Storey> storeys{};
-    std::vector<Room> rooms{};      ///< in the order of the input
+    std::vector<Room> rooms{};       ///< in the order of the input
     std::vector<Surface> surfaces{}; ///< a wall between two rooms stands once
     quantity::OriginPool origins{};
     [[nodiscard]] std::optional<std::size_t> find_room(std::string_view name) const;

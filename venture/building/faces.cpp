@@ -28,7 +28,8 @@ double outward_bearing_deg(GridPoint from, GridPoint to)
 std::int64_t along(GridPoint a, GridPoint b, GridPoint p)
 {
     const double dx = static_cast<double>(b.x - a.x), dy = static_cast<double>(b.y - a.y);
-    return std::llround((static_cast<double>(p.x - a.x) * dx + static_cast<double>(p.y - a.y) * dy) / std::hypot(dx, dy));
+    return std::llround((static_cast<double>(p.x - a.x) * dx + static_cast<double>(p.y - a.y) * dy) /
+                        std::hypot(dx, dy));
 }
 
 /// Part of the wall over edge a-b that the opposite edge c-d of another room covers; empty if none.
@@ -60,7 +61,8 @@ public:
 private:
     Surface start(std::size_t room, std::string parent, Attitude attitude, double tilt, double azimuth) const
     {
-        return {.parent = std::move(parent), .room = room, .attitude = attitude, .tilt_deg = tilt, .azimuth_deg = azimuth};
+        return {
+            .parent = std::move(parent), .room = room, .attitude = attitude, .tilt_deg = tilt, .azimuth_deg = azimuth};
     }
 
     void add(Surface surface, Polygons shape, Neighbour beyond)
@@ -70,7 +72,8 @@ private:
         surface.shape = std::move(shape);
         surface.beyond = beyond;
         const char* what = beyond.kind == Neighbour::Kind::outdoors ? "outdoors" : "ground";
-        surface.name = surface.parent + " to " + (beyond.kind == Neighbour::Kind::room ? rooms_[beyond.room].name : what);
+        surface.name =
+            surface.parent + " to " + (beyond.kind == Neighbour::Kind::room ? rooms_[beyond.room].name : what);
         out_.push_back(std::move(surface));
     }
 
@@ -151,7 +154,8 @@ private:
 
 std::string compass_word(double bearing_deg)
 {
-    constexpr std::array words = {"north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west"};
+    constexpr std::array words = {"north", "north-east", "east", "south-east",
+                                  "south", "south-west", "west", "north-west"};
     const double turned = std::fmod(bearing_deg + 22.5 + 720.0, 360.0);
     return words[static_cast<std::size_t>(turned / 45.0) % 8];
 }

@@ -17,7 +17,8 @@ namespace venture::building {
 
 /// A problem of one key, with the key's name in the message.
 [[nodiscard]] inline quantity::Problem key_problem(std::string_view code, quantity::OriginId where,
-                                                   const quantity::KeySpec& spec, std::string found, std::string hint = {})
+                                                   const quantity::KeySpec& spec, std::string found,
+                                                   std::string hint = {})
 {
     return {quantity::Severity::error, code, where, fmt::format("{}: {}", spec.name, found), std::move(hint)};
 }
@@ -28,9 +29,10 @@ namespace venture::building {
 {
     if (si >= spec.allowed.lowest && si <= spec.allowed.highest) return std::nullopt;
     const auto print = [&](double v) { return quantity::print_quantity(v, spec.kind); };
-    return key_problem(quantity::codes::bounds, where, spec,
-                       fmt::format("{} is outside {} to {}", print(si), print(spec.allowed.lowest), print(spec.allowed.highest)),
-                       "is the unit right?");
+    return key_problem(
+        quantity::codes::bounds, where, spec,
+        fmt::format("{} is outside {} to {}", print(si), print(spec.allowed.lowest), print(spec.allowed.highest)),
+        "is the unit right?");
 }
 
 /// Reads a number with its unit into `out`.

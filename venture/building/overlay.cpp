@@ -43,16 +43,22 @@ std::vector<std::string> split_list(std::string_view text)
 template <class Record>
 std::string label_of(const Record& record)
 {
-    if constexpr (requires { record.month; }) return record.month ? fmt::format("{:g}", *record.month) : "";
-    else if constexpr (requires { record.name; }) return record.name ? *record.name : "";
-    else if constexpr (requires { record.on; }) return record.on ? *record.on : "";
-    else return "";
+    if constexpr (requires { record.month; })
+        return record.month ? fmt::format("{:g}", *record.month) : "";
+    else if constexpr (requires { record.name; })
+        return record.name ? *record.name : "";
+    else if constexpr (requires { record.on; })
+        return record.on ? *record.on : "";
+    else
+        return "";
 }
 
 class Overlay {
 public:
     Overlay(Input& input, std::string_view path, std::string_view text)
-        : input_{input}, parts_{split_path(path)}, text_{text},
+        : input_{input},
+          parts_{split_path(path)},
+          text_{text},
           origin_{input.origins.add({.kind = quantity::OriginKind::overlay, .text = fmt::format("{}={}", path, text)})}
     {
     }
@@ -131,7 +137,8 @@ private:
                 if (!problem_) problem_ = read_number(item, spec, origin_, value.back());
             }
             if (!problem_ && spec.count != 0 && value.size() != spec.count)
-                problem_ = key_problem(codes::wrong_type, origin_, spec, fmt::format("{} numbers expected", spec.count));
+                problem_ =
+                    key_problem(codes::wrong_type, origin_, spec, fmt::format("{} numbers expected", spec.count));
         } else {
             problem_ = key_problem(codes::overlay, origin_, spec, "corners cannot be set from the command line",
                                    "set at and size, or edit the file");

@@ -61,7 +61,6 @@ Polygons combine(ClipperLib::ClipType what, const Polygons& a, const Polygons& b
 
 __extension__ typedef __int128 Wide; // products of grid coordinates need more than 64 bits
 
-
 bool between(GridPoint a, GridPoint b, GridPoint p)
 {
     return std::min(a.x, b.x) <= p.x && p.x <= std::max(a.x, b.x) && std::min(a.y, b.y) <= p.y &&

@@ -16,15 +16,16 @@ namespace codes = quantity::codes;
 
 namespace detail {
 
-quantity::Problem& Resolver::problem(std::string_view code, quantity::OriginId where, std::string message, std::string hint)
+quantity::Problem& Resolver::problem(std::string_view code, quantity::OriginId where, std::string message,
+                                     std::string hint)
 {
     return problems_.emplace_back(quantity::Problem{Severity::error, code, where, std::move(message), std::move(hint)});
 }
 
 Sourced<double> Resolver::by_default(const KeySpec& spec)
 {
-    const auto origin = building_.origins.add(
-        {.kind = quantity::OriginKind::default_value, .text = std::string{spec.default_source}});
+    const auto origin =
+        building_.origins.add({.kind = quantity::OriginKind::default_value, .text = std::string{spec.default_source}});
     return {spec.default_value.value_or(0.0), origin};
 }
 
@@ -84,7 +85,8 @@ void Resolver::check_bounds_and_requirements()
                         if (given.refused) numbers_sound_ = false;
                         if (!given && !given.refused && key.spec.required)
                             problem(codes::missing, place_of(record),
-                                    fmt::format("[{}]{} has no '{}' ({})", table, label_of(record), key.spec.name, key.spec.text));
+                                    fmt::format("[{}]{} has no '{}' ({})", table, label_of(record), key.spec.name,
+                                                key.spec.text));
                         if (given) check_numbers(*given, key.spec, given.origin);
                     },
                     key.field);
@@ -138,7 +140,8 @@ void Resolver::add_project_and_site()
         const double number = value(m, &MonthInput::month).value;
         if (!m.month) continue;
         if (number != std::floor(number) || !seen.insert(static_cast<int>(number)).second)
-            problem(codes::contradiction, m.month.origin, fmt::format("month {:g} is no whole number or stands twice", number));
+            problem(codes::contradiction, m.month.origin,
+                    fmt::format("month {:g} is no whole number or stands twice", number));
         if (m.wet_bulb && m.dry_bulb && *m.wet_bulb > *m.dry_bulb)
             problem(codes::physics, m.wet_bulb.origin,
                     fmt::format("wet_bulb: {:g} degC is above the dry bulb of {:g} degC", *m.wet_bulb, *m.dry_bulb),
@@ -153,10 +156,13 @@ void Resolver::add_project_and_site()
 void Resolver::add_layer(const quantity::PlacedText& text, fabric::Buildup& buildup)
 {
     const auto number = quantity::leading_number(text.text);
-    const std::string expected = "a thickness and a material (\"102 mm brick\"), or a resistance and a name (\"0.18 m2K/W air gap\")";
+    const std::string expected =
+        "a thickness and a material (\"102 mm brick\"), or a resistance and a name (\"0.18 m2K/W air gap\")";
     const auto blank = number ? number->rest.find(' ') : std::string_view::npos;
     if (blank == std::string_view::npos)
-        return static_cast<void>(problem(codes::layer, text.origin, fmt::format("'{}' is no layer; expected {}", text.text.substr(0, 60), expected)));
+        return static_cast<void>(
+            problem(codes::layer, text.origin,
+                    fmt::format("'{}' is no layer; expected {}", text.text.substr(0, 60), expected)));
     const std::string_view unit = number->rest.substr(0, blank), name = quantity::trimmed(number->rest.substr(blank));
     const auto resistance = quantity::to_si(number->value, unit, quantity::Kind::resistance);
     if (const double* r = std::get_if<double>(&resistance)) {
@@ -165,15 +171,18 @@ void Resolver::add_layer(const quantity::PlacedText& text, fabric::Buildup& buil
     }
     const auto thickness = quantity::to_si(number->value, unit, quantity::Kind::length);
     if (const auto* wrong = std::get_if<quantity::QuantityProblem>(&thickness))
-        return static_cast<void>(problem(codes::layer, text.origin, fmt::format("{} found in '{}'; expected {}", wrong->found, text.text.substr(0, 60), expected), wrong->hint));
+        return static_cast<void>(
+            problem(codes::layer, text.origin,
+                    fmt::format("{} found in '{}'; expected {}", wrong->found, text.text.substr(0, 60), expected),
+                    wrong->hint));
     const auto index = find("material", Given<std::string>{std::string{name}, text.origin}, input_.materials,
                             [](const MaterialInput& m) { return m.name ? *m.name : std::string{}; });
     if (!index) return;
     const MaterialInput& m = input_.materials[*index];
-    buildup.layers.push_back({.material = {std::string{name}, value(m, &MaterialInput::conductivity).value,
-                                           value(m, &MaterialInput::density).value,
-                                           value(m, &MaterialInput::specific_heat).value},
-                              .thickness_m = std::get<double>(thickness)});
+    buildup.layers.push_back(
+        {.material = {std::string{name}, value(m, &MaterialInput::conductivity).value,
+                      value(m, &MaterialInput::density).value, value(m, &MaterialInput::specific_heat).value},
+         .thickness_m = std::get<double>(thickness)});
 }
 
 void Resolver::add_build_ups()
@@ -202,8 +211,10 @@ void Resolver::add_glazings()
     constexpr double direct_share_of_g = 0.9;
     for (const GlazingInput& given : input_.glazings) {
         fabric::Glazing g{given.name ? *given.name : "", value(given, &GlazingInput::u_value).value,
-                          value(given, &GlazingInput::g_value).value, 0.0, value(given, &GlazingInput::frame_share).value};
-        g.direct_transmittance = given.direct_transmittance ? *given.direct_transmittance : direct_share_of_g * g.g_value;
+                          value(given, &GlazingInput::g_value).value, 0.0,
+                          value(given, &GlazingInput::frame_share).value};
+        g.direct_transmittance =
+            given.direct_transmittance ? *given.direct_transmittance : direct_share_of_g * g.g_value;
         if (g.direct_transmittance > g.g_value)
             problem(codes::contradiction, given.direct_transmittance.origin,
                     fmt::format("direct_transmittance: {:g} is above the g-value of {:g}, of which it is a part",
@@ -225,7 +236,8 @@ void Resolver::add_profiles()
                     continue;
                 }
                 for (const auto& range : std::get<std::vector<calendar::HourRange>>(ranges))
-                    for (int h = range.from; h < range.to; ++h) profile.fraction[static_cast<std::size_t>(h)] = range.fraction;
+                    for (int h = range.from; h < range.to; ++h)
+                        profile.fraction[static_cast<std::size_t>(h)] = range.fraction;
             }
         building_.profiles.push_back(std::move(profile));
     }
@@ -250,7 +262,8 @@ Resolved Resolver::run()
     const bool tables_sound = !quantity::has_error(problems_);
     add_rooms();
     // Shapes are only worth matching when every room has one; the names they use can be told all the same.
-    if (!quantity::has_error(problems_) || (tables_sound && building_.rooms.size() == input_.rooms.size())) add_surfaces();
+    if (!quantity::has_error(problems_) || (tables_sound && building_.rooms.size() == input_.rooms.size()))
+        add_surfaces();
     Resolved out{.problems = std::move(problems_), .origins = building_.origins};
     if (!quantity::has_error(out.problems)) out.building = std::move(building_);
     return out;

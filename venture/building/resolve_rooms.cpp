@@ -12,7 +12,8 @@ Ring Resolver::outline_of(const RoomInput& room)
 {
     const auto place = room.name.origin;
     if (room.corners && (room.size || room.at)) {
-        problem(codes::contradiction, room.corners.origin, "corners: stands beside at or size", "give one or the other");
+        problem(codes::contradiction, room.corners.origin, "corners: stands beside at or size",
+                "give one or the other");
         return {};
     }
     Ring ring;
@@ -20,7 +21,8 @@ Ring Resolver::outline_of(const RoomInput& room)
         for (const quantity::Point p : *room.corners) ring.push_back({to_grid(p.x_m), to_grid(p.y_m)});
         if (!is_simple(ring)) {
             problem(codes::outline, room.corners.origin,
-                    fmt::format("corners: the outline of '{}' crosses itself, has a point twice, or encloses nothing", room.name ? *room.name : ""),
+                    fmt::format("corners: the outline of '{}' crosses itself, has a point twice, or encloses nothing",
+                                room.name ? *room.name : ""),
                     "list at least three corners in the order of a walk round the room");
             return {};
         }
@@ -30,7 +32,9 @@ Ring Resolver::outline_of(const RoomInput& room)
             problem(codes::outline, room.size.origin, "size: expected two lengths above 0, along x and along y");
             return {};
         }
-        ring = rectangle(to_grid(at[0]), to_grid(at[1]), to_grid(at[0] + (*room.size)[0]), to_grid(at[1] + (*room.size)[1])).outline;
+        ring = rectangle(to_grid(at[0]), to_grid(at[1]), to_grid(at[0] + (*room.size)[0]),
+                         to_grid(at[1] + (*room.size)[1]))
+                   .outline;
     } else {
         problem(codes::outline, place, fmt::format("room '{}' has no shape", room.name ? *room.name : ""),
                 "give size = [x, y] and at = [x, y], or corners = [[x, y], ...]");
@@ -46,7 +50,10 @@ namespace {
 class UseReader {
 public:
     UseReader(const UseInput& own, const RoomTypeInput* type, quantity::OriginPool& origins, Room& room)
-        : own_{own}, type_{type}, origins_{origins}, room_{room}
+        : own_{own},
+          type_{type},
+          origins_{origins},
+          room_{room}
     {
     }
 
@@ -73,8 +80,8 @@ public:
         if (auto value = given(field)) return *value;
         ++room_.values_by_default;
         const KeySpec& spec = spec_of(field);
-        return {spec.default_value.value_or(0.0), origins_.add({.kind = quantity::OriginKind::default_value,
-                                                                .text = std::string{spec.default_source}})};
+        return {spec.default_value.value_or(0.0),
+                origins_.add({.kind = quantity::OriginKind::default_value, .text = std::string{spec.default_source}})};
     }
 
     Sourced<std::string> text(Given<std::string> UseInput::*field)
@@ -138,24 +145,29 @@ Use Resolver::use_of(const RoomInput& given, Room& room)
 void Resolver::check_use(const RoomInput& given, const Room& room)
 {
     const Use& use = room.use;
-    if (use.heating_setpoint_C && use.cooling_setpoint_C && use.heating_setpoint_C->value > use.cooling_setpoint_C->value)
+    if (use.heating_setpoint_C && use.cooling_setpoint_C &&
+        use.heating_setpoint_C->value > use.cooling_setpoint_C->value)
         problem(codes::contradiction, use.cooling_setpoint_C->origin,
                 fmt::format("room '{}' would be heated to {:g} degC and cooled to {:g} degC at once", room.name,
                             use.heating_setpoint_C->value, use.cooling_setpoint_C->value));
     if (use.people.value > 0.0 && room.outdoor_air_by_plan_m3_per_s() <= 0.0)
         problem(codes::no_outdoor_air, given.name.origin,
-                fmt::format("room '{}' holds {:g} people and has no ventilation, only leakage", room.name, use.people.value),
+                fmt::format("room '{}' holds {:g} people and has no ventilation, only leakage", room.name,
+                            use.people.value),
                 "give ventilation_per_person, ventilation_per_area or ventilation_rate")
             .severity = Severity::warning;
 }
 
 void Resolver::add_rooms()
 {
-    if (input_.rooms.empty()) problem(codes::missing, {}, "the project has no rooms", "add at least one [[room]] with name, storey and size");
+    if (input_.rooms.empty())
+        problem(codes::missing, {}, "the project has no rooms", "add at least one [[room]] with name, storey and size");
     for (const RoomInput& given : input_.rooms) {
-        Room room{.name = given.name ? *given.name : "", .type = given.type ? *given.type : "", .origin = given.name.origin};
+        Room room{
+            .name = given.name ? *given.name : "", .type = given.type ? *given.type : "", .origin = given.name.origin};
         std::optional<std::size_t> storey;
-        if (given.storey) storey = find("storey", given.storey, building_.storeys, [](const Storey& s) { return s.name; });
+        if (given.storey)
+            storey = find("storey", given.storey, building_.storeys, [](const Storey& s) { return s.name; });
         room.use = use_of(given, room);
         if (!numbers_sound_) continue; // a length out of bounds is no shape
         const Ring ring = outline_of(given);
@@ -172,7 +184,8 @@ void Resolver::add_rooms()
     if (building_.rooms.size() != input_.rooms.size()) return;
     for (const auto& [a, b] : overlapping_rooms(building_.rooms))
         problem(codes::overlap, building_.rooms[b].origin,
-                fmt::format("rooms '{}' and '{}' stand in the same place", building_.rooms[a].name, building_.rooms[b].name),
+                fmt::format("rooms '{}' and '{}' stand in the same place", building_.rooms[a].name,
+                            building_.rooms[b].name),
                 "check at, size, storey and height of both");
 }
 

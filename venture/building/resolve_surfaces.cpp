@@ -15,9 +15,12 @@ Given<std::string> FabricInput::*fabric_key(const Surface& s)
 {
     const bool to_room = s.beyond.kind == Neighbour::Kind::room;
     switch (s.attitude) {
-    case Attitude::wall: return to_room ? &FabricInput::inner_wall : &FabricInput::outside_wall;
-    case Attitude::ceiling: return &FabricInput::roof;
-    case Attitude::floor: break;
+    case Attitude::wall:
+        return to_room ? &FabricInput::inner_wall : &FabricInput::outside_wall;
+    case Attitude::ceiling:
+        return &FabricInput::roof;
+    case Attitude::floor:
+        break;
     }
     if (to_room) return &FabricInput::inner_floor;
     return s.beyond.kind == Neighbour::Kind::outdoors ? &FabricInput::exposed_floor : &FabricInput::ground_floor;
@@ -60,9 +63,10 @@ std::vector<Surface*> Resolver::faces_called(std::string_view name, std::size_t 
     if (found.empty()) {
         const auto near = quantity::nearest_name(wanted, there);
         problem(codes::no_face, where,
-                fmt::format("room '{}' has no face called '{}' of its own; it has: {}", building_.rooms[room].name, name,
-                            quantity::listed(there, 12)),
-                near ? fmt::format("did you mean '{}'?", *near) : std::string{"sides are those of the plan, whose upward direction is north"});
+                fmt::format("room '{}' has no face called '{}' of its own; it has: {}", building_.rooms[room].name,
+                            name, quantity::listed(there, 12)),
+                near ? fmt::format("did you mean '{}'?", *near)
+                     : std::string{"sides are those of the plan, whose upward direction is north"});
     }
     return found;
 }
@@ -78,11 +82,13 @@ void Resolver::apply_face(const FaceInput& face, std::size_t room)
             if (*face.beyond == "outdoors") s->beyond.kind = Neighbour::Kind::outdoors;
             if (*face.beyond == "ground") s->beyond.kind = Neighbour::Kind::ground;
             if (*face.beyond == "no exchange") s->beyond.kind = Neighbour::Kind::nothing;
-            if (at_temperature) s->beyond = {Neighbour::Kind::temperature, 0, face.temperature ? *face.temperature : 0.0};
+            if (at_temperature)
+                s->beyond = {Neighbour::Kind::temperature, 0, face.temperature ? *face.temperature : 0.0};
             s->name = s->parent + " to " + *face.beyond;
         }
         if (!face.build_up) continue;
-        if (const auto index = find("build-up", face.build_up, building_.build_ups, [](const NamedBuildup& b) { return b.layers.name; }))
+        if (const auto index = find("build-up", face.build_up, building_.build_ups,
+                                    [](const NamedBuildup& b) { return b.layers.name; }))
             s->build_up = *index;
     }
 }
@@ -93,10 +99,13 @@ void Resolver::set_build_up(Surface& surface)
     const Given<std::string>& name = input_.fabric.*field;
     if (!name) {
         const KeySpec& spec = spec_of(field);
-        const bool told = std::ranges::any_of(problems_, [&](const quantity::Problem& p) { return p.code == codes::missing && p.message.starts_with(fmt::format("[fabric] has no '{}'", spec.name)); });
+        const bool told = std::ranges::any_of(problems_, [&](const quantity::Problem& p) {
+            return p.code == codes::missing && p.message.starts_with(fmt::format("[fabric] has no '{}'", spec.name));
+        });
         if (!told)
             problem(codes::missing, building_.rooms[surface.room].origin,
-                    fmt::format("[fabric] has no '{}', which room '{}' needs for its {}", spec.name, building_.rooms[surface.room].name, surface.name),
+                    fmt::format("[fabric] has no '{}', which room '{}' needs for its {}", spec.name,
+                                building_.rooms[surface.room].name, surface.name),
                     "name a build-up there");
         return;
     }
@@ -109,27 +118,37 @@ void Resolver::add_opening(const OpeningInput& given, std::size_t room)
     if (!given.in || !given.width || !given.height) return; // said already: a missing key
     Opening out{.name = given.name ? *given.name : "", .width_m = *given.width, .height_m = *given.height};
     const bool door = given.kind && *given.kind == "door";
-    const std::string label = fmt::format("{} of {:g} x {:g} m", given.kind ? *given.kind : "window", out.width_m, out.height_m);
+    const std::string label =
+        fmt::format("{} of {:g} x {:g} m", given.kind ? *given.kind : "window", out.width_m, out.height_m);
     out.kind = door ? Opening::Kind::door : Opening::Kind::window;
     if (door != static_cast<bool>(given.u_value) || door == static_cast<bool>(given.glazing))
         problem(codes::contradiction, given.in.origin,
-                fmt::format("{}: {}", label, door ? "a door needs a u_value and has no glazing" : "a window needs a glazing and has no u_value"));
+                fmt::format("{}: {}", label,
+                            door ? "a door needs a u_value and has no glazing"
+                                 : "a window needs a glazing and has no u_value"));
     if (given.u_value) out.u_value_W_per_m2K = *given.u_value;
     if (given.glazing)
-        out.glazing = find("glazing", given.glazing, building_.glazings, [](const fabric::Glazing& g) { return g.name; }).value_or(0);
+        out.glazing = find("glazing", given.glazing, building_.glazings, [](const fabric::Glazing& g) {
+                          return g.name;
+                      }).value_or(0);
     Surface* best = nullptr;
     const auto candidates = faces_called(*given.in, room, given.in.origin);
     for (Surface* s : candidates)
         if (s->beyond.kind == Neighbour::Kind::outdoors && (best == nullptr || s->gross_m2 > best->gross_m2)) best = s;
     if (best == nullptr) {
         if (!candidates.empty())
-            problem(codes::opening, given.in.origin, fmt::format("{} in the {} of '{}': that face has no part to outdoors", label, *given.in, building_.rooms[room].name));
+            problem(codes::opening, given.in.origin,
+                    fmt::format("{} in the {} of '{}': that face has no part to outdoors", label, *given.in,
+                                building_.rooms[room].name));
         return;
     }
     const Box box = box_of(best->shape);
     const double width = to_metres(box.x1 - box.x0), height = to_metres(box.y1 - box.y0);
     const int count = static_cast<int>(given.count ? *given.count : 1.0);
-    out.sill_m = given.sill ? *given.sill : (door || best->attitude != Attitude::wall ? 0.0 : std::min(0.9, std::max(0.0, height - out.height_m)));
+    out.sill_m =
+        given.sill
+            ? *given.sill
+            : (door || best->attitude != Attitude::wall ? 0.0 : std::min(0.9, std::max(0.0, height - out.height_m)));
     const double first = given.from_left ? *given.from_left : (width / count - out.width_m) / 2.0;
     const double pitch = given.from_left ? out.width_m : width / count;
     for (int i = 0; i < count; ++i) out.from_left_m.push_back(to_metres(box.x0) + first + i * pitch);
@@ -138,8 +157,10 @@ void Resolver::add_opening(const OpeningInput& given, std::size_t room)
     const bool fits_up = out.sill_m + out.height_m <= height + rounding_m;
     if (!fits_across || !fits_up || best->openings_m2() + out.area_m2() > best->gross_m2 + rounding_m) {
         problem(codes::opening, given.width.origin,
-                fmt::format("{}, {} alike, sill {:g} m: does not fit into the {} of '{}', which is {:.3f} x {:.3f} m with {:.2f} m2 still free",
-                            label, count, out.sill_m, best->name, building_.rooms[room].name, width, height, best->gross_m2 - best->openings_m2()));
+                fmt::format("{}, {} alike, sill {:g} m: does not fit into the {} of '{}', which is {:.3f} x {:.3f} m "
+                            "with {:.2f} m2 still free",
+                            label, count, out.sill_m, best->name, building_.rooms[room].name, width, height,
+                            best->gross_m2 - best->openings_m2()));
         return;
     }
     best->openings.push_back(std::move(out));
@@ -162,7 +183,8 @@ void Resolver::add_surfaces()
     for (const auto& key : keys<FabricInput>()) { // names that nothing bears, once each
         if (key.spec.name == "note") continue;
         const auto& name = input_.fabric.*std::get<Given<std::string> FabricInput::*>(key.field);
-        if (name) (void)find("build-up", name, building_.build_ups, [](const NamedBuildup& b) { return b.layers.name; });
+        if (name)
+            (void)find("build-up", name, building_.build_ups, [](const NamedBuildup& b) { return b.layers.name; });
     }
     building_.surfaces = find_surfaces(building_.rooms, building_.plan_bearing_deg);
     constexpr std::size_t not_set = SIZE_MAX;

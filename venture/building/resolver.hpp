@@ -45,10 +45,12 @@ private:
     void add_opening(const OpeningInput& opening, std::size_t room);
     [[nodiscard]] std::vector<Surface*> faces_called(std::string_view name, std::size_t room, quantity::OriginId where);
 
-    quantity::Problem& problem(std::string_view code, quantity::OriginId where, std::string message, std::string hint = {});
+    quantity::Problem& problem(std::string_view code, quantity::OriginId where, std::string message,
+                               std::string hint = {});
     /// Index of a name in a list of named things; complains if it is not there.
     template <class Range, class Name>
-    std::optional<std::size_t> find(std::string_view what, const Given<std::string>& name, const Range& range, Name name_of)
+    std::optional<std::size_t> find(std::string_view what, const Given<std::string>& name, const Range& range,
+                                    Name name_of)
     {
         std::vector<std::string> names;
         for (const auto& item : range) names.push_back(name_of(item));
@@ -56,7 +58,8 @@ private:
             if (names[i] == *name) return i;
         const auto near = quantity::nearest_name(*name, names);
         problem(quantity::codes::unknown_name, name.origin,
-                fmt::format("no {} is called '{}'; there are: {}", what, *name, names.empty() ? "none" : quantity::listed(names)),
+                fmt::format("no {} is called '{}'; there are: {}", what, *name,
+                            names.empty() ? "none" : quantity::listed(names)),
                 near ? fmt::format("did you mean '{}'?", *near) : std::string{});
         return std::nullopt;
     }

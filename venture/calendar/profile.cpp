@@ -31,7 +31,9 @@ bool is_whole_hour(double h, double lowest, double highest)
 std::variant<std::vector<HourRange>, std::string> parse_hour_range(std::string_view text)
 {
     const std::string expected = "hours as in \"08-12 50 %\", from 0 to 24 by the clock of 24 hours, then a fraction";
-    const auto wrong = [&] { return fmt::format("'{}' is no range of hours; expected {}", text.substr(0, 60), expected); };
+    const auto wrong = [&] {
+        return fmt::format("'{}' is no range of hours; expected {}", text.substr(0, 60), expected);
+    };
     const auto dash = text.find('-');
     if (dash == std::string_view::npos) return wrong();
     const auto from = quantity::leading_number(text.substr(0, dash));

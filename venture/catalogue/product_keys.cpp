@@ -46,8 +46,10 @@ std::span<const Key<FanCoilInput>> keys<FanCoilInput>()
         {number("air_flow", Kind::air_flow, 0.001, 100, "through the coil"), &T::air_flow},
         {number("entering_dry_bulb", Kind::temperature, 10, 50, "of the air in the tables"), &T::entering_dry_bulb},
         {number("bypass_factor", Kind::fraction, 0, 0.9, "of the coil"), &T::bypass_factor},
-        {number("water_rise", Kind::temperature_difference, 1, 20, "return minus supply in the tables"), &T::water_rise},
-        {number("wet_bulbs", Kind::temperature, -10, 40, "entering wet bulbs: the columns of the tables"), &T::wet_bulbs},
+        {number("water_rise", Kind::temperature_difference, 1, 20, "return minus supply in the tables"),
+         &T::water_rise},
+        {number("wet_bulbs", Kind::temperature, -10, 40, "entering wet bulbs: the columns of the tables"),
+         &T::wet_bulbs},
         {text("note", "not read"), &T::note},
     };
     return all;

@@ -31,8 +31,12 @@ bool is_complete(const Record& record, const std::string& file, Catalogue& into)
                         name = "'" + *record.name + "'";
                         where = record.name.origin;
                     }
-                into.problems.push_back({quantity::Severity::error, quantity::codes::missing, where,
-                                         fmt::format("{} has no readable '{}' ({})", name, key.spec.name, key.spec.text), {}});
+                into.problems.push_back(
+                    {quantity::Severity::error,
+                     quantity::codes::missing,
+                     where,
+                     fmt::format("{} has no readable '{}' ({})", name, key.spec.name, key.spec.text),
+                     {}});
             },
             key.field);
     quantity::for_each_nested_table(record, [&](std::string_view, const auto& rows) {
@@ -61,8 +65,9 @@ void add(const RadiatorInput& r, Catalogue& into)
 
 void add(const FanCoilInput& f, Catalogue& into)
 {
-    into.units.fan_coils.push_back({*f.name, f.maker ? *f.maker : "", *f.air_flow, *f.entering_dry_bulb, *f.bypass_factor,
-                                    *f.water_rise, table_of(*f.name, f.at_water, *f.wet_bulbs, &FanCoilRow::total),
+    into.units.fan_coils.push_back({*f.name, f.maker ? *f.maker : "", *f.air_flow, *f.entering_dry_bulb,
+                                    *f.bypass_factor, *f.water_rise,
+                                    table_of(*f.name, f.at_water, *f.wet_bulbs, &FanCoilRow::total),
                                     table_of(*f.name, f.at_water, *f.wet_bulbs, &FanCoilRow::sensible)});
 }
 
@@ -73,12 +78,13 @@ void add(const BoilerInput& b, Catalogue& into)
 
 void add(const ChillerInput& c, Catalogue& into)
 {
-    into.plants.chillers.push_back({*c.name, c.maker ? *c.maker : "", table_of(*c.name, c.at_water, *c.outdoor, &ChillerRow::capacity)});
+    into.plants.chillers.push_back(
+        {*c.name, c.maker ? *c.maker : "", table_of(*c.name, c.at_water, *c.outdoor, &ChillerRow::capacity)});
 }
 
 template <class Record>
-void read_products(project::TableReader& reader, const toml::table& root, std::string_view table, const std::string& file,
-                   Catalogue& into)
+void read_products(project::TableReader& reader, const toml::table& root, std::string_view table,
+                   const std::string& file, Catalogue& into)
 {
     std::vector<Record> records;
     reader.read_list(root, table, records);
@@ -87,7 +93,8 @@ void read_products(project::TableReader& reader, const toml::table& root, std::s
         try {
             add(record, into);
         } catch (const quantity::Error& wrong) {
-            into.problems.push_back({quantity::Severity::error, quantity::codes::contradiction, record.name.origin, wrong.what(), {}});
+            into.problems.push_back(
+                {quantity::Severity::error, quantity::codes::contradiction, record.name.origin, wrong.what(), {}});
         }
     }
 }
@@ -111,7 +118,8 @@ const Catalogue& shipped_catalogue()
     static const Catalogue all = [] {
         Catalogue c;
         for (const ShippedFile& file : shipped_files())
-            if (file.path.starts_with("catalogue/")) read_catalogue_text(std::string{file.text}, std::string{file.path}, c);
+            if (file.path.starts_with("catalogue/"))
+                read_catalogue_text(std::string{file.text}, std::string{file.path}, c);
         return c;
     }();
     return all;

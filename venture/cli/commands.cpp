@@ -32,8 +32,13 @@ json problems_json(const Job& job)
     json out = json::array();
     for (const quantity::Problem& p : project::in_reading_order(job.problems(), job.origins())) {
         const quantity::Origin& place = job.origins().at(p.where);
-        out.push_back({{"severity", name_of(p.severity)}, {"code", p.code}, {"file", place.kind == quantity::OriginKind::file ? place.text : ""},
-                       {"line", place.line}, {"column", place.column}, {"message", p.message}, {"hint", p.hint}});
+        out.push_back({{"severity", name_of(p.severity)},
+                       {"code", p.code},
+                       {"file", place.kind == quantity::OriginKind::file ? place.text : ""},
+                       {"line", place.line},
+                       {"column", place.column},
+                       {"message", p.message},
+                       {"hint", p.hint}});
     }
     return out;
 }
@@ -47,7 +52,8 @@ ExitCode finish(const Job& job, const CommonOptions& o, bool met = true)
         if (!o.json) print_error(fmt::format("{} error{}; nothing was computed\n", errors, errors == 1 ? "" : "s"));
         return ExitCode::bad_input;
     }
-    const bool warned = std::ranges::any_of(job.problems(), [](const auto& p) { return p.severity == Severity::warning; });
+    const bool warned =
+        std::ranges::any_of(job.problems(), [](const auto& p) { return p.severity == Severity::warning; });
     return met && !(o.strict && warned) ? ExitCode::done : ExitCode::not_met;
 }
 
@@ -94,8 +100,10 @@ ExitCode check(const CommonOptions& o)
 {
     Job job = open(o);
     if (needs_building(job, "check")) return ExitCode::bad_input;
-    if (o.json) print_json(job.building() ? report::check_json(*job.building()) : json::object(), job);
-    else if (job.building() && !job.failed()) print(report::check_text(*job.building()) + "\n");
+    if (o.json)
+        print_json(job.building() ? report::check_json(*job.building()) : json::object(), job);
+    else if (job.building() && !job.failed())
+        print(report::check_text(*job.building()) + "\n");
     return finish(job, o);
 }
 
@@ -112,12 +120,15 @@ ExitCode loads(const CommonOptions& o, const std::optional<std::string>& room, b
             std::vector<std::string> names;
             for (const auto& r : all) names.push_back(r.room);
             const auto near = quantity::nearest_name(*room, names);
-            print_error(fmt::format("no room is called '{}'{}; there are: {}\n", *room, near ? fmt::format(" (did you mean '{}'?)", *near) : "", quantity::listed(names, 40)));
+            print_error(fmt::format("no room is called '{}'{}; there are: {}\n", *room,
+                                    near ? fmt::format(" (did you mean '{}'?)", *near) : "",
+                                    quantity::listed(names, 40)));
             return ExitCode::bad_input;
         }
         print(report::room_text(*found));
     } else if (!job.failed()) {
-        print(as_table ? exchange::write_loads_table(job.design().loads) : report::loads_text(*job.building(), job.design()) + "\n");
+        print(as_table ? exchange::write_loads_table(job.design().loads)
+                       : report::loads_text(*job.building(), job.design()) + "\n");
     }
     return finish(job, o, job.failed() || job.design().converged());
 }
@@ -131,8 +142,11 @@ ExitCode size(const CommonOptions& o)
     }
     const report::Sizing sizing = job.size();
     job.add(report::size_findings(sizing));
-    if (o.json) print_json(report::size_json(sizing), job);
-    else print((job.building() ? report::loads_heading(*job.building()) + "\n" : assumptions_text(job)) + report::size_text(sizing) + "\n");
+    if (o.json)
+        print_json(report::size_json(sizing), job);
+    else
+        print((job.building() ? report::loads_heading(*job.building()) + "\n" : assumptions_text(job)) +
+              report::size_text(sizing) + "\n");
     return finish(job, o, sizing.met() && job.design().converged());
 }
 
@@ -141,10 +155,16 @@ ExitCode draw_plan(const CommonOptions& o, const DrawOptions& draw)
     Job job = open_and_compute(o);
     if (needs_building(job, "draw plan")) return ExitCode::bad_input;
     if (job.failed()) return finish(job, o);
-    std::filesystem::path target = draw.output;
-    if (target.empty()) target = job.folder() / "results" / fmt::format("plan.{}", report::extension(draw.picture));
     const std::string bytes = report::draw_plan(*job.building(), job.design().loads, {.picture = draw.picture});
-    project::OutputFolder{target.has_parent_path() ? target.parent_path() : ".", draw.force}.write(target.filename().string(), bytes);
+    std::filesystem::path target = draw.output;
+    if (target.empty()) { // one manifest a project, the one that `demo` began
+        const std::string name = fmt::format("results/plan.{}", report::extension(draw.picture));
+        project::OutputFolder{job.folder(), draw.force}.write(name, bytes);
+        target = job.folder() / name;
+    } else {
+        project::OutputFolder{target.has_parent_path() ? target.parent_path() : ".", draw.force}.write(
+            target.filename().string(), bytes);
+    }
     print(fmt::format("wrote {}\n", target.string()));
     return finish(job, o);
 }
@@ -159,7 +179,8 @@ ExitCode demo(const std::filesystem::path& folder, bool force)
     if (job.failed()) return finish(job, o);
     const report::Sizing sizing = job.size();
     job.add(report::size_findings(sizing));
-    const std::string loads_text = report::loads_text(*job.building(), job.design()), size_text = report::size_text(sizing);
+    const std::string loads_text = report::loads_text(*job.building(), job.design()),
+                      size_text = report::size_text(sizing);
     const std::string check_text = report::check_text(*job.building());
     out.write("results/check.txt", check_text);
     out.write("results/loads.txt", loads_text);
@@ -168,16 +189,19 @@ ExitCode demo(const std::filesystem::path& folder, bool force)
     out.write("results/size.txt", size_text);
     out.write("results/size.json", report::size_json(sizing).dump(2) + "\n");
     for (const auto picture : {report::Picture::svg, report::Picture::png, report::Picture::pdf})
-        out.write(fmt::format("results/plan.{}", report::extension(picture)), report::draw_plan(*job.building(), job.design().loads, {.picture = picture}));
+        out.write(fmt::format("results/plan.{}", report::extension(picture)),
+                  report::draw_plan(*job.building(), job.design().loads, {.picture = picture}));
     const std::string at = folder.string();
     print(loads_text + "\n" + size_text + "\n");
     (void)finish(job, o); // findings belong to the show; they do not make the demo fail
-    print(fmt::format("\nWrote {0}: project.toml and loads.csv (the input), results/ (check, loads, size as text, JSON and CSV; the plan as SVG, PNG and PDF).\n"
+    print(fmt::format("\nWrote {0}: project.toml and loads.csv (the input), results/ (check, loads, size as text, JSON "
+                      "and CSV; the plan as SVG, PNG and PDF).\n"
                       "Try next:\n"
                       "  venture loads {0} --room \"Operations room\"        take one room's loads apart\n"
                       "  venture size {0} --set \"site/winter_dry_bulb=-10 degC\"   what if the winter were colder?\n"
                       "  venture size {0}/loads.csv                        choose units for loads that someone typed\n"
-                      "  edit {0}/project.toml, then: venture check {0}\n", at));
+                      "  edit {0}/project.toml, then: venture check {0}\n",
+                      at));
     return ExitCode::done;
 }
 

@@ -25,7 +25,8 @@ constexpr double assumed_outdoor_C = 32.0;
 /// Problems that only follow from parts that could not be read.
 bool follows_from_gaps(const Problem& p)
 {
-    return p.code == codes::missing || p.code == codes::unknown_name || p.code == codes::outline || p.code == codes::no_face;
+    return p.code == codes::missing || p.code == codes::unknown_name || p.code == codes::outline ||
+           p.code == codes::no_face;
 }
 
 } // namespace
@@ -43,7 +44,8 @@ Job::Job(const std::filesystem::path& path, const std::vector<std::string>& chan
         const auto equals = change.find('=');
         if (equals == std::string::npos) {
             const auto where = project_.input.origins.add({.kind = quantity::OriginKind::overlay, .text = change});
-            problems_.push_back({Severity::error, codes::overlay, where, "no '=' in it", "write --set \"room/Boat hall/height=5 m\""});
+            problems_.push_back(
+                {Severity::error, codes::overlay, where, "no '=' in it", "write --set \"room/Boat hall/height=5 m\""});
             continue;
         }
         if (auto wrong = building::apply_overlay(project_.input, change.substr(0, equals), change.substr(equals + 1)))
@@ -58,7 +60,8 @@ void Job::read_typed_loads(const std::filesystem::path& file)
     project::FileText read = project::read_file(file);
     if (!read.problem.empty()) {
         const auto where = origins.add({quantity::OriginKind::file, file.string(), 0, 0, {}});
-        problems_.push_back({Severity::error, codes::file, where, read.problem, "a table of loads is a CSV file with a line a room"});
+        problems_.push_back(
+            {Severity::error, codes::file, where, read.problem, "a table of loads is a CSV file with a line a room"});
         return;
     }
     exchange::LoadsTable table = exchange::read_loads_table(read.text, name, origins, problems_);
@@ -67,10 +70,7 @@ void Job::read_typed_loads(const std::filesystem::path& file)
     typed_ = std::move(table.loads);
 }
 
-void Job::add(std::vector<Problem> more)
-{
-    std::ranges::move(more, std::back_inserter(problems_));
-}
+void Job::add(std::vector<Problem> more) { std::ranges::move(more, std::back_inserter(problems_)); }
 
 void Job::check_services_alone()
 {
@@ -87,7 +87,8 @@ void Job::resolve()
     if (input.loads.table && !typed_) read_typed_loads(project_.folder / *input.loads.table);
     std::vector<services::Client> clients;
     if (!typed_ || !input.rooms.empty()) {
-        if (quantity::has_error(problems_) && input.rooms.empty()) return; // nothing was read: more words would not help
+        if (quantity::has_error(problems_) && input.rooms.empty())
+            return; // nothing was read: more words would not help
         building::Resolved resolved = building::resolve(input);
         if (!project_.whole) std::erase_if(resolved.problems, follows_from_gaps);
         project_.input.origins = std::move(resolved.origins);
@@ -95,8 +96,9 @@ void Job::resolve()
         if (failed() || !resolved.building) return check_services_alone();
         building_ = std::move(resolved.building);
         for (const building::Room& room : building_->rooms)
-            clients.push_back({room.name, room.use.heated_by.value, room.use.cooled_by.value, room.origin, room.use.heated_by.origin,
-                               room.use.cooled_by.origin, room.use.heating_setpoint_C.has_value(), room.use.cooling_setpoint_C.has_value()});
+            clients.push_back({room.name, room.use.heated_by.value, room.use.cooled_by.value, room.origin,
+                               room.use.heated_by.origin, room.use.cooled_by.origin,
+                               room.use.heating_setpoint_C.has_value(), room.use.cooling_setpoint_C.has_value()});
     }
     if (typed_)
         for (const loads::RoomLoad& load : typed_->rooms) {
@@ -117,13 +119,24 @@ void Job::compute(double step_s)
         design_ = loads::design_loads(*building_, {.step_s = step_s});
         for (const loads::RunNote& run : design_.runs)
             if (run.humidity_capped_at_saturation)
-                problems_.push_back({Severity::note, codes::humidity_capped, {}, fmt::format("design day {}: some night hours would be more than saturated; their humidity is taken as saturated", run.day),
+                problems_.push_back({Severity::note,
+                                     codes::humidity_capped,
+                                     {},
+                                     fmt::format("design day {}: some night hours would be more than saturated; their "
+                                                 "humidity is taken as saturated",
+                                                 run.day),
                                      "the coincident wet bulb or the daily range is high"});
     }
     if (!typed_) return;
     if (building_)
         for (const loads::RoomLoad& load : typed_->rooms)
-            problems_.push_back({Severity::note, codes::typed_load, load.origin, fmt::format("loads of '{}' were typed{}", load.room, building_->find_room(load.room) ? " and stand instead of the computed ones" : ""), {}});
+            problems_.push_back(
+                {Severity::note,
+                 codes::typed_load,
+                 load.origin,
+                 fmt::format("loads of '{}' were typed{}", load.room,
+                             building_->find_room(load.room) ? " and stand instead of the computed ones" : ""),
+                 {}});
     exchange::lay_over({*typed_, {}}, design_.loads);
 }
 

@@ -26,7 +26,8 @@ A project is a folder that holds project.toml. To begin:
   venture size my-demo       radiators, fan coils, boiler and chiller for them
   venture draw plan my-demo  the plan with loads, as SVG, PNG or PDF)";
 
-constexpr const char* ending = R"(Exit codes: 0 done, 1 done but something asked for is not met, 2 bad input, 3 failure.)";
+constexpr const char* ending =
+    R"(Exit codes: 0 done, 1 done but something asked for is not met, 2 bad input, 3 failure.)";
 
 class CommandLine {
 public:
@@ -35,7 +36,8 @@ public:
         app_.footer(ending);
         app_.require_subcommand(1);
         app_.set_version_flag("--version", "Venture " VENTURE_VERSION);
-        app_.add_flag_callback("--verbose", [] { spdlog::set_level(spdlog::level::debug); }, "say on stderr what is being done");
+        app_.add_flag_callback(
+            "--verbose", [] { spdlog::set_level(spdlog::level::debug); }, "say on stderr what is being done");
         add_demo();
         add_check();
         add_loads();
@@ -57,8 +59,11 @@ public:
 private:
     void add_common(CLI::App& command, bool json = true)
     {
-        command.add_option("PROJECT", common_.project, "folder that holds project.toml, or the file itself")->required();
-        command.add_option("--set", common_.changes, "change one value for this run, e.g. --set \"room/Boat hall/height=5 m\"; may be repeated")
+        command.add_option("PROJECT", common_.project, "folder that holds project.toml, or the file itself")
+            ->required();
+        command
+            .add_option("--set", common_.changes,
+                        "change one value for this run, e.g. --set \"room/Boat hall/height=5 m\"; may be repeated")
             ->allow_extra_args(false);
         if (json) command.add_flag("--json", common_.json, "for machines: results and problems as JSON");
         command.add_flag("--strict", common_.strict, "warnings make the exit code 1");
@@ -93,12 +98,17 @@ private:
         add_step(*c);
         c->add_option("--room", room_, "take one room apart: steady loss by hand, air balance in the hour of the peak");
         c->add_flag("--csv", csv_, "as the table that `venture size` reads");
-        c->callback([this] { command_ = [this] { return cli::loads(common_, room_.empty() ? std::nullopt : std::optional{room_}, csv_); }; });
+        c->callback([this] {
+            command_ = [this] {
+                return cli::loads(common_, room_.empty() ? std::nullopt : std::optional{room_}, csv_);
+            };
+        });
     }
 
     void add_size()
     {
-        auto* c = app_.add_subcommand("size", "choose (or rate kept) radiators, fan coils, boiler and chiller; PROJECT may also be a CSV of typed room loads");
+        auto* c = app_.add_subcommand("size", "choose (or rate kept) radiators, fan coils, boiler and chiller; PROJECT "
+                                              "may also be a CSV of typed room loads");
         add_common(*c);
         add_step(*c);
         c->callback([this] { command_ = [this] { return cli::size(common_); }; });
@@ -111,11 +121,15 @@ private:
         auto* c = draw->add_subcommand("plan", "storeys to scale, with rooms' loads");
         add_common(*c, false);
         add_step(*c);
-        c->add_option("--as", picture_, "kind of picture")->check(CLI::IsMember({"svg", "png", "pdf"}))->capture_default_str();
+        c->add_option("--as", picture_, "kind of picture")
+            ->check(CLI::IsMember({"svg", "png", "pdf"}))
+            ->capture_default_str();
         c->add_option("-o,--output", draw_.output, "file to write; results/plan.<kind> in the project unless given");
         c->add_flag("--force", draw_.force, "write even over a file that Venture did not write");
         c->callback([this] {
-            draw_.picture = picture_ == "png" ? report::Picture::png : picture_ == "pdf" ? report::Picture::pdf : report::Picture::svg;
+            draw_.picture = picture_ == "png"   ? report::Picture::png
+                            : picture_ == "pdf" ? report::Picture::pdf
+                                                : report::Picture::svg;
             command_ = [this] { return cli::draw_plan(common_, draw_); };
         });
     }
@@ -139,7 +153,8 @@ int main(int argc, char** argv)
     } catch (const quantity::Error& wrong) {
         std::fputs(fmt::format("venture: {}\n", wrong.what()).c_str(), stderr);
     } catch (const std::exception& wrong) {
-        std::fputs(fmt::format("venture: an unexpected failure ({}); please report it\n", wrong.what()).c_str(), stderr);
+        std::fputs(fmt::format("venture: an unexpected failure ({}); please report it\n", wrong.what()).c_str(),
+                   stderr);
     }
     return static_cast<int>(ExitCode::failure);
 }

@@ -28,8 +28,8 @@ void set_sun(DesignDay& day, const Site& site, const CoolingMonth& month)
         const UtcInstant when{design_year, month.month, design_day_of_month,
                               static_cast<double>(h % 24) - site.time_zone_h};
         day.sun[h] = sun_position(when, Angle::degrees(site.latitude_deg), Angle::degrees(site.longitude_deg));
-        day.sky[h] = clear_sky(Angle::degrees(day.sun[h].elevation_deg()), outside, month.beam_depth,
-                               month.diffuse_depth);
+        day.sky[h] =
+            clear_sky(Angle::degrees(day.sun[h].elevation_deg()), outside, month.beam_depth, month.diffuse_depth);
     }
 }
 
@@ -56,8 +56,7 @@ DesignDay cooling_design_day(const Site& site, const CoolingMonth& month)
                                               Temperature::celsius(month.wet_bulb_C), day.pressure);
     for (std::size_t h = 0; h < DesignDay::points; ++h) {
         day.dry_bulb_C[h] = month.dry_bulb_C - range_fraction[h % 24] * month.daily_range_K;
-        const double saturated =
-            air::saturation_humidity_ratio(Temperature::celsius(day.dry_bulb_C[h]), day.pressure);
+        const double saturated = air::saturation_humidity_ratio(Temperature::celsius(day.dry_bulb_C[h]), day.pressure);
         day.humidity_ratio[h] = std::min(peak.humidity_ratio(), saturated);
         day.humidity_capped_at_saturation |= saturated < peak.humidity_ratio();
     }

@@ -13,14 +13,14 @@ namespace venture::climate {
 
 /// What cooling is designed for in one month.
 struct CoolingMonth {
-    int month = 7;                ///< 1..12; the day is the 21st
-    double dry_bulb_C = 0.0;      ///< daily maximum
-    double wet_bulb_C = 0.0;      ///< coincident with the daily maximum
-    double daily_range_K = 0.0;   ///< maximum minus minimum of the dry bulb
-    double beam_depth = 0.0;      ///< optical depth for beam
-    double diffuse_depth = 0.0;   ///< optical depth for diffuse
-    double ground_C = 10.0;       ///< temperature of the ground under the building
-    double clock_ahead_h = 0.0;   ///< by how much clocks are ahead of local standard time
+    int month = 7;              ///< 1..12; the day is the 21st
+    double dry_bulb_C = 0.0;    ///< daily maximum
+    double wet_bulb_C = 0.0;    ///< coincident with the daily maximum
+    double daily_range_K = 0.0; ///< maximum minus minimum of the dry bulb
+    double beam_depth = 0.0;    ///< optical depth for beam
+    double diffuse_depth = 0.0; ///< optical depth for diffuse
+    double ground_C = 10.0;     ///< temperature of the ground under the building
+    double clock_ahead_h = 0.0; ///< by how much clocks are ahead of local standard time
 };
 
 /// What heating is designed for: steady, dark, empty.
@@ -44,8 +44,8 @@ struct Site {
 /// Weather of one day at the hours 0..24 of local standard time, linear in between.
 struct DesignDay {
     static constexpr std::size_t points = 25;
-    std::string name{};                        ///< "January", "winter"
-    int month = 0;                             ///< 0 for the winter design
+    std::string name{}; ///< "January", "winter"
+    int month = 0;      ///< 0 for the winter design
     double clock_ahead_h = 0.0;
     double ground_C = 0.0;
     quantity::Pressure pressure = quantity::Pressure::pascal(101325.0);

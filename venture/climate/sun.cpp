@@ -52,12 +52,13 @@ Apparent apparent_sun(double jd)
     const double obliquity =
         (23.439291 - T * (0.0130042 + T * (1.64e-7 - T * 5.04e-7)) + 0.00256 * std::cos(node)) * deg;
     const double days = jd - 2451545.0, Tu = days / 36525.0;
-    return {wrapped_360(std::atan2(std::cos(obliquity) * std::sin(longitude), std::cos(longitude)) / deg),
-            std::asin(std::sin(obliquity) * std::sin(longitude)) / deg,
-            L0,
-            obliquity,
-            nutation,
-            wrapped_360(280.46061837 + 360.98564736629 * days + 0.000387933 * Tu * Tu + nutation * std::cos(obliquity))};
+    return {
+        wrapped_360(std::atan2(std::cos(obliquity) * std::sin(longitude), std::cos(longitude)) / deg),
+        std::asin(std::sin(obliquity) * std::sin(longitude)) / deg,
+        L0,
+        obliquity,
+        nutation,
+        wrapped_360(280.46061837 + 360.98564736629 * days + 0.000387933 * Tu * Tu + nutation * std::cos(obliquity))};
 }
 
 double diffuse_ratio(double cos_on_vertical)
@@ -87,11 +88,10 @@ SunPosition sun_position(const UtcInstant& when, Angle latitude, Angle longitude
     const double east = -std::cos(delta) * std::sin(hour_angle);
     const double north = std::sin(delta) * std::cos(phi) - std::cos(delta) * std::cos(hour_angle) * std::sin(phi);
     const double up = std::sin(delta) * std::sin(phi) + std::cos(delta) * std::cos(hour_angle) * std::cos(phi);
-    double equation_deg =
-        sun.mean_longitude - 0.0057183 - sun.right_ascension + sun.nutation * std::cos(sun.obliquity);
+    double equation_deg = sun.mean_longitude - 0.0057183 - sun.right_ascension + sun.nutation * std::cos(sun.obliquity);
     equation_deg = wrapped_360(equation_deg + 180.0) - 180.0;
-    return {std::atan2(std::hypot(east, north), up) / deg, wrapped_360(std::atan2(east, north) / deg),
-            sun.declination, 4.0 * equation_deg};
+    return {std::atan2(std::hypot(east, north), up) / deg, wrapped_360(std::atan2(east, north) / deg), sun.declination,
+            4.0 * equation_deg};
 }
 
 double cos_incidence(const SunPosition& sun, Angle tilt, Angle azimuth)
@@ -132,8 +132,8 @@ PlaneIrradiance clear_sky_on_plane(const ClearSky& sky, const SunPosition& sun, 
     const double Y = diffuse_ratio(cos_incidence(sun, Angle::degrees(90.0), azimuth));
     const double sine = std::sin(tilt.radians()), cosine = std::cos(tilt.radians());
     const double sky_share = tilt.degrees() <= 90.0 ? Y * sine + cosine : Y * sine;
-    const double horizontal = sky.beam_normal_W_per_m2 * std::max(0.0, std::cos(sun.zenith_deg * deg)) +
-                              sky.diffuse_horizontal_W_per_m2;
+    const double horizontal =
+        sky.beam_normal_W_per_m2 * std::max(0.0, std::cos(sun.zenith_deg * deg)) + sky.diffuse_horizontal_W_per_m2;
     return {sky.beam_normal_W_per_m2 * std::max(0.0, cos_incidence(sun, tilt, azimuth)),
             sky.diffuse_horizontal_W_per_m2 * sky_share, horizontal * ground_reflectance * 0.5 * (1.0 - cosine)};
 }

@@ -72,7 +72,7 @@ struct PlaneIrradiance {
 /// Clear-sky irradiance on a tilted plane, the diffuse part by the ratio of vertical to horizontal diffuse.
 /// Source    ASHRAE Handbook - Fundamentals, climatic design chapter: Y = max(0.45, 0.55 + 0.437 cos + 0.313 cos^2).
 /// @param ground_reflectance  0..1
-[[nodiscard]] PlaneIrradiance clear_sky_on_plane(const ClearSky& sky, const SunPosition& sun, Angle tilt,
-                                                 Angle azimuth, double ground_reflectance);
+[[nodiscard]] PlaneIrradiance clear_sky_on_plane(const ClearSky& sky, const SunPosition& sun, Angle tilt, Angle azimuth,
+                                                 double ground_reflectance);
 
 } // namespace venture::climate

@@ -11,18 +11,24 @@ class Splitter {
 public:
     Splitter(std::string_view text, const std::string& file, quantity::OriginPool& origins,
              std::vector<quantity::Problem>& problems)
-        : text_{text}, file_{file}, origins_{origins}, problems_{problems}
+        : text_{text},
+          file_{file},
+          origins_{origins},
+          problems_{problems}
     {
         if (text_.starts_with("\xEF\xBB\xBF")) text_.remove_prefix(3);
         const auto first_line = text_.substr(0, text_.find('\n'));
-        if (first_line.find(',') == std::string_view::npos && first_line.find(';') != std::string_view::npos) separator_ = ';';
+        if (first_line.find(',') == std::string_view::npos && first_line.find(';') != std::string_view::npos)
+            separator_ = ';';
     }
 
     std::vector<CsvRow> run()
     {
         while (at_ < text_.size()) {
-            if (row_.empty() && text_[at_] == '#') skip_line();
-            else cell();
+            if (row_.empty() && text_[at_] == '#')
+                skip_line();
+            else
+                cell();
         }
         end_row();
         return std::move(rows_);
@@ -39,8 +45,10 @@ private:
         at_ = end;
         if (at_ < text_.size()) {
             const bool ends = text_[at_++] == '\n';
-            if (ends) end_row();
-            else if (at_ == text_.size()) row_.push_back({{}, line_, static_cast<std::uint32_t>(row_.size() + 1)});
+            if (ends)
+                end_row();
+            else if (at_ == text_.size())
+                row_.push_back({{}, line_, static_cast<std::uint32_t>(row_.size() + 1)});
             if (ends) ++line_;
         }
     }
@@ -50,7 +58,8 @@ private:
         const auto start_line = line_;
         for (++at_; at_ < text_.size(); ++at_) {
             if (text_[at_] == '"') {
-                if (at_ + 1 < text_.size() && text_[at_ + 1] == '"') ++at_;
+                if (at_ + 1 < text_.size() && text_[at_ + 1] == '"')
+                    ++at_;
                 else {
                     ++at_;
                     return;
@@ -60,7 +69,8 @@ private:
             cell.text += text_[at_];
         }
         const auto where = origins_.add({quantity::OriginKind::file, file_, start_line, cell.column, {}});
-        problems_.push_back({quantity::Severity::error, quantity::codes::syntax, where, "a quoted cell does not end", "close it with \""});
+        problems_.push_back({quantity::Severity::error, quantity::codes::syntax, where, "a quoted cell does not end",
+                             "close it with \""});
     }
 
     void skip_line()

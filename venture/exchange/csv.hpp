@@ -15,11 +15,12 @@ struct CsvCell {
 };
 using CsvRow = std::vector<CsvCell>;
 
-/// Splits a text into rows after RFC 4180: quoted cells may hold separators, line ends and doubled quotes. The separator
-/// is a comma, unless the first line holds semicolons and no comma. Empty lines and lines that begin with # are left out.
+/// Splits a text into rows after RFC 4180: quoted cells may hold separators, line ends and doubled quotes. The
+/// separator is a comma, unless the first line holds semicolons and no comma. Empty lines and lines that begin with #
+/// are left out.
 /// @param file  name that places are told with
-[[nodiscard]] std::vector<CsvRow> parse_csv(std::string_view text, const std::string& file, quantity::OriginPool& origins,
-                                            std::vector<quantity::Problem>& problems);
+[[nodiscard]] std::vector<CsvRow> parse_csv(std::string_view text, const std::string& file,
+                                            quantity::OriginPool& origins, std::vector<quantity::Problem>& problems);
 
 /// One cell as it is written: quoted where it must be.
 [[nodiscard]] std::string csv_cell(std::string_view text);

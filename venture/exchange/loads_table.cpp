@@ -22,7 +22,17 @@ using quantity::OriginId;
 
 namespace {
 
-enum Field : std::size_t { heating, sensible, sensible_peak, latent, area, heating_room, cooling_room, humidity, field_count };
+enum Field : std::size_t {
+    heating,
+    sensible,
+    sensible_peak,
+    latent,
+    area,
+    heating_room,
+    cooling_room,
+    humidity,
+    field_count
+};
 
 struct Column {
     std::string_view name;
@@ -53,7 +63,9 @@ struct Found {
 class Reader {
 public:
     Reader(const std::string& file, quantity::OriginPool& origins, std::vector<quantity::Problem>& problems)
-        : file_{file}, origins_{origins}, problems_{problems}
+        : file_{file},
+          origins_{origins},
+          problems_{problems}
     {
     }
 
@@ -61,7 +73,8 @@ public:
     {
         const auto rows = parse_csv(text, file_, origins_, problems_);
         if (rows.empty()) {
-            problem(codes::file, 1, 0, "the table is empty", "begin with a header: room, heating [W], sensible cooling [W]");
+            problem(codes::file, 1, 0, "the table is empty",
+                    "begin with a header: room, heating [W], sensible cooling [W]");
             return {};
         }
         read_header(rows.front());
@@ -78,9 +91,11 @@ private:
     {
         return origins_.add({quantity::OriginKind::file, file_, line, column, {}});
     }
-    void problem(std::string_view code, std::uint32_t line, std::uint32_t column, std::string message, std::string hint = {})
+    void problem(std::string_view code, std::uint32_t line, std::uint32_t column, std::string message,
+                 std::string hint = {})
     {
-        problems_.push_back({quantity::Severity::error, code, place(line, column), std::move(message), std::move(hint)});
+        problems_.push_back(
+            {quantity::Severity::error, code, place(line, column), std::move(message), std::move(hint)});
     }
 
     void read_header(const CsvRow& header)
@@ -92,9 +107,12 @@ private:
             const auto bracket = text.find('[');
             const std::string name{quantity::trimmed(text.substr(0, bracket))};
             std::string unit;
-            if (bracket != std::string_view::npos) unit = quantity::trimmed(text.substr(bracket + 1, text.find(']') - bracket - 1));
-            if (name == "room") room_at_ = i;
-            else if (name == "storey") storey_at_ = i;
+            if (bracket != std::string_view::npos)
+                unit = quantity::trimmed(text.substr(bracket + 1, text.find(']') - bracket - 1));
+            if (name == "room")
+                room_at_ = i;
+            else if (name == "storey")
+                storey_at_ = i;
             else if (const auto c = std::ranges::find(columns, name, &Column::name); c != columns.end()) {
                 found_[static_cast<std::size_t>(c - columns.begin())] = {i, unit};
                 check_unit(*c, unit, header[i]);
@@ -102,42 +120,62 @@ private:
                 const auto near = quantity::nearest_name(name, known);
                 problem(codes::unknown_key, header[i].line, header[i].column,
                         fmt::format("unknown column '{}'; expected one of {}", name, quantity::listed(known, 12)),
-                        near ? fmt::format("did you mean '{}'?", *near) : std::string{"remove it; a comment line begins with #"});
+                        near ? fmt::format("did you mean '{}'?", *near)
+                             : std::string{"remove it; a comment line begins with #"});
             }
         }
         if (!room_at_) problem(codes::missing, header.front().line, 0, "no column 'room'");
         for (std::size_t f = 0; f < field_count; ++f)
             if (!found_[f].at && !columns[f].otherwise)
-                problem(codes::missing, header.front().line, 0, fmt::format("no column '{}'", columns[f].name), "0 stands for no load");
+                problem(codes::missing, header.front().line, 0, fmt::format("no column '{}'", columns[f].name),
+                        "0 stands for no load");
     }
 
     void check_unit(const Column& c, const std::string& unit, const CsvCell& cell)
     {
         const auto one = quantity::to_si(1.0, unit, c.kind);
         if (const auto* wrong = std::get_if<quantity::QuantityProblem>(&one))
-            problem(codes::quantity, cell.line, cell.column, fmt::format("{}: {} found, expected {}", c.name, wrong->found, wrong->expected), wrong->hint);
+            problem(codes::quantity, cell.line, cell.column,
+                    fmt::format("{}: {} found, expected {}", c.name, wrong->found, wrong->expected), wrong->hint);
     }
 
     void read_row(const CsvRow& row, std::size_t width, loads::RoomLoads& out)
     {
         if (row.size() != width) {
-            problem(codes::syntax, row.front().line, 0, fmt::format("{} cells where the header has {}", row.size(), width),
-                    "write numbers with a decimal point and without thousands marks; quote names that hold a separator");
+            problem(
+                codes::syntax, row.front().line, 0, fmt::format("{} cells where the header has {}", row.size(), width),
+                "write numbers with a decimal point and without thousands marks; quote names that hold a separator");
             return;
         }
         const std::string name = row[*room_at_].text;
-        if (name.empty()) problem(codes::missing, row.front().line, static_cast<std::uint32_t>(*room_at_ + 1), "a room without a name");
+        if (name.empty())
+            problem(codes::missing, row.front().line, static_cast<std::uint32_t>(*room_at_ + 1),
+                    "a room without a name");
         if (!seen_.insert({name, row.front().line}).second)
-            problem(codes::twice, row.front().line, static_cast<std::uint32_t>(*room_at_ + 1), fmt::format("room '{}' stands twice", name), fmt::format("the first is in line {}", seen_[name]));
+            problem(codes::twice, row.front().line, static_cast<std::uint32_t>(*room_at_ + 1),
+                    fmt::format("room '{}' stands twice", name), fmt::format("the first is in line {}", seen_[name]));
         std::array<double, field_count> v{};
-        for (std::size_t f = 0; f < field_count; ++f) v[f] = found_[f].at ? number(row[*found_[f].at], columns[f], found_[f].unit) : columns[f].otherwise.value_or(0.0);
-        loads::RoomLoad load{.room = name, .storey = storey_at_ ? row[*storey_at_].text : "", .floor_area_m2 = v[area], .typed = true,
-                             .origin = place(row.front().line, 0), .heated = v[heating] > 0.0, .cooled = v[sensible] + v[latent] > 0.0,
-                             .heating_W = v[heating], .heating_room_C = v[heating_room], .cooling_W = v[sensible] + v[latent],
-                             .cooling_sensible_W = v[sensible], .cooling_latent_W = v[latent], .cooling_sensible_peak_W = found_[sensible_peak].at ? v[sensible_peak] : v[sensible],
+        for (std::size_t f = 0; f < field_count; ++f)
+            v[f] = found_[f].at ? number(row[*found_[f].at], columns[f], found_[f].unit)
+                                : columns[f].otherwise.value_or(0.0);
+        loads::RoomLoad load{.room = name,
+                             .storey = storey_at_ ? row[*storey_at_].text : "",
+                             .floor_area_m2 = v[area],
+                             .typed = true,
+                             .origin = place(row.front().line, 0),
+                             .heated = v[heating] > 0.0,
+                             .cooled = v[sensible] + v[latent] > 0.0,
+                             .heating_W = v[heating],
+                             .heating_room_C = v[heating_room],
+                             .cooling_W = v[sensible] + v[latent],
+                             .cooling_sensible_W = v[sensible],
+                             .cooling_latent_W = v[latent],
+                             .cooling_sensible_peak_W = found_[sensible_peak].at ? v[sensible_peak] : v[sensible],
                              .cooling_air_C = v[cooling_room]};
-        load.cooling_humidity_ratio = air::MoistAir::from_relative_humidity(quantity::Temperature::celsius(load.cooling_air_C), v[humidity],
-                                                                            quantity::Pressure::pascal(out.pressure_Pa)).humidity_ratio();
+        load.cooling_humidity_ratio =
+            air::MoistAir::from_relative_humidity(quantity::Temperature::celsius(load.cooling_air_C), v[humidity],
+                                                  quantity::Pressure::pascal(out.pressure_Pa))
+                .humidity_ratio();
         out.rooms.push_back(std::move(load));
     }
 
@@ -145,20 +183,25 @@ private:
     {
         const double fallback = c.otherwise.value_or(c.lowest);
         if (cell.text.empty()) {
-            problem(codes::missing, cell.line, cell.column, fmt::format("{}: an empty cell", c.name), "write 0 for none");
+            problem(codes::missing, cell.line, cell.column, fmt::format("{}: an empty cell", c.name),
+                    "write 0 for none");
             return fallback;
         }
         const auto parsed = quantity::leading_number(cell.text);
-        const auto si = parsed ? quantity::to_si(parsed->value, parsed->rest.empty() ? std::string_view{header_unit} : parsed->rest, c.kind)
-                               : quantity::parse_quantity(cell.text, c.kind);
+        const auto si =
+            parsed ? quantity::to_si(parsed->value, parsed->rest.empty() ? std::string_view{header_unit} : parsed->rest,
+                                     c.kind)
+                   : quantity::parse_quantity(cell.text, c.kind);
         if (const auto* wrong = std::get_if<quantity::QuantityProblem>(&si)) {
-            problem(codes::quantity, cell.line, cell.column, fmt::format("{}: {} found, expected {}", c.name, wrong->found, wrong->expected), wrong->hint);
+            problem(codes::quantity, cell.line, cell.column,
+                    fmt::format("{}: {} found, expected {}", c.name, wrong->found, wrong->expected), wrong->hint);
             return fallback;
         }
         const double value = std::get<double>(si);
         if (value >= c.lowest && value <= c.highest) return value;
         problem(codes::bounds, cell.line, cell.column,
-                fmt::format("{}: {} is outside {} to {}", c.name, quantity::print_quantity(value, c.kind), quantity::print_quantity(c.lowest, c.kind), quantity::print_quantity(c.highest, c.kind)));
+                fmt::format("{}: {} is outside {} to {}", c.name, quantity::print_quantity(value, c.kind),
+                            quantity::print_quantity(c.lowest, c.kind), quantity::print_quantity(c.highest, c.kind)));
         return fallback;
     }
 
@@ -196,13 +239,17 @@ void lay_over(const LoadsTable& typed, loads::RoomLoads& onto)
 
 std::string write_loads_table(const loads::RoomLoads& loads)
 {
-    std::string out = "room,storey,floor area [m2],heating [W],sensible cooling [W],sensible peak [W],latent cooling [W],heating room [degC],cooling room [degC],relative humidity [%]\n";
+    std::string out = "room,storey,floor area [m2],heating [W],sensible cooling [W],sensible peak [W],latent cooling "
+                      "[W],heating room [degC],cooling room [degC],relative humidity [%]\n";
     for (const loads::RoomLoad& r : loads.rooms) {
-        const auto air = air::MoistAir::from_humidity_ratio(quantity::Temperature::celsius(r.cooling_air_C), r.cooling_humidity_ratio,
-                                                            quantity::Pressure::pascal(loads.pressure_Pa));
+        const auto air =
+            air::MoistAir::from_humidity_ratio(quantity::Temperature::celsius(r.cooling_air_C),
+                                               r.cooling_humidity_ratio, quantity::Pressure::pascal(loads.pressure_Pa));
         const double humidity = r.cooled ? 100.0 * air::relative_humidity(air) : 50.0;
-        out += fmt::format("{},{},{:.2f},{:.3f},{:.3f},{:.3f},{:.3f},{:.3f},{:.4f},{:.4f}\n", csv_cell(r.room), csv_cell(r.storey), r.floor_area_m2,
-                           r.heating_W, r.cooling_sensible_W, r.cooling_sensible_peak_W, r.cooling_latent_W, r.heating_room_C, r.cooling_air_C, std::clamp(humidity, 5.0, 100.0));
+        out += fmt::format("{},{},{:.2f},{:.3f},{:.3f},{:.3f},{:.3f},{:.3f},{:.4f},{:.4f}\n", csv_cell(r.room),
+                           csv_cell(r.storey), r.floor_area_m2, r.heating_W, r.cooling_sensible_W,
+                           r.cooling_sensible_peak_W, r.cooling_latent_W, r.heating_room_C, r.cooling_air_C,
+                           std::clamp(humidity, 5.0, 100.0));
     }
     return out;
 }

@@ -10,9 +10,12 @@ InsideFilm inside_film(HeatFlow direction)
 {
     constexpr double radiative = 0.9 * 5.7;
     switch (direction) {
-    case HeatFlow::upwards: return {5.0, radiative};
-    case HeatFlow::horizontal: return {2.5, radiative};
-    case HeatFlow::downwards: return {0.7, radiative};
+    case HeatFlow::upwards:
+        return {5.0, radiative};
+    case HeatFlow::horizontal:
+        return {2.5, radiative};
+    case HeatFlow::downwards:
+        return {0.7, radiative};
     }
     VENTURE_ASSERT(!"a direction without a film");
     return {};
@@ -21,9 +24,12 @@ InsideFilm inside_film(HeatFlow direction)
 double standard_inside_resistance(HeatFlow direction)
 {
     switch (direction) {
-    case HeatFlow::upwards: return 0.10;
-    case HeatFlow::horizontal: return 0.13;
-    case HeatFlow::downwards: return 0.17;
+    case HeatFlow::upwards:
+        return 0.10;
+    case HeatFlow::horizontal:
+        return 0.13;
+    case HeatFlow::downwards:
+        return 0.17;
     }
     VENTURE_ASSERT(!"a direction without a resistance");
     return {};

@@ -9,15 +9,15 @@ namespace venture::fabric {
 /// What a layer is made of.
 struct Material {
     std::string name{};
-    double conductivity_W_per_mK = 0.0;  ///< above 0
-    double density_kg_per_m3 = 0.0;      ///< above 0
+    double conductivity_W_per_mK = 0.0;   ///< above 0
+    double density_kg_per_m3 = 0.0;       ///< above 0
     double specific_heat_J_per_kgK = 0.0; ///< above 0
 };
 
 /// A slab of material, or a resistance without capacity (an air gap, a membrane).
 struct Layer {
     Material material{};
-    double thickness_m = 0.0;         ///< 0 for a bare resistance
+    double thickness_m = 0.0;          ///< 0 for a bare resistance
     double resistance_m2K_per_W = 0.0; ///< of a bare resistance; else 0
     [[nodiscard]] bool has_capacity() const { return thickness_m > 0.0; }
     /// Resistance of the layer, m2K/W.

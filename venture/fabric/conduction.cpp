@@ -83,7 +83,8 @@ void add_merged(WallModes& modes, const std::vector<double>& rate, const std::ve
         capacity += b[k] * b[k].transpose() / (rate[k] * rate[k]);
     }
     const double scale = capacity(0, 0) * capacity(1, 1);
-    if (rate.size() <= 2 || capacity.determinant() < 1e-9 * scale) { // nothing to win, or the faces cannot be told apart
+    if (rate.size() <= 2 ||
+        capacity.determinant() < 1e-9 * scale) { // nothing to win, or the faces cannot be told apart
         for (std::size_t k = 0; k < rate.size(); ++k) add_mode(modes, rate[k], b[k](0), b[k](1));
         return;
     }

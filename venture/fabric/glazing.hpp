@@ -8,10 +8,10 @@ namespace venture::fabric {
 /// Glass and frame as bought: U of the whole window, g of the glass at normal incidence.
 struct Glazing {
     std::string name{};
-    double u_value_W_per_m2K = 0.0;   ///< whole window, with standard films
-    double g_value = 0.0;             ///< total solar energy transmittance of the glass, normal incidence, 0..1
+    double u_value_W_per_m2K = 0.0;    ///< whole window, with standard films
+    double g_value = 0.0;              ///< total solar energy transmittance of the glass, normal incidence, 0..1
     double direct_transmittance = 0.0; ///< of the glass, normal incidence; at most g; the rest of g flows in as heat
-    double frame_share = 0.0;         ///< share of the window's area that lets no sun through, 0..1
+    double frame_share = 0.0;          ///< share of the window's area that lets no sun through, 0..1
 };
 
 /// How much of its normal transmittance two clear panes keep at an angle: 1 at 0 degrees, 0 at 90.

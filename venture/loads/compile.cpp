@@ -31,13 +31,18 @@ SignalId add_points(ThermalModel& model, const Points& points)
 ZoneFace zone_face(std::size_t zone, fabric::HeatFlow direction)
 {
     const fabric::InsideFilm film = fabric::inside_film(direction);
-    return {.zone = zone, .convective_W_per_m2K = film.convective_W_per_m2K, .radiative_W_per_m2K = film.radiative_W_per_m2K};
+    return {.zone = zone,
+            .convective_W_per_m2K = film.convective_W_per_m2K,
+            .radiative_W_per_m2K = film.radiative_W_per_m2K};
 }
 
 class Compiler {
 public:
-    Compiler(const Building& b, const DesignDay& day, double step_s) : b_{b}, day_{day}
+    Compiler(const Building& b, const DesignDay& day, double step_s, const std::vector<fabric::WallModes>& modes)
+        : b_{b},
+          day_{day}
     {
+        m_.walls = modes;
         quantity::check_range("compile", "step", step_s, {60.0, 3600.0}, "s");
         m_.step_s = step_s;
         m_.steps = static_cast<std::size_t>(std::lround(86400.0 / step_s));
@@ -49,7 +54,6 @@ public:
         m_.outdoor_humidity_ratio = add_points(m_, day_.humidity_ratio);
         ground_ = m_.add_constant(day_.ground_C);
         add_zones();
-        add_walls();
         add_surfaces();
         share_out_sun();
         return {std::move(m_), std::move(zone_of_room_)};
@@ -78,8 +82,8 @@ private:
         const building::Use& use = room.use;
         const double density = room_air_density_kg_per_m3(day_.pressure), air_kg = room.volume_m3 * density;
         Zone zone{.id = room.name,
-                  .air_capacity_J_per_K = air_kg * m_.air_specific_heat_J_per_kgK +
-                                          use.furniture_J_per_m2K.value * room.floor_area_m2,
+                  .air_capacity_J_per_K =
+                      air_kg * m_.air_specific_heat_J_per_kgK + use.furniture_J_per_m2K.value * room.floor_area_m2,
                   .dry_air_kg = air_kg,
                   .radiant_weight = use.control_operative ? 0.5 : 0.0};
         zone.infiltration_kg_per_s = {{m_.add_constant(use.infiltration_per_h.value * air_kg / 3600.0)}};
@@ -90,8 +94,9 @@ private:
         if (use.cooling_setpoint_C) zone.cool_above_C = m_.add_constant(use.cooling_setpoint_C->value);
         add_gains(room, zone);
         if (use.humidity_limit && use.cooling_setpoint_C) {
-            const auto limit = air::MoistAir::from_relative_humidity(
-                quantity::Temperature::celsius(use.cooling_setpoint_C->value), use.humidity_limit->value, day_.pressure);
+            const auto limit =
+                air::MoistAir::from_relative_humidity(quantity::Temperature::celsius(use.cooling_setpoint_C->value),
+                                                      use.humidity_limit->value, day_.pressure);
             zone.dry_above_kg_per_kg = m_.add_constant(limit.humidity_ratio());
         }
         return zone;
@@ -109,7 +114,8 @@ private:
         add(use.lighting_W_per_m2.value * room.floor_area_m2, radiant_share_lighting, use.lighting_profile);
         add(use.equipment_W_per_m2.value * room.floor_area_m2 + use.equipment_W.value, radiant_share_equipment,
             use.equipment_profile);
-        const double from_people = use.people.value * use.latent_per_person_W.value / air::latent_heat_of_vaporisation_J_per_kg;
+        const double from_people =
+            use.people.value * use.latent_per_person_W.value / air::latent_heat_of_vaporisation_J_per_kg;
         if (from_people > 0.0) zone.moisture_gain_kg_per_s.push_back({profile(use.people_profile), from_people});
         if (use.moisture_kg_per_s.value > 0.0)
             zone.moisture_gain_kg_per_s.push_back({profile(use.moisture_profile), use.moisture_kg_per_s.value});
@@ -132,11 +138,6 @@ private:
 
     // --- walls and surfaces
 
-    void add_walls()
-    {
-        for (const building::NamedBuildup& build_up : b_.build_ups) m_.walls.push_back(fabric::wall_modes(build_up.layers));
-    }
-
     std::size_t massless_wall(double resistance_m2K_per_W)
     {
         const fabric::Buildup plain{"opening", {{.resistance_m2K_per_W = resistance_m2K_per_W}}};
@@ -148,7 +149,9 @@ private:
     {
         std::vector<const building::Surface*> order;
         for (const building::Surface& s : b_.surfaces) order.push_back(&s);
-        std::ranges::sort(order, {}, [&](const building::Surface* s) { return std::pair{b_.rooms[s->room].name, s->name}; });
+        std::ranges::sort(order, {}, [&](const building::Surface* s) {
+            return std::pair{b_.rooms[s->room].name, s->name};
+        });
         for (const building::Surface* s : order) {
             if (s->net_m2() > 1e-9) add_opaque(*s);
             for (const building::Opening& opening : s->openings)
@@ -182,7 +185,9 @@ private:
             out.outside = zone_face(zone_of_room_[s.beyond.room], building::heat_flow_behind(s.attitude));
             out.part = Part::inner;
             break;
-        case Neighbour::Kind::nothing: out.part = Part::inner; break;
+        case Neighbour::Kind::nothing:
+            out.part = Part::inner;
+            break;
         }
         if (s.attitude == Attitude::floor) sun_[zone].floor_m2 += out.area_m2;
         sun_[zone].faces.push_back({m_.surfaces.size(), true, s.attitude == Attitude::floor});
@@ -196,12 +201,13 @@ private:
         const std::size_t zone = zone_of_room_[s.room];
         const fabric::Glazing as_stated{.name = "door", .u_value_W_per_m2K = door.u_value_W_per_m2K};
         sun_[zone].faces.push_back({m_.surfaces.size(), true, false});
-        m_.surfaces.push_back({.id = b_.rooms[s.room].name + " / " + s.name + " / door",
-                               .area_m2 = door.area_m2(),
-                               .wall = massless_wall(fabric::face_to_face_resistance(as_stated)),
-                               .outside = OutdoorFace{fabric::outside_film_W_per_m2K, sol_air(s, door_solar_absorptance)},
-                               .inside = zone_face(zone, building::heat_flow(s.attitude)),
-                               .part = Part::door});
+        m_.surfaces.push_back(
+            {.id = b_.rooms[s.room].name + " / " + s.name + " / door",
+             .area_m2 = door.area_m2(),
+             .wall = massless_wall(fabric::face_to_face_resistance(as_stated)),
+             .outside = OutdoorFace{fabric::outside_film_W_per_m2K, sol_air(s, door_solar_absorptance)},
+             .inside = zone_face(zone, building::heat_flow(s.attitude)),
+             .part = Part::door});
     }
 
     void add_window(const building::Surface& s, const building::Opening& window)
@@ -214,9 +220,11 @@ private:
             const auto& sun = irradiance(s);
             Points beam{}, diffuse{};
             for (std::size_t h = 0; h < beam.size(); ++h) {
-                const double cosine = climate::cos_incidence(day_.sun[h], Angle::degrees(s.tilt_deg), Angle::degrees(s.azimuth_deg));
+                const double cosine =
+                    climate::cos_incidence(day_.sun[h], Angle::degrees(s.tilt_deg), Angle::degrees(s.azimuth_deg));
                 beam[h] = glass_m2 * sun[h].beam_W_per_m2 * fabric::angular_factor(cosine);
-                diffuse[h] = glass_m2 * (sun[h].sky_diffuse_W_per_m2 + sun[h].ground_reflected_W_per_m2) * fabric::diffuse_angular_factor();
+                diffuse[h] = glass_m2 * (sun[h].sky_diffuse_W_per_m2 + sun[h].ground_reflected_W_per_m2) *
+                             fabric::diffuse_angular_factor();
             }
             const SignalId b = add_points(m_, beam), d = add_points(m_, diffuse);
             sun_[zone].beam.push_back({b, g.direct_transmittance});
@@ -240,7 +248,8 @@ private:
         const auto key = std::pair{s.tilt_deg, s.azimuth_deg};
         const auto known = irradiance_.find(key);
         if (known != irradiance_.end()) return known->second;
-        return irradiance_[key] = climate::irradiance_on_plane(day_, Angle::degrees(s.tilt_deg), Angle::degrees(s.azimuth_deg));
+        return irradiance_[key] =
+                   climate::irradiance_on_plane(day_, Angle::degrees(s.tilt_deg), Angle::degrees(s.azimuth_deg));
     }
 
     SignalId sol_air(const building::Surface& s, double absorptance)
@@ -269,7 +278,8 @@ private:
                 const double of_spread = s.area_m2 * inside_solar_absorptance / taking_up;
                 const double at_once = f.floor ? inside_solar_absorptance * s.area_m2 / sun.floor_m2 : 0.0;
                 const double thrown_back = sun.floor_m2 > 0.0 ? 1.0 - inside_solar_absorptance : 1.0;
-                for (const Drive& d : sun.beam) face.absorbed_W.push_back({d.signal, d.factor * (at_once + thrown_back * of_spread)});
+                for (const Drive& d : sun.beam)
+                    face.absorbed_W.push_back({d.signal, d.factor * (at_once + thrown_back * of_spread)});
                 for (const Drive& d : sun.diffuse) face.absorbed_W.push_back({d.signal, d.factor * of_spread});
             }
         }
@@ -300,9 +310,24 @@ private:
 
 } // namespace
 
+std::vector<fabric::WallModes> build_up_modes(const Building& building, double step_s)
+{
+    constexpr double longest_merged_s = 60.0; // beyond, a wave that passes a metal sheet would be felt
+    std::vector<fabric::WallModes> modes;
+    for (const building::NamedBuildup& build_up : building.build_ups)
+        modes.push_back(fabric::wall_modes(build_up.layers, std::min(longest_merged_s, 0.1 * step_s)));
+    return modes;
+}
+
+Compiled compile(const Building& building, const DesignDay& day, double step_s,
+                 const std::vector<fabric::WallModes>& build_up_modes)
+{
+    return Compiler{building, day, step_s, build_up_modes}.run();
+}
+
 Compiled compile(const Building& building, const DesignDay& day, double step_s)
 {
-    return Compiler{building, day, step_s}.run();
+    return compile(building, day, step_s, build_up_modes(building, step_s));
 }
 
 } // namespace venture::loads

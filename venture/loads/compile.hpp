@@ -26,7 +26,13 @@ struct Compiled {
 /// A winter day (month 0) has no gains, and ventilation at its full flow all day; only heating acts.
 /// On other days heating and cooling act as the set-points say.
 /// @param step_s  60 to 3600, a divisor of an hour
-[[nodiscard]] Compiled compile(const building::Building& building, const climate::DesignDay& day, double step_s = 600.0);
+[[nodiscard]] Compiled compile(const building::Building& building, const climate::DesignDay& day,
+                               double step_s = 600.0);
+/// The same with the modes of the building's build-ups already at hand: they are the same on every day.
+[[nodiscard]] Compiled compile(const building::Building& building, const climate::DesignDay& day, double step_s,
+                               const std::vector<fabric::WallModes>& build_up_modes);
+/// Modes of every build-up, in the building's order, merged as the step allows.
+[[nodiscard]] std::vector<fabric::WallModes> build_up_modes(const building::Building& building, double step_s);
 
 /// Density of room air at 20 degC and the site's pressure, kg/m3: what volume flows are turned into mass flows with.
 [[nodiscard]] double room_air_density_kg_per_m3(quantity::Pressure pressure);

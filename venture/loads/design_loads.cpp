@@ -76,10 +76,11 @@ std::vector<Run> run_all(const Building& b, const DesignOptions& options)
     for (DesignDay& day : design_days(b)) runs.push_back({.day = std::move(day)});
     std::atomic<std::size_t> next{0};
     std::vector<std::exception_ptr> failed(runs.size());
+    const std::vector<fabric::WallModes> modes = build_up_modes(b, options.step_s);
     const auto work = [&] {
         for (std::size_t i = next++; i < runs.size(); i = next++) {
             try {
-                Compiled compiled = compile(b, runs[i].day, options.step_s);
+                Compiled compiled = compile(b, runs[i].day, options.step_s, modes);
                 runs[i].zone_of_room = std::move(compiled.zone_of_room);
                 runs[i].result = run_periodic_day(compiled.model);
                 runs[i].fingerprint = fingerprint_of(compiled.model);
@@ -109,8 +110,9 @@ When at_hour(const DesignDay& day, std::size_t hour)
 AirBalance balance_of(const ZoneStep& h)
 {
     const auto part = [&](Part p) { return h.from_faces_W[static_cast<std::size_t>(p)]; };
-    return {part(Part::outside_wall), part(Part::roof),  part(Part::window),  part(Part::door),    part(Part::ground),
-            part(Part::inner),        h.convective_gain_W, h.infiltration_W, h.ventilation_W, -h.into_air_capacity_W};
+    return {part(Part::outside_wall), part(Part::roof),      part(Part::window),  part(Part::door),
+            part(Part::ground),       part(Part::inner),     h.convective_gain_W, h.infiltration_W,
+            h.ventilation_W,          -h.into_air_capacity_W};
 }
 
 void add_heating(const Run& winter, std::size_t r, RoomLoad& out)
@@ -177,15 +179,18 @@ private:
     [[nodiscard]] double far_side_C(const building::Surface& s, bool behind) const
     {
         switch (s.beyond.kind) {
-        case Neighbour::Kind::ground: return b_.site.winter.ground_C;
-        case Neighbour::Kind::temperature: return s.beyond.temperature_C;
+        case Neighbour::Kind::ground:
+            return b_.site.winter.ground_C;
+        case Neighbour::Kind::temperature:
+            return s.beyond.temperature_C;
         case Neighbour::Kind::room: {
             const std::size_t other = behind ? s.room : s.beyond.room;
             const auto& setpoint = b_.rooms[other].use.heating_setpoint_C;
             return setpoint ? setpoint->value : zone_day(winter_, other).air_C.front();
         }
         case Neighbour::Kind::outdoors:
-        case Neighbour::Kind::nothing: break;
+        case Neighbour::Kind::nothing:
+            break;
         }
         return b_.site.winter.dry_bulb_C;
     }
@@ -205,7 +210,8 @@ private:
     {
         if (flow_m3_per_s <= 0.0) return;
         const double h = flow_m3_per_s * room_air_density_kg_per_m3(winter_.day.pressure) * 1006.0;
-        terms_.push_back({std::move(what), 0.0, 0.0, h, b_.site.winter.dry_bulb_C, h * (own_C() - b_.site.winter.dry_bulb_C)});
+        terms_.push_back(
+            {std::move(what), 0.0, 0.0, h, b_.site.winter.dry_bulb_C, h * (own_C() - b_.site.winter.dry_bulb_C)});
     }
 
     const Building& b_;
@@ -217,7 +223,10 @@ private:
 RoomLoad load_of(const Building& b, const std::vector<Run>& runs, std::size_t r)
 {
     const building::Room& room = b.rooms[r];
-    RoomLoad out{.room = room.name, .storey = b.storeys[room.storey].name, .floor_area_m2 = room.floor_area_m2, .origin = room.origin};
+    RoomLoad out{.room = room.name,
+                 .storey = b.storeys[room.storey].name,
+                 .floor_area_m2 = room.floor_area_m2,
+                 .origin = room.origin};
     out.heated = room.use.heating_setpoint_C.has_value();
     out.cooled = room.use.cooling_setpoint_C.has_value();
     if (out.heated) out.heating_room_C = room.use.heating_setpoint_C->value;
@@ -232,7 +241,8 @@ RoomLoad load_of(const Building& b, const std::vector<Run>& runs, std::size_t r)
 
 bool DesignLoads::converged() const
 {
-    return std::ranges::all_of(runs, [](const RunNote& n) { return n.converged && n.steps_with_unsettled_supply == 0; });
+    return std::ranges::all_of(runs,
+                               [](const RunNote& n) { return n.converged && n.steps_with_unsettled_supply == 0; });
 }
 
 DesignLoads design_loads(const Building& building, const DesignOptions& options)
@@ -242,8 +252,8 @@ DesignLoads design_loads(const Building& building, const DesignOptions& options)
     Fingerprint all;
     for (const Run& run : runs) {
         const PeriodicDay& d = run.result;
-        out.runs.push_back({run.day.name, d.days, d.residual_K, d.worst_closure, d.converged, d.steps_with_unsettled_supply,
-                            run.day.humidity_capped_at_saturation});
+        out.runs.push_back({run.day.name, d.days, d.residual_K, d.worst_closure, d.converged,
+                            d.steps_with_unsettled_supply, run.day.humidity_capped_at_saturation});
         all.add_bits(run.fingerprint);
     }
     for (std::size_t r = 0; r < building.rooms.size(); ++r) out.loads.rooms.push_back(load_of(building, runs, r));

@@ -25,7 +25,8 @@ void check_model(const ThermalModel& model)
     const auto zones = static_cast<double>(model.zones.size());
     for (const Surface& s : model.surfaces) {
         check_range("surface '" + s.id + "'", "area", s.area_m2, {1e-9, 1e9}, "m2");
-        check_range("surface '" + s.id + "'", "wall", static_cast<double>(s.wall), {0.0, static_cast<double>(model.walls.size()) - 1.0}, "");
+        check_range("surface '" + s.id + "'", "wall", static_cast<double>(s.wall),
+                    {0.0, static_cast<double>(model.walls.size()) - 1.0}, "");
         for (const Face* face : {&s.outside, &s.inside}) {
             if (const auto* z = std::get_if<ZoneFace>(face)) {
                 check_range("surface '" + s.id + "'", "zone", static_cast<double>(z->zone), {0.0, zones - 1.0}, "");
@@ -109,15 +110,20 @@ void add_throughput(const StageKernel& k, const StageForcing& f, const StageSolu
     }
 }
 
-double stored_J(const StageKernel& k, const State& state)
+/// Heat that one state holds more than another. Taken from the differences, so nothing large cancels.
+double stored_more_J(const StageKernel& k, const State& now, const State& before)
 {
     double sum = 0.0;
     for (const StageSurface& s : k.surfaces) {
-        const fabric::WallModes& wall = k.model.walls[s.wall];
-        for (std::size_t m = 0; m < s.modes; ++m) sum += s.area * wall.s[m] * state.wall_modes[s.first_mode + m];
+        const double* share = k.model.walls[s.wall].s.data();
+        const double* after = now.wall_modes.data() + s.first_mode;
+        const double* from = before.wall_modes.data() + s.first_mode;
+        double of_surface = 0.0;
+        for (std::size_t m = 0; m < s.modes; ++m) of_surface += share[m] * (after[m] - from[m]);
+        sum += s.area * of_surface;
     }
-    for (std::size_t z = 0; z < state.air_C.size(); ++z)
-        sum += k.model.zones[z].air_capacity_J_per_K * state.air_C[z];
+    for (std::size_t z = 0; z < now.air_C.size(); ++z)
+        sum += k.model.zones[z].air_capacity_J_per_K * (now.air_C[z] - before.air_C[z]);
     return sum;
 }
 
@@ -125,13 +131,26 @@ double stored_J(const StageKernel& k, const State& state)
 
 struct HeatBalance::Prepared {
     explicit Prepared(const ThermalModel& model)
-        : step{model, gamma_ * model.step_s}, steady{model, std::numeric_limits<double>::infinity()}
+        : step{model, gamma_ * model.step_s},
+          steady{model, std::numeric_limits<double>::infinity()}
     {
         for (const StageSurface& s : step.surfaces)
             for (std::size_t m = 0; m < s.modes; ++m) weights.push_back(std::sqrt(s.area));
     }
     StageKernel step, steady;
     std::vector<double> weights{};
+    std::vector<StageForcing> forcing{}; ///< of every stage of the period, once it has been needed
+
+    /// A day is repeated many times over under the same forcing; long periods are not kept.
+    const StageForcing& forcing_of(std::size_t step_index, std::size_t stage)
+    {
+        constexpr std::size_t longest_kept = 1440;
+        const std::size_t at = step.model.steps <= longest_kept ? 2 * step_index + stage : 0;
+        if (forcing.size() <= at) forcing.resize(step.model.steps <= longest_kept ? 2 * step.model.steps : 1);
+        StageForcing& kept = forcing[at];
+        if (kept.drive.empty() || step.model.steps > longest_kept) kept = forcing_at(step, step_index, stage_at[stage]);
+        return kept;
+    }
 };
 
 HeatBalance::HeatBalance(const ThermalModel& model)
@@ -165,13 +184,16 @@ State HeatBalance::advance(const State& from, std::size_t step, StepResult& resu
 {
     StageKernel& k = prepared_->step;
     const ThermalModel& m = k.model;
-    result = StepResult{.zones = std::vector<ZoneStep>(m.zones.size()),
-                        .surfaces = std::vector<SurfaceStep>(m.surfaces.size())};
+    result.zones.assign(m.zones.size(), {});
+    result.surfaces.assign(m.surfaces.size(), {});
+    result.closure_W = result.throughput_W = 0.0;
+    result.supply_passes = 0;
+    result.supply_settled = true;
     State now = from;
     std::vector<double> zhat = from.wall_modes, air_hat = from.air_C, w_hat = from.humidity_ratio;
-    for (int stage = 0; stage < 2; ++stage) {
-        const double share = stage_at[stage], weight = stage_weight[stage];
-        const StageForcing f = forcing_at(k, step, share);
+    for (std::size_t stage = 0; stage < 2; ++stage) {
+        const double weight = stage_weight[stage];
+        const StageForcing& f = prepared_->forcing_of(step, stage);
         const StageSolution x = solve_stage(k, f, zhat, air_hat, w_hat, now.supply);
         now = State{stage_modes(k, zhat, x), x.air_C, x.humidity_ratio, x.supply};
         add_zones(k, f, x, weight, result);
@@ -187,7 +209,7 @@ State HeatBalance::advance(const State& from, std::size_t step, StepResult& resu
     for (std::size_t z = 0; z < m.zones.size(); ++z)
         result.zones[z].into_air_capacity_W =
             m.zones[z].air_capacity_J_per_K * (now.air_C[z] - from.air_C[z]) / m.step_s;
-    result.closure_W -= (stored_J(k, now) - stored_J(k, from)) / m.step_s;
+    result.closure_W -= stored_more_J(k, now, from) / m.step_s;
     return now;
 }
 

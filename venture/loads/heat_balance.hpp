@@ -55,9 +55,9 @@ struct SurfaceStep {
 struct StepResult {
     std::vector<ZoneStep> zones{};
     std::vector<SurfaceStep> surfaces{};
-    double closure_W = 0.0;    ///< heat in minus heat stored, all zones and walls together
-    double throughput_W = 0.0; ///< sum of the magnitudes of all flows in
-    int supply_passes = 0;     ///< solutions needed until every supply was consistent
+    double closure_W = 0.0;     ///< heat in minus heat stored, all zones and walls together
+    double throughput_W = 0.0;  ///< sum of the magnitudes of all flows in
+    int supply_passes = 0;      ///< solutions needed until every supply was consistent
     bool supply_settled = true; ///< false: some thermostat found no consistent state in this step
 };
 

@@ -10,7 +10,7 @@ namespace venture::loads {
 
 /// When a repeated day counts as periodic, and how long to try.
 struct PeriodicOptions {
-    double temperature_tolerance_K = 1e-5; ///< largest change of any wall (as a root mean square) and air temperature
+    double temperature_tolerance_K = 5e-5; ///< largest change of any wall (as a root mean square) and air temperature
     int most_days = 200;                   ///< a repetition costs one pass over the day
 };
 
@@ -23,10 +23,10 @@ struct ZoneDay {
 
 struct PeriodicDay {
     std::vector<ZoneDay> zones{};
-    int days = 0;                      ///< repetitions computed
-    double residual_K = 0.0;           ///< change of state over the last one
-    bool converged = false;            ///< never believe figures of a day that did not converge
-    double worst_closure = 0.0;        ///< largest |closure| / throughput of any step (throughput at least 1 W)
+    int days = 0;               ///< repetitions computed
+    double residual_K = 0.0;    ///< change of state over the last one
+    bool converged = false;     ///< never believe figures of a day that did not converge
+    double worst_closure = 0.0; ///< largest |closure| / throughput of any step (throughput at least 1 W)
     int steps_with_unsettled_supply = 0;
 };
 

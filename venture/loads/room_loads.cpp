@@ -57,7 +57,8 @@ Coincident coincident_cooling(const RoomLoads& loads, const std::vector<std::siz
             Coincident now = in_hour(loads, rooms, d, h);
             if (now.total_W <= most.total_W) continue;
             const LoadDay& day = days->cooling_days[d];
-            now.when = {day.day, day.month, static_cast<int>(std::floor(static_cast<double>(h) + day.clock_ahead_h)) % 24};
+            now.when = {day.day, day.month,
+                        static_cast<int>(std::floor(static_cast<double>(h) + day.clock_ahead_h)) % 24};
             most = now;
         }
     return most;

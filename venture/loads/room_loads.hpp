@@ -12,8 +12,8 @@ namespace venture::loads {
 
 /// Where and when a peak occurs. Hours are clock hours: 14 means from 14:00 to 15:00.
 struct When {
-    std::string day{};  ///< "July", "winter design"; empty if not known (typed)
-    int month = 0;      ///< 1..12; 0 if none
+    std::string day{};   ///< "July", "winter design"; empty if not known (typed)
+    int month = 0;       ///< 1..12; 0 if none
     int clock_hour = -1; ///< 0..23; -1: all hours alike, or not known
 };
 
@@ -28,9 +28,9 @@ struct LoadDay {
 /// One line of a sum that can be done on paper: area * U * difference, or flow * capacity * difference.
 struct PaperTerm {
     std::string what{};
-    double area_m2 = 0.0;      ///< 0 for air
-    double u_W_per_m2K = 0.0;  ///< 0 for air
-    double h_W_per_K = 0.0;    ///< area * U, or flow * rho * cp
+    double area_m2 = 0.0;     ///< 0 for air
+    double u_W_per_m2K = 0.0; ///< 0 for air
+    double h_W_per_K = 0.0;   ///< area * U, or flow * rho * cp
     double far_side_C = 0.0;
     double loss_W = 0.0;
 };
@@ -41,8 +41,8 @@ struct AirBalance {
     double convective_gains_W = 0.0, infiltration_W = 0.0, ventilation_W = 0.0, released_by_air_W = 0.0;
     [[nodiscard]] double total_W() const
     {
-        return outside_walls_W + roof_W + windows_W + doors_W + ground_W + inner_W + convective_gains_W + infiltration_W +
-               ventilation_W + released_by_air_W;
+        return outside_walls_W + roof_W + windows_W + doors_W + ground_W + inner_W + convective_gains_W +
+               infiltration_W + ventilation_W + released_by_air_W;
     }
 };
 
@@ -59,16 +59,16 @@ struct RoomLoad {
     double heating_room_C = 20.0;
     When heating_when{};
 
-    double cooling_W = 0.0; ///< sensible and latent together, largest hour mean
-    double cooling_sensible_W = 0.0, cooling_latent_W = 0.0; ///< in that same hour
-    double cooling_sensible_peak_W = 0.0; ///< largest hour mean of the sensible part by itself
+    double cooling_W = 0.0;                                    ///< sensible and latent together, largest hour mean
+    double cooling_sensible_W = 0.0, cooling_latent_W = 0.0;   ///< in that same hour
+    double cooling_sensible_peak_W = 0.0;                      ///< largest hour mean of the sensible part by itself
     double cooling_air_C = 24.0, cooling_humidity_ratio = 0.0; ///< room air in the hour of the peak
-    double cooling_outdoor_C = 0.0; ///< outdoor air in that hour
+    double cooling_outdoor_C = 0.0;                            ///< outdoor air in that hour
     When cooling_when{}, cooling_sensible_when{};
 
-    std::vector<LoadDay> cooling_days{}; ///< one per design month; empty for typed loads
-    std::vector<PaperTerm> paper{};      ///< steady heat loss, line by line; empty for typed loads
-    AirBalance cooling_balance{};        ///< in the hour of the peak
+    std::vector<LoadDay> cooling_days{};            ///< one per design month; empty for typed loads
+    std::vector<PaperTerm> paper{};                 ///< steady heat loss, line by line; empty for typed loads
+    AirBalance cooling_balance{};                   ///< in the hour of the peak
     double highest_air_C = 0.0, lowest_air_C = 0.0; ///< over all cooling design days and the winter design
     [[nodiscard]] double paper_W() const;
 };
@@ -76,7 +76,7 @@ struct RoomLoad {
 /// Loads of all rooms, and what they were computed from.
 struct RoomLoads {
     std::vector<RoomLoad> rooms{};
-    std::uint64_t fingerprint = 0;   ///< of everything that the loads follow from
+    std::uint64_t fingerprint = 0; ///< of everything that the loads follow from
     double outdoor_winter_C = 0.0;
     double pressure_Pa = 101325.0;
 };

@@ -12,10 +12,20 @@ constexpr double infinity = std::numeric_limits<double>::infinity();
 
 ModeFactors factors_of(const fabric::WallModes& wall, double stage_s)
 {
-    ModeFactors f;
-    for (const double rate : wall.rate_per_s) {
-        f.keep.push_back(std::isinf(stage_s) ? 0.0 : 1.0 / (1.0 + stage_s * rate));
-        f.gain.push_back(std::isinf(stage_s) ? 1.0 / rate : stage_s / (1.0 + stage_s * rate));
+    ModeFactors f{.y11 = wall.d11, .y12 = wall.d12, .y22 = wall.d22};
+    for (std::size_t k = 0; k < wall.size(); ++k) {
+        const double rate = wall.rate_per_s[k], b1 = wall.b1[k], b2 = wall.b2[k];
+        const bool steady = std::isinf(stage_s);
+        const double keep = steady ? 0.0 : 1.0 / (1.0 + stage_s * rate);
+        const double gain = steady ? 1.0 / rate : stage_s * keep;
+        f.keep.push_back(keep);
+        f.gain1.push_back(gain * b1);
+        f.gain2.push_back(gain * b2);
+        f.history1.push_back(keep * b1);
+        f.history2.push_back(keep * b2);
+        f.y11 -= gain * b1 * b1;
+        f.y12 -= gain * b1 * b2;
+        f.y22 -= gain * b2 * b2;
     }
     return f;
 }
@@ -91,18 +101,17 @@ std::vector<StageSurface> stage_surfaces(const ThermalModel& model, const std::v
     std::vector<StageSurface> all;
     std::size_t first = 0;
     for (const Surface& s : model.surfaces) {
-        const fabric::WallModes& wall = model.walls[s.wall];
         const ModeFactors& f = factors[s.wall];
-        StageSurface out{.area = s.area_m2, .y11 = wall.d11, .y12 = wall.d12, .y22 = wall.d22,
-                         .first_mode = first, .modes = wall.size(), .wall = s.wall};
+        StageSurface out{.area = s.area_m2,
+                         .y11 = f.y11,
+                         .y12 = f.y12,
+                         .y22 = f.y22,
+                         .first_mode = first,
+                         .modes = f.keep.size(),
+                         .wall = s.wall};
         out.face[0] = stage_face(s.outside, zone_area_m2, model);
         out.face[1] = stage_face(s.inside, zone_area_m2, model);
-        for (std::size_t k = 0; k < wall.size(); ++k) {
-            out.y11 -= wall.b1[k] * wall.b1[k] * f.gain[k];
-            out.y12 -= wall.b1[k] * wall.b2[k] * f.gain[k];
-            out.y22 -= wall.b2[k] * wall.b2[k] * f.gain[k];
-        }
-        first += wall.size();
+        first += out.modes;
         eliminate_faces(out);
         all.push_back(out);
     }
@@ -162,8 +171,12 @@ Supply wanted_supply(Supply now, double load_W, double control_C, double heat_be
 } // namespace
 
 StageKernel::StageKernel(const ThermalModel& m, double stage)
-    : model{m}, stage_s{stage}, factors{factors_of(m.walls, stage)}, zone_area_m2{zone_areas(m)},
-      surfaces{stage_surfaces(m, factors, zone_area_m2)}, system{m, surfaces, stage}
+    : model{m},
+      stage_s{stage},
+      factors{factors_of(m.walls, stage)},
+      zone_area_m2{zone_areas(m)},
+      surfaces{stage_surfaces(m, factors, zone_area_m2)},
+      system{m, surfaces, stage}
 {
 }
 
@@ -202,16 +215,20 @@ std::vector<double> histories(const StageKernel& k, const std::vector<double>& z
     std::vector<double> out;
     out.reserve(2 * k.surfaces.size());
     for (const StageSurface& s : k.surfaces) {
-        const fabric::WallModes& wall = k.model.walls[s.wall];
         const ModeFactors& f = k.factors[s.wall];
-        double h1 = 0.0, h2 = 0.0;
-        for (std::size_t i = 0; i < s.modes; ++i) {
-            const double kept = f.keep[i] * zhat[s.first_mode + i];
-            h1 += wall.b1[i] * kept;
-            h2 += wall.b2[i] * kept;
+        const double* z = zhat.data() + s.first_mode;
+        double h1[2] = {}, h2[2] = {}; // two sums each: the processor need not wait for the one before
+        for (std::size_t i = 0; i + 1 < s.modes; i += 2)
+            for (std::size_t lane = 0; lane < 2; ++lane) {
+                h1[lane] += f.history1[i + lane] * z[i + lane];
+                h2[lane] += f.history2[i + lane] * z[i + lane];
+            }
+        if (s.modes % 2 == 1) {
+            h1[0] += f.history1[s.modes - 1] * z[s.modes - 1];
+            h2[0] += f.history2[s.modes - 1] * z[s.modes - 1];
         }
-        out.push_back(h1);
-        out.push_back(h2);
+        out.push_back(h1[0] + h1[1]);
+        out.push_back(h2[0] + h2[1]);
     }
     return out;
 }
@@ -352,12 +369,11 @@ std::vector<double> stage_modes(const StageKernel& k, const std::vector<double>&
     std::vector<double> out(zhat.size());
     for (std::size_t i = 0; i < k.surfaces.size(); ++i) {
         const StageSurface& s = k.surfaces[i];
-        const fabric::WallModes& wall = k.model.walls[s.wall];
         const ModeFactors& f = k.factors[s.wall];
         const double t1 = x.face_C[2 * i], t2 = x.face_C[2 * i + 1];
-        for (std::size_t m = 0; m < s.modes; ++m)
-            out[s.first_mode + m] =
-                f.keep[m] * zhat[s.first_mode + m] + f.gain[m] * (wall.b1[m] * t1 + wall.b2[m] * t2);
+        const double* before = zhat.data() + s.first_mode;
+        double* after = out.data() + s.first_mode;
+        for (std::size_t m = 0; m < s.modes; ++m) after[m] = f.keep[m] * before[m] + f.gain1[m] * t1 + f.gain2[m] * t2;
     }
     return out;
 }

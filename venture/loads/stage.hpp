@@ -1,5 +1,6 @@
 #pragma once
-/// One stage of a step: prepared coefficients, forcing, and the solution of faces, zones and moisture. Internal to loads.
+/// One stage of a step: prepared coefficients, forcing, and the solution of faces, zones and moisture. Internal to
+/// loads.
 
 #include <vector>
 
@@ -7,9 +8,11 @@
 
 namespace venture::loads::detail {
 
-/// 1/(1 + stage rate) and stage/(1 + stage rate) of every mode of a wall; a steady state has an infinite stage.
+/// What a stage does to every mode of a wall: z = keep zhat + gain1 T1 + gain2 T2, and the history it gives to either
+/// face: sum of history1 zhat, sum of history2 zhat. A steady state has an infinite stage.
 struct ModeFactors {
-    std::vector<double> keep, gain;
+    std::vector<double> keep{}, gain1{}, gain2{}, history1{}, history2{};
+    double y11 = 0.0, y12 = 0.0, y22 = 0.0; ///< instantaneous response of the whole wall, W/m2K
 };
 
 /// Coefficients of one stage length.
@@ -21,8 +24,8 @@ struct StageKernel {
 
     const ThermalModel& model;
     double stage_s;
-    std::vector<ModeFactors> factors;  ///< per wall
-    std::vector<double> zone_area_m2;  ///< of all faces that look into a zone
+    std::vector<ModeFactors> factors; ///< per wall
+    std::vector<double> zone_area_m2; ///< of all faces that look into a zone
     std::vector<StageSurface> surfaces;
     StageSystem system;
 

@@ -7,7 +7,8 @@
 namespace venture::loads::detail {
 
 StageSystem::StageSystem(const ThermalModel& model, const std::vector<StageSurface>& surfaces, double stage_s)
-    : model_{model}, has_radiant_point_(model.zones.size(), false)
+    : model_{model},
+      has_radiant_point_(model.zones.size(), false)
 {
     auto& out = constant_part_;
     for (const StageSurface& s : surfaces) {

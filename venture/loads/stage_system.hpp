@@ -13,12 +13,12 @@ namespace venture::loads::detail {
 
 /// One face of a surface as the stage sees it: what it couples to, after its film.
 struct StageFace {
-    int zone = -1;              ///< -1: no zone
+    int zone = -1; ///< -1: no zone
     double convective = 0.0, radiative = 0.0;
     double radiant_share_per_m2 = 0.0; ///< of the zone's radiant emission, per m2 of this face
-    double film = 0.0;          ///< whole film, W/m2K
-    bool fixed = false;         ///< temperature given, no film
-    SignalId environment{};     ///< of an outdoor or fixed face
+    double film = 0.0;                 ///< whole film, W/m2K
+    bool fixed = false;                ///< temperature given, no film
+    SignalId environment{};            ///< of an outdoor or fixed face
     bool has_environment = false;
 };
 
@@ -42,8 +42,8 @@ public:
     /// Solves for all zones.
     /// @param outdoor_air_W_per_K  per zone; constant over a step
     /// @param rhs  right-hand side, 3 per zone
-    [[nodiscard]] Eigen::VectorXd solve(const std::vector<Supply>& supply, const std::vector<double>& outdoor_air_W_per_K,
-                                        const Eigen::VectorXd& rhs);
+    [[nodiscard]] Eigen::VectorXd solve(const std::vector<Supply>& supply,
+                                        const std::vector<double>& outdoor_air_W_per_K, const Eigen::VectorXd& rhs);
 
 private:
     using Matrix = Eigen::SparseMatrix<double>;

@@ -83,10 +83,10 @@ struct Zone {
     Drives convective_gain_W{};
     Drives radiant_gain_W{}; ///< shared by area among the faces of the zone
     Drives moisture_gain_kg_per_s{};
-    std::optional<SignalId> heat_below_C{}; ///< heated when the control temperature would fall below
-    std::optional<SignalId> cool_above_C{}; ///< cooled when it would rise above; the same signal for both: held
+    std::optional<SignalId> heat_below_C{};        ///< heated when the control temperature would fall below
+    std::optional<SignalId> cool_above_C{};        ///< cooled when it would rise above; the same signal for both: held
     std::optional<SignalId> dry_above_kg_per_kg{}; ///< moisture is removed above this humidity ratio
-    double radiant_weight = 0.0;   ///< share of the radiant temperature in the control temperature (0 air, 0.5 operative)
+    double radiant_weight = 0.0; ///< share of the radiant temperature in the control temperature (0 air, 0.5 operative)
     double convective_share = 1.0; ///< of what heats or cools; the rest radiates to the faces by area
 };
 

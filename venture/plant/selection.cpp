@@ -25,7 +25,8 @@ Rated rate(const PlantSelection& s, const Boiler& boiler, int count)
 Rated rate(const PlantSelection& s, const Chiller& chiller, int count)
 {
     try {
-        return {chiller.name, count, {{"cooling", s.duty_W, count * chiller.capacity_W.at(s.supply_C, s.outdoor_C)}}, {}};
+        return {
+            chiller.name, count, {{"cooling", s.duty_W, count * chiller.capacity_W.at(s.supply_C, s.outdoor_C)}}, {}};
     } catch (const quantity::RangeError& outside) {
         return {chiller.name, count, {}, outside.what()};
     }
@@ -41,9 +42,8 @@ void choose_or_keep(PlantSelection& s, const std::vector<Product>& products, int
         if (!s.kept_unknown) s.choice.chosen = rate(s, *product, s.kept->count);
         return;
     }
-    std::vector<Rated> candidates;
-    for (const Product& product : products) candidates.push_back(rate(s, product, units));
-    s.choice = rating::choose(std::move(candidates));
+    s.choice = rating::choose(products.size(), {units, units},
+                              [&](std::size_t i, int count) { return rate(s, products[i], count); });
 }
 
 /// Hardest supply temperature that any of its circuits asks for.
@@ -65,9 +65,13 @@ std::vector<PlantSelection> select_plants(const loads::RoomLoads& loads, const s
     for (std::size_t p = 0; p < services.plants.size(); ++p) {
         const services::Plant& plant = services.plants[p];
         const bool heats = plant.kind == PlantKind::boiler;
-        PlantSelection s{.plant = p, .rooms = services.rooms_of_plant(p), .margin = plant.margin,
-                         .supply_C = hardest_supply_C(services, p), .outdoor_C = outdoor_design_C};
-        if (const services::Kept* kept = services.find_kept(plant.name, heats ? Duty::heating : Duty::cooling)) s.kept = *kept;
+        PlantSelection s{.plant = p,
+                         .rooms = services.rooms_of_plant(p),
+                         .margin = plant.margin,
+                         .supply_C = hardest_supply_C(services, p),
+                         .outdoor_C = outdoor_design_C};
+        if (const services::Kept* kept = services.find_kept(plant.name, heats ? Duty::heating : Duty::cooling))
+            s.kept = *kept;
         if (heats) {
             s.rooms_W = loads::heating_together_W(loads, s.rooms);
         } else {
@@ -75,8 +79,10 @@ std::vector<PlantSelection> select_plants(const loads::RoomLoads& loads, const s
             s.rooms_W = s.coincident.total_W;
         }
         s.duty_W = s.rooms_W * (1.0 + plant.margin);
-        if (heats) choose_or_keep(s, products.boilers, plant.units);
-        else choose_or_keep(s, products.chillers, plant.units);
+        if (heats)
+            choose_or_keep(s, products.boilers, plant.units);
+        else
+            choose_or_keep(s, products.chillers, plant.units);
         out.push_back(std::move(s));
     }
     return out;

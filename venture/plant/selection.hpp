@@ -33,11 +33,11 @@ struct Products {
 struct PlantSelection {
     std::size_t plant = 0; ///< index into Services::plants
     std::vector<std::size_t> rooms{};
-    double rooms_W = 0.0;          ///< heating: together in winter design; cooling: coincident peak
+    double rooms_W = 0.0;           ///< heating: together in winter design; cooling: coincident peak
     loads::Coincident coincident{}; ///< of cooling
     double margin = 0.0;
-    double duty_W = 0.0;  ///< with the margin
-    double supply_C = 0.0; ///< hardest of its circuits
+    double duty_W = 0.0;    ///< with the margin
+    double supply_C = 0.0;  ///< hardest of its circuits
     double outdoor_C = 0.0; ///< that a chiller is rated at: the hottest of the design months
     rating::Choice choice{};
     std::optional<services::Kept> kept{};
@@ -48,7 +48,8 @@ struct PlantSelection {
 
 /// One selection a plant, in the order of the services. Each of its equal units takes an equal share of the duty.
 /// @param outdoor_design_C  hottest design outdoor temperature; what chillers are rated at for typed loads
-[[nodiscard]] std::vector<PlantSelection> select_plants(const loads::RoomLoads& loads, const services::Services& services,
-                                                        const Products& products, double outdoor_design_C);
+[[nodiscard]] std::vector<PlantSelection> select_plants(const loads::RoomLoads& loads,
+                                                        const services::Services& services, const Products& products,
+                                                        double outdoor_design_C);
 
 } // namespace venture::plant

@@ -65,7 +65,8 @@ std::string in_words(const Problem& problem, const OriginPool& origins, const So
         const std::string line = line_of(source->second, place.line);
         if (!line.empty() && line.size() <= widest && is_printable(line)) {
             out += fmt::format("    {}\n", line);
-            if (place.column > 0 && place.column <= line.size() + 1) out += fmt::format("    {:>{}}\n", '^', place.column);
+            if (place.column > 0 && place.column <= line.size() + 1)
+                out += fmt::format("    {:>{}}\n", '^', place.column);
         }
     }
     if (!problem.hint.empty()) out += fmt::format("    {}\n", problem.hint);

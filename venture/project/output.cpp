@@ -51,7 +51,8 @@ OutputFolder::OutputFolder(fs::path folder, bool force) : folder_{std::move(fold
     if (!manifest.problem.empty()) return;
     const auto doc = nlohmann::json::parse(manifest.text, nullptr, false);
     if (!doc.is_object() || !doc.contains("files") || !doc["files"].is_object())
-        throw quantity::Error{fmt::format("{}: not understood; remove it to begin anew", (folder_ / manifest_name).string())};
+        throw quantity::Error{
+            fmt::format("{}: not understood; remove it to begin anew", (folder_ / manifest_name).string())};
     for (const auto& [name, mark] : doc["files"].items())
         if (mark.is_string()) written_[name] = mark.get<std::string>();
 }
@@ -63,9 +64,11 @@ void OutputFolder::check_ours(const std::string& name) const
     if (force_ || !fs::exists(target, ignored)) return;
     const auto known = written_.find(name);
     if (known == written_.end())
-        throw quantity::Error{fmt::format("{}: stands there and was not written by Venture; move it, or give --force", target.string())};
+        throw quantity::Error{
+            fmt::format("{}: stands there and was not written by Venture; move it, or give --force", target.string())};
     if (fingerprint(read_file(target).text) != known->second)
-        throw quantity::Error{fmt::format("{}: was changed since Venture wrote it; move it, or give --force", target.string())};
+        throw quantity::Error{
+            fmt::format("{}: was changed since Venture wrote it; move it, or give --force", target.string())};
 }
 
 void OutputFolder::write(const std::string& name, const std::string& content)

@@ -41,7 +41,8 @@ FileText read_file(const std::filesystem::path& file)
     if (!std::filesystem::exists(file, ignored)) return {{}, "no such file or folder"};
     if (!std::filesystem::is_regular_file(file, ignored)) return {{}, "not a file"};
     const auto size = std::filesystem::file_size(file, ignored);
-    if (size > largest_file_bytes) return {{}, fmt::format("{} bytes, more than the {} that are read", size, largest_file_bytes)};
+    if (size > largest_file_bytes)
+        return {{}, fmt::format("{} bytes, more than the {} that are read", size, largest_file_bytes)};
     std::ifstream in{file, std::ios::binary};
     std::ostringstream text;
     text << in.rdbuf();
@@ -56,7 +57,8 @@ ProjectFile read_project_text(std::string text, const std::string& file)
     const bool empty = text.find_first_not_of(" \t\r\n") == std::string::npos;
     if (empty) {
         const auto where = out.input.origins.add({quantity::OriginKind::file, file, 1, 1, {}});
-        out.problems.push_back({Severity::error, codes::file, where, "the file is empty", "`venture demo` writes a project to begin from"});
+        out.problems.push_back({Severity::error, codes::file, where, "the file is empty",
+                                "`venture demo` writes a project to begin from"});
         return out;
     }
     const TomlDocument document = parse_toml(std::move(text), file, out.input.origins, out.problems);
@@ -66,8 +68,10 @@ ProjectFile read_project_text(std::string text, const std::string& file)
     std::vector<std::string> allowed = {"format", "note"};
     building::for_each_table(out.input, [&](std::string_view name, auto& records) {
         allowed.emplace_back(name);
-        if constexpr (requires { records.begin(); }) reader.read_list(document.root, name, records);
-        else reader.read_single(document.root, name, records);
+        if constexpr (requires { records.begin(); })
+            reader.read_list(document.root, name, records);
+        else
+            reader.read_single(document.root, name, records);
     });
     reader.check_keys(document.root, "the project", allowed);
     return out;
@@ -84,8 +88,10 @@ ProjectFile read_project(const std::filesystem::path& path)
         out = read_project_text(std::move(read.text), file.filename().string());
     } else {
         const auto where = out.input.origins.add({quantity::OriginKind::file, file.string(), 0, 0, {}});
-        out.problems.push_back({Severity::error, codes::file, where, read.problem,
-                                fmt::format("a project is a folder that holds {}; `venture demo` writes one to begin from", project_file_name)});
+        out.problems.push_back(
+            {Severity::error, codes::file, where, read.problem,
+             fmt::format("a project is a folder that holds {}; `venture demo` writes one to begin from",
+                         project_file_name)});
     }
     out.folder = file.parent_path();
     return out;

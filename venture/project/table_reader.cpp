@@ -17,16 +17,23 @@ namespace {
 std::string_view type_of(const toml::node& node)
 {
     switch (node.type()) {
-    case toml::node_type::table: return "a table";
-    case toml::node_type::array: return "a list";
-    case toml::node_type::string: return "a text";
+    case toml::node_type::table:
+        return "a table";
+    case toml::node_type::array:
+        return "a list";
+    case toml::node_type::string:
+        return "a text";
     case toml::node_type::integer:
-    case toml::node_type::floating_point: return "a number";
-    case toml::node_type::boolean: return "true or false";
+    case toml::node_type::floating_point:
+        return "a number";
+    case toml::node_type::boolean:
+        return "true or false";
     case toml::node_type::date:
     case toml::node_type::time:
-    case toml::node_type::date_time: return "a date or time";
-    case toml::node_type::none: break;
+    case toml::node_type::date_time:
+        return "a date or time";
+    case toml::node_type::none:
+        break;
     }
     return "nothing";
 }
@@ -53,9 +60,10 @@ void TableReader::check_keys(const toml::table& table, std::string_view where, c
         const std::string name{key.str()};
         if (std::ranges::find(allowed, name) != allowed.end()) continue;
         const auto near = quantity::nearest_name(name, allowed);
-        problems_.push_back({quantity::Severity::error, codes::unknown_key, origin_of(key),
-                             fmt::format("unknown key '{}' in {}; expected one of {}", name, where, quantity::listed(allowed, 6)),
-                             near ? fmt::format("did you mean '{}'?", *near) : std::string{"remove it, or put it into a note"}});
+        problems_.push_back(
+            {quantity::Severity::error, codes::unknown_key, origin_of(key),
+             fmt::format("unknown key '{}' in {}; expected one of {}", name, where, quantity::listed(allowed, 6)),
+             near ? fmt::format("did you mean '{}'?", *near) : std::string{"remove it, or put it into a note"}});
     }
 }
 
@@ -102,7 +110,8 @@ void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<
 void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<quantity::TextList>& out)
 {
     const toml::array* list = node.as_array();
-    if (list == nullptr) return wrong_type(node, fmt::format("{}: a list of texts expected", spec.name), std::string{spec.text});
+    if (list == nullptr)
+        return wrong_type(node, fmt::format("{}: a list of texts expected", spec.name), std::string{spec.text});
     quantity::TextList texts;
     for (const toml::node& item : *list) {
         if (const auto text = item.value_exact<std::string>())
@@ -117,8 +126,9 @@ void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<
 {
     const toml::array* list = node.as_array();
     if (list == nullptr || (spec.count != 0 && list->size() != spec.count))
-        return wrong_type(node, spec.count != 0 ? fmt::format("{}: a list of {} numbers expected", spec.name, spec.count)
-                                                : fmt::format("{}: a list of numbers expected", spec.name),
+        return wrong_type(node,
+                          spec.count != 0 ? fmt::format("{}: a list of {} numbers expected", spec.name, spec.count)
+                                          : fmt::format("{}: a list of numbers expected", spec.name),
                           std::string{spec.text});
     quantity::QuantityList values;
     for (const toml::node& item : *list)

@@ -16,7 +16,9 @@ namespace venture::project {
 class TableReader {
 public:
     TableReader(std::string file, quantity::OriginPool& origins, std::vector<quantity::Problem>& problems)
-        : file_{std::move(file)}, origins_{origins}, problems_{problems}
+        : file_{std::move(file)},
+          origins_{origins},
+          problems_{problems}
     {
     }
 
@@ -38,7 +40,8 @@ public:
         if (node == nullptr) return;
         const toml::array* list = node->as_array();
         if (list == nullptr || !list->is_array_of_tables())
-            return wrong_type(*node, fmt::format("'{}' is a list of tables", name), fmt::format("write [[{}]] over each", name));
+            return wrong_type(*node, fmt::format("'{}' is a list of tables", name),
+                              fmt::format("write [[{}]] over each", name));
         for (const toml::node& item : *list) read_record(*item.as_table(), name, records.emplace_back());
     }
 
@@ -76,7 +79,8 @@ private:
     void read_value(const toml::node& node, const quantity::KeySpec& spec, quantity::Given<double>& out);
     void read_value(const toml::node& node, const quantity::KeySpec& spec, quantity::Given<std::string>& out);
     void read_value(const toml::node& node, const quantity::KeySpec& spec, quantity::Given<quantity::TextList>& out);
-    void read_value(const toml::node& node, const quantity::KeySpec& spec, quantity::Given<quantity::QuantityList>& out);
+    void read_value(const toml::node& node, const quantity::KeySpec& spec,
+                    quantity::Given<quantity::QuantityList>& out);
     void read_value(const toml::node& node, const quantity::KeySpec& spec, quantity::Given<quantity::PointList>& out);
 
     /// One number, typed bare or with a unit; complains and gives nothing if it is none.

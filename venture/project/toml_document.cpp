@@ -76,7 +76,8 @@ private:
     void advance(std::size_t n)
     {
         for (; n > 0 && at_ < text_.size() && text_[at_] != '\n'; --n, ++at_)
-            if ((static_cast<unsigned char>(text_[at_]) & 0xC0U) != 0x80U) ++column_; // columns count letters, not bytes
+            if ((static_cast<unsigned char>(text_[at_]) & 0xC0U) != 0x80U)
+                ++column_; // columns count letters, not bytes
     }
 
     void report(std::string message)
@@ -145,7 +146,8 @@ TomlDocument parse_toml(std::string text, const std::string& file, quantity::Ori
     TomlDocument document;
     const auto report = [&](std::uint32_t line, std::uint32_t column, std::string message, std::string hint) {
         const OriginId where = origins.add({quantity::OriginKind::file, file, line, column, {}});
-        problems.push_back({quantity::Severity::error, quantity::codes::syntax, where, std::move(message), std::move(hint)});
+        problems.push_back(
+            {quantity::Severity::error, quantity::codes::syntax, where, std::move(message), std::move(hint)});
         document.whole = false;
     };
     if (text.starts_with("\xEF\xBB\xBF")) text.replace(0, 3, "");

@@ -6,36 +6,36 @@
 namespace venture::quantity::codes {
 
 // reading
-inline constexpr std::string_view file = "V101";         ///< a file or folder that cannot be read
-inline constexpr std::string_view syntax = "V102";       ///< text that is no TOML or no CSV
-inline constexpr std::string_view format = "V103";       ///< `format` missing or not known
-inline constexpr std::string_view unknown_key = "V104";  ///< a key or table that nobody reads
-inline constexpr std::string_view wrong_type = "V105";   ///< text where a number should be, and so on
-inline constexpr std::string_view quantity = "V106";     ///< not a quantity of the kind asked for
-inline constexpr std::string_view bounds = "V107";       ///< a number outside its bounds
-inline constexpr std::string_view choice = "V108";       ///< not one of the allowed words
-inline constexpr std::string_view overlay = "V109";      ///< `--set` names nothing
+inline constexpr std::string_view file = "V101";        ///< a file or folder that cannot be read
+inline constexpr std::string_view syntax = "V102";      ///< text that is no TOML or no CSV
+inline constexpr std::string_view format = "V103";      ///< `format` missing or not known
+inline constexpr std::string_view unknown_key = "V104"; ///< a key or table that nobody reads
+inline constexpr std::string_view wrong_type = "V105";  ///< text where a number should be, and so on
+inline constexpr std::string_view quantity = "V106";    ///< not a quantity of the kind asked for
+inline constexpr std::string_view bounds = "V107";      ///< a number outside its bounds
+inline constexpr std::string_view choice = "V108";      ///< not one of the allowed words
+inline constexpr std::string_view overlay = "V109";     ///< `--set` names nothing
 // meaning
-inline constexpr std::string_view missing = "V201";      ///< a key that must be there
-inline constexpr std::string_view unknown_name = "V202"; ///< a name that nothing bears
-inline constexpr std::string_view twice = "V203";        ///< a name borne twice
+inline constexpr std::string_view missing = "V201";       ///< a key that must be there
+inline constexpr std::string_view unknown_name = "V202";  ///< a name that nothing bears
+inline constexpr std::string_view twice = "V203";         ///< a name borne twice
 inline constexpr std::string_view contradiction = "V204"; ///< values that exclude each other
-inline constexpr std::string_view physics = "V205";      ///< outside the physics or a method's range
-inline constexpr std::string_view hours = "V206";        ///< not a range of hours
-inline constexpr std::string_view layer = "V207";        ///< not a layer
+inline constexpr std::string_view physics = "V205";       ///< outside the physics or a method's range
+inline constexpr std::string_view hours = "V206";         ///< not a range of hours
+inline constexpr std::string_view layer = "V207";         ///< not a layer
 // shape
-inline constexpr std::string_view outline = "V301";      ///< a room without a proper outline
-inline constexpr std::string_view overlap = "V302";      ///< two rooms in one place
-inline constexpr std::string_view no_face = "V303";      ///< a face that the room does not have
-inline constexpr std::string_view opening = "V304";      ///< an opening that does not fit
+inline constexpr std::string_view outline = "V301"; ///< a room without a proper outline
+inline constexpr std::string_view overlap = "V302"; ///< two rooms in one place
+inline constexpr std::string_view no_face = "V303"; ///< a face that the room does not have
+inline constexpr std::string_view opening = "V304"; ///< an opening that does not fit
 // findings: the input is usable, but look again
-inline constexpr std::string_view unserved = "V401";     ///< a load that nobody serves
-inline constexpr std::string_view no_outdoor_air = "V402"; ///< people without outdoor air
+inline constexpr std::string_view unserved = "V401";        ///< a load that nobody serves
+inline constexpr std::string_view no_outdoor_air = "V402";  ///< people without outdoor air
 inline constexpr std::string_view humidity_capped = "V403"; ///< design night more than saturated
-inline constexpr std::string_view not_met = "V404";      ///< no product suffices, or a kept one no longer does
-inline constexpr std::string_view not_converged = "V405"; ///< a run that did not settle
-inline constexpr std::string_view unused = "V406";       ///< something declared that nothing uses
-inline constexpr std::string_view typed_load = "V407";   ///< a load that was typed, not computed
-inline constexpr std::string_view assumed = "V408";      ///< something assumed that the input does not say
+inline constexpr std::string_view not_met = "V404";         ///< no product suffices, or a kept one no longer does
+inline constexpr std::string_view not_converged = "V405";   ///< a run that did not settle
+inline constexpr std::string_view unused = "V406";          ///< something declared that nothing uses
+inline constexpr std::string_view typed_load = "V407";      ///< a load that was typed, not computed
+inline constexpr std::string_view assumed = "V408";         ///< something assumed that the input does not say
 
 } // namespace venture::quantity::codes

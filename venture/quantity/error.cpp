@@ -11,7 +11,11 @@ namespace venture::quantity {
 RangeError::RangeError(std::string where, std::string name, double value, Range allowed, std::string unit)
     : Error{fmt::format("{}: {} is {:.6g} {}, allowed {:g} to {:g} {}", where, name, value, unit, allowed.lowest,
                         allowed.highest, unit)},
-      where_{std::move(where)}, name_{std::move(name)}, unit_{std::move(unit)}, value_{value}, allowed_{allowed}
+      where_{std::move(where)},
+      name_{std::move(name)},
+      unit_{std::move(unit)},
+      value_{value},
+      allowed_{allowed}
 {
 }
 

@@ -29,12 +29,12 @@ using PointList = std::vector<Point>;
 /// Name, kind of quantity, default with its source, bounds and meaning of one key.
 struct KeySpec {
     std::string_view name;
-    std::string_view text;                     ///< meaning, in one line
-    Kind kind = Kind::number;                  ///< for numbers and lists of numbers
-    Range allowed = {-1e12, 1e12};             ///< bounds on numbers, SI
-    std::vector<std::string> choices = {};     ///< allowed words; empty if any
-    std::optional<double> default_value = {};  ///< SI; nothing if there is none
-    std::string_view default_source = {};      ///< where the default comes from
+    std::string_view text;                    ///< meaning, in one line
+    Kind kind = Kind::number;                 ///< for numbers and lists of numbers
+    Range allowed = {-1e12, 1e12};            ///< bounds on numbers, SI
+    std::vector<std::string> choices = {};    ///< allowed words; empty if any
+    std::optional<double> default_value = {}; ///< SI; nothing if there is none
+    std::string_view default_source = {};     ///< where the default comes from
     bool required = false;
     std::size_t count = 0; ///< how many numbers a list must hold; 0 = any
 };
@@ -69,8 +69,7 @@ void for_each_key_set(Record& record, Visit visit)
     using Table = std::remove_const_t<Record>;
     visit(record, keys<Table>());
     if constexpr (requires { Table::for_each_part(record, [](auto&) {}); })
-        Table::for_each_part(record,
-                             [&](auto& part) { visit(part, keys<std::remove_cvref_t<decltype(part)>>()); });
+        Table::for_each_part(record, [&](auto& part) { visit(part, keys<std::remove_cvref_t<decltype(part)>>()); });
 }
 
 /// Calls `visit(name, records)` for each list of tables nested in a record.

@@ -24,15 +24,21 @@ std::string OriginPool::describe(OriginId id) const
 {
     const Origin& o = at(id);
     switch (o.kind) {
-    case OriginKind::unknown: return "given in code";
-    case OriginKind::code: return fmt::format("code: {}", o.text);
+    case OriginKind::unknown:
+        return "given in code";
+    case OriginKind::code:
+        return fmt::format("code: {}", o.text);
     case OriginKind::file:
         if (o.line == 0) return o.text;
         return o.column == 0 ? fmt::format("{}:{}", o.text, o.line) : fmt::format("{}:{}:{}", o.text, o.line, o.column);
-    case OriginKind::overlay: return fmt::format("--set {}", o.text);
-    case OriginKind::default_value: return fmt::format("default: {}", o.text);
-    case OriginKind::computed: return fmt::format("computed: {}", o.text);
-    case OriginKind::room_type: return fmt::format("room type '{}' ({})", o.text, describe(o.parent));
+    case OriginKind::overlay:
+        return fmt::format("--set {}", o.text);
+    case OriginKind::default_value:
+        return fmt::format("default: {}", o.text);
+    case OriginKind::computed:
+        return fmt::format("computed: {}", o.text);
+    case OriginKind::room_type:
+        return fmt::format("room type '{}' ({})", o.text, describe(o.parent));
     }
     VENTURE_ASSERT(!"an origin of no kind");
     return {};

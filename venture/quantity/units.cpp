@@ -42,7 +42,7 @@ constexpr std::array units = {
     Unit{Kind::heat_transfer, "W/m2K", 1.0, 0.0},
     Unit{Kind::heat_transfer, "Btu/h.ft2.F", btu_J / hour_s / square_foot / rankine_K, 0.0},
     Unit{Kind::resistance, "m2K/W", 1.0, 0.0},
-    Unit{Kind::resistance, "h.ft2.F/Btu", hour_s * square_foot * rankine_K / btu_J, 0.0},
+    Unit{Kind::resistance, "h.ft2.F/Btu", hour_s* square_foot* rankine_K / btu_J, 0.0},
     Unit{Kind::conductivity, "W/mK", 1.0, 0.0},
     Unit{Kind::density, "kg/m3", 1.0, 0.0},
     Unit{Kind::density, "lb/ft3", pound / cubic_foot, 0.0},
@@ -107,27 +107,48 @@ QuantityProblem wrong_unit(std::string_view symbol, Kind kind)
 std::string_view name_of(Kind kind)
 {
     switch (kind) {
-    case Kind::number: return "number";
-    case Kind::fraction: return "fraction";
-    case Kind::length: return "length";
-    case Kind::area: return "area";
-    case Kind::temperature: return "temperature";
-    case Kind::temperature_difference: return "temperature difference";
-    case Kind::power: return "power";
-    case Kind::power_per_area: return "power per area";
-    case Kind::heat_transfer: return "U-value";
-    case Kind::resistance: return "thermal resistance";
-    case Kind::conductivity: return "conductivity";
-    case Kind::density: return "density";
-    case Kind::specific_heat: return "specific heat";
-    case Kind::areal_capacity: return "heat capacity per area";
-    case Kind::air_flow: return "air flow";
-    case Kind::air_flow_per_area: return "air flow per area";
-    case Kind::air_changes: return "air change rate";
-    case Kind::moisture_flow: return "moisture flow";
-    case Kind::angle: return "angle";
-    case Kind::hours: return "duration";
-    case Kind::pressure: return "pressure";
+    case Kind::number:
+        return "number";
+    case Kind::fraction:
+        return "fraction";
+    case Kind::length:
+        return "length";
+    case Kind::area:
+        return "area";
+    case Kind::temperature:
+        return "temperature";
+    case Kind::temperature_difference:
+        return "temperature difference";
+    case Kind::power:
+        return "power";
+    case Kind::power_per_area:
+        return "power per area";
+    case Kind::heat_transfer:
+        return "U-value";
+    case Kind::resistance:
+        return "thermal resistance";
+    case Kind::conductivity:
+        return "conductivity";
+    case Kind::density:
+        return "density";
+    case Kind::specific_heat:
+        return "specific heat";
+    case Kind::areal_capacity:
+        return "heat capacity per area";
+    case Kind::air_flow:
+        return "air flow";
+    case Kind::air_flow_per_area:
+        return "air flow per area";
+    case Kind::air_changes:
+        return "air change rate";
+    case Kind::moisture_flow:
+        return "moisture flow";
+    case Kind::angle:
+        return "angle";
+    case Kind::hours:
+        return "duration";
+    case Kind::pressure:
+        return "pressure";
     }
     VENTURE_ASSERT(!"a kind without a name");
     return {};

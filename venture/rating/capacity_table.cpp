@@ -27,12 +27,16 @@ Place place_of(const std::vector<double>& lines, double x)
 
 CapacityTable::CapacityTable(std::string name, std::vector<double> rows, std::vector<double> columns,
                              std::vector<std::vector<double>> values)
-    : name_{std::move(name)}, rows_{std::move(rows)}, columns_{std::move(columns)}, values_{std::move(values)}
+    : name_{std::move(name)},
+      rows_{std::move(rows)},
+      columns_{std::move(columns)},
+      values_{std::move(values)}
 {
     const auto rises = [](const std::vector<double>& x) {
         return !x.empty() && std::ranges::adjacent_find(x, std::greater_equal<>{}) == x.end();
     };
-    if (!rises(rows_) || !rises(columns_)) throw quantity::Error{name_ + ": the conditions of a capacity table must rise"};
+    if (!rises(rows_) || !rises(columns_))
+        throw quantity::Error{name_ + ": the conditions of a capacity table must rise"};
     const bool full = values_.size() == rows_.size() &&
                       std::ranges::all_of(values_, [&](const auto& row) { return row.size() == columns_.size(); });
     if (!full) throw quantity::Error{name_ + ": a capacity table needs one value for each pair of conditions"};

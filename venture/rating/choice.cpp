@@ -15,7 +15,8 @@ constexpr double rounding = 1e-9;
 const Share* hardest(const Rated& rated)
 {
     const auto ratio = [](const Share& s) {
-        return s.capacity_W > 0.0 ? s.duty_W / s.capacity_W : (s.duty_W > 0.0 ? std::numeric_limits<double>::infinity() : 0.0);
+        return s.capacity_W > 0.0 ? s.duty_W / s.capacity_W
+                                  : (s.duty_W > 0.0 ? std::numeric_limits<double>::infinity() : 0.0);
     };
     const auto most = std::ranges::max_element(rated.shares, {}, ratio);
     return most == rated.shares.end() ? nullptr : &*most;
@@ -31,8 +32,8 @@ double cost_of(const Rated& rated)
 std::string why_lost(const Rated& loser, const Rated& winner)
 {
     const double fuller = 100.0 * (winner.fullness() - loser.fullness());
-    if (loser.count > winner.count && fuller < 10.0) return fmt::format("needs {} units", loser.count);
-    if (fuller >= 0.05) return fmt::format("runs {:.0f} % full instead of {:.0f} %", 100.0 * loser.fullness(), 100.0 * winner.fullness());
+    if (fuller >= 0.5) return fmt::format("runs only {:.0f} % full", 100.0 * loser.fullness());
+    if (loser.count > winner.count) return fmt::format("{} units, not {}", loser.count, winner.count);
     return "as good; the name decides";
 }
 
@@ -54,25 +55,48 @@ std::string Rated::in_words() const
     const Share* most = hardest(*this);
     if (most == nullptr) return "no duty";
     if (suffices()) return fmt::format("runs {:.0f} % full", 100.0 * fullness());
-    return fmt::format("{:.1f} % short on {}", 100.0 * (1.0 - most->capacity_W / most->duty_W), most->what);
+    const std::string on = shares.size() > 1 ? " on " + most->what : std::string{};
+    return fmt::format("{:.1f} % short{}", 100.0 * (1.0 - most->capacity_W / most->duty_W), on);
 }
 
-Choice choose(std::vector<Rated> candidates)
+namespace {
+
+/// The largest that falls short with `count` units.
+std::optional<Rated> largest_short(std::size_t products, int count, const std::function<Rated(std::size_t, int)>& rate)
 {
-    std::ranges::sort(candidates, {}, [](const Rated& r) {
-        return std::tuple{!r.suffices(), r.suffices() ? cost_of(r) : r.fullness(), r.product, r.count};
+    std::optional<Rated> best;
+    for (std::size_t i = 0; i < products; ++i) {
+        Rated rated = rate(i, count);
+        if (rated.suffices() || !rated.refused.empty()) continue;
+        if (!best || rated.fullness() < best->fullness()) best = std::move(rated);
+    }
+    return best;
+}
+
+} // namespace
+
+Choice choose(std::size_t products, Counts counts, const std::function<Rated(std::size_t, int)>& rate)
+{
+    Choice choice;
+    for (std::size_t i = 0; i < products; ++i) {
+        int count = counts.fewest;
+        Rated rated = rate(i, count);
+        while (count < counts.most && !rated.suffices() && rated.refused.empty()) rated = rate(i, ++count);
+        choice.all.push_back(std::move(rated));
+    }
+    std::ranges::sort(choice.all, {}, [](const Rated& r) {
+        return std::tuple{!r.suffices(), r.suffices() ? cost_of(r) : r.fullness(), r.product};
     });
-    Choice choice{.all = std::move(candidates)};
     for (const Rated& r : choice.all) {
-        if (!r.suffices()) {
-            if (!choice.next_down && r.refused.empty()) choice.next_down = r;
-        } else if (!choice.chosen) {
+        if (!r.suffices()) break;
+        if (!choice.chosen) {
             choice.chosen = r;
         } else if (!choice.runner_up) {
             choice.runner_up = r;
             choice.why_runner_up_lost = why_lost(r, *choice.chosen);
         }
     }
+    choice.next_down = largest_short(products, choice.chosen ? choice.chosen->count : counts.most, rate);
     return choice;
 }
 

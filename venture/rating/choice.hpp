@@ -1,6 +1,7 @@
 #pragma once
 /// Choosing among rated products: the same rule for terminal units and plant.
 
+#include <functional>
 #include <optional>
 #include <string>
 #include <vector>
@@ -32,12 +33,19 @@ struct Choice {
     std::optional<Rated> chosen{};
     std::optional<Rated> runner_up{}; ///< the next best that suffices
     std::string why_runner_up_lost{};
-    std::optional<Rated> next_down{}; ///< the largest that does not suffice
+    std::optional<Rated> next_down{}; ///< of as many units as chosen (or as may be), the largest that does not suffice
     std::vector<Rated> all{};         ///< every candidate, best first
 };
 
-/// The product that runs fullest without being short. Each further unit in the same place counts as a tenth more
-/// capacity: two units must run at least a tenth fuller than one to be preferred. Ties go to the name.
-[[nodiscard]] Choice choose(std::vector<Rated> candidates);
+/// How many of one product may be taken.
+struct Counts {
+    int fewest = 1, most = 1;
+};
+
+/// The product that runs fullest without being short, of each as few as suffice. Each further unit counts as a tenth
+/// more capacity: two units must run at least a tenth fuller than one to be preferred. Ties go to the name.
+/// @param rate  rates `count` of product `index` (0 .. products-1) at the duty
+[[nodiscard]] Choice choose(std::size_t products, Counts counts,
+                            const std::function<Rated(std::size_t index, int count)>& rate);
 
 } // namespace venture::rating

@@ -14,6 +14,7 @@ namespace venture::rating {
 /// Output at other temperatures: nominal * (excess / standard excess)^exponent, W.
 /// Source    EN 442-2, characteristic equation, with the logarithmic excess temperature.
 /// @param nominal_W  at 75/65/20
-[[nodiscard]] double emitter_output_W(double nominal_W, double exponent, double supply_C, double return_C, double room_C);
+[[nodiscard]] double emitter_output_W(double nominal_W, double exponent, double supply_C, double return_C,
+                                      double room_C);
 
 } // namespace venture::rating

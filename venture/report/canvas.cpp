@@ -42,7 +42,8 @@ struct Canvas::Cairo {
     }
     void font(double size, bool bold) const
     {
-        cairo_select_font_face(context, "DejaVu Sans", CAIRO_FONT_SLANT_NORMAL, bold ? CAIRO_FONT_WEIGHT_BOLD : CAIRO_FONT_WEIGHT_NORMAL);
+        cairo_select_font_face(context, "DejaVu Sans", CAIRO_FONT_SLANT_NORMAL,
+                               bold ? CAIRO_FONT_WEIGHT_BOLD : CAIRO_FONT_WEIGHT_NORMAL);
         cairo_set_font_size(context, size);
     }
 };
@@ -54,9 +55,11 @@ Canvas::Canvas(Picture picture, double width, double height) : cairo_{std::make_
     if (picture == Picture::png) {
         c.surface = cairo_image_surface_create(CAIRO_FORMAT_RGB24, static_cast<int>(width), static_cast<int>(height));
     } else if (picture == Picture::svg) {
-        c.surface = cairo_svg_surface_create_for_stream(append, &c.bytes, width * points_per_px, height * points_per_px);
+        c.surface =
+            cairo_svg_surface_create_for_stream(append, &c.bytes, width * points_per_px, height * points_per_px);
     } else {
-        c.surface = cairo_pdf_surface_create_for_stream(append, &c.bytes, width * points_per_px, height * points_per_px);
+        c.surface =
+            cairo_pdf_surface_create_for_stream(append, &c.bytes, width * points_per_px, height * points_per_px);
         cairo_pdf_surface_set_metadata(c.surface, CAIRO_PDF_METADATA_CREATE_DATE, "2000-01-01T00:00:00Z");
     }
     c.context = cairo_create(c.surface);
@@ -109,6 +112,7 @@ void Canvas::hatch(const std::vector<Spot>& corners, const Pen& pen, double spac
 
 void Canvas::text(Spot at, const std::string& text, double size, bool bold, bool centred)
 {
+    cairo_->font(size, bold);
     const double shift = centred ? 0.5 * text_width(text, size, bold) : 0.0;
     cairo_set_source_rgb(cairo_->context, 0.1, 0.1, 0.1);
     cairo_move_to(cairo_->context, at.x - shift, at.y);
@@ -130,7 +134,8 @@ std::string Canvas::finish()
     if (c.picture == Picture::png) cairo_surface_write_to_png_stream(c.surface, append, &c.bytes);
     cairo_surface_finish(c.surface);
     const cairo_status_t status = cairo_surface_status(c.surface);
-    if (status != CAIRO_STATUS_SUCCESS) throw quantity::Error{std::string{"the picture cannot be drawn: "} + cairo_status_to_string(status)};
+    if (status != CAIRO_STATUS_SUCCESS)
+        throw quantity::Error{std::string{"the picture cannot be drawn: "} + cairo_status_to_string(status)};
     return std::move(c.bytes);
 }
 

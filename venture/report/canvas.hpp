@@ -8,7 +8,10 @@
 namespace venture::report {
 
 enum class Picture { svg, png, pdf };
-[[nodiscard]] constexpr const char* extension(Picture p) { return p == Picture::svg ? "svg" : p == Picture::png ? "png" : "pdf"; }
+[[nodiscard]] constexpr const char* extension(Picture p)
+{
+    return p == Picture::svg ? "svg" : p == Picture::png ? "png" : "pdf";
+}
 
 struct Colour {
     double r = 0.0, g = 0.0, b = 0.0;

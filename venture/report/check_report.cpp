@@ -47,12 +47,19 @@ Envelope envelope_of(const Building& b, std::size_t room)
 double full_gains_W(const building::Room& r)
 {
     const building::Use& u = r.use;
-    return u.people.value * u.sensible_per_person_W.value + (u.lighting_W_per_m2.value + u.equipment_W_per_m2.value) * r.floor_area_m2 + u.equipment_W.value;
+    return u.people.value * u.sensible_per_person_W.value +
+           (u.lighting_W_per_m2.value + u.equipment_W_per_m2.value) * r.floor_area_m2 + u.equipment_W.value;
 }
 
-std::string setpoint(const std::optional<quantity::Sourced<double>>& t) { return t ? fmt::format("{:g}", t->value) : "-"; }
+std::string setpoint(const std::optional<quantity::Sourced<double>>& t)
+{
+    return t ? fmt::format("{:g}", t->value) : "-";
+}
 
-std::string number_or_dash(double v, const char* format) { return v > 0.0 ? fmt::format(fmt::runtime(format), v) : "-"; }
+std::string number_or_dash(double v, const char* format)
+{
+    return v > 0.0 ? fmt::format(fmt::runtime(format), v) : "-";
+}
 
 std::string build_ups_text(const Building& b)
 {
@@ -64,13 +71,16 @@ std::string build_ups_text(const Building& b)
     std::set<std::pair<std::size_t, std::string>> seen;
     for (const building::Surface& s : b.surfaces) {
         const bool inner = s.beyond.kind == Neighbour::Kind::room || s.beyond.kind == Neighbour::Kind::nothing;
-        const std::string as = s.attitude == Attitude::wall ? (inner ? "inner wall" : "outside wall")
-                               : s.attitude == Attitude::ceiling ? "roof"
-                               : inner ? "inner floor" : s.beyond.kind == Neighbour::Kind::ground ? "ground floor" : "exposed floor";
+        const std::string as = s.attitude == Attitude::wall               ? (inner ? "inner wall" : "outside wall")
+                               : s.attitude == Attitude::ceiling          ? "roof"
+                               : inner                                    ? "inner floor"
+                               : s.beyond.kind == Neighbour::Kind::ground ? "ground floor"
+                                                                          : "exposed floor";
         if (!seen.insert({s.build_up, as}).second) continue;
         double thickness = 0.0;
         for (const fabric::Layer& layer : b.build_ups[s.build_up].layers.layers) thickness += layer.thickness_m;
-        table.add_row({b.build_ups[s.build_up].layers.name, as, fmt::format("{:.3f}", building::u_value(b, s)), fmt::format("{:.0f}", 1000.0 * thickness)});
+        table.add_row({b.build_ups[s.build_up].layers.name, as, fmt::format("{:.3f}", building::u_value(b, s)),
+                       fmt::format("{:.0f}", 1000.0 * thickness)});
     }
     return table.text();
 }
@@ -101,17 +111,25 @@ std::string check_text(const Building& b)
         const Envelope e = envelope_of(b, r);
         area += room.floor_area_m2;
         volume += room.volume_m3;
-        table.add_row({room.name, room.type.empty() ? "-" : room.type, fmt::format("{:.2f}", room.floor_area_m2), fmt::format("{:.1f}", room.volume_m3),
-                       number_or_dash(e.wall_m2, "{:.2f}"), number_or_dash(e.glass_m2, "{:.2f}"), number_or_dash(e.roof_m2, "{:.2f}"), number_or_dash(e.ground_m2, "{:.2f}"),
-                       number_or_dash(e.mean_u(), "{:.2f}"), setpoint(room.use.heating_setpoint_C), setpoint(room.use.cooling_setpoint_C),
-                       fmt::format("{:g}", room.use.infiltration_per_h.value), number_or_dash(1000.0 * room.outdoor_air_by_plan_m3_per_s(), "{:.0f}"),
-                       number_or_dash(full_gains_W(room) / room.floor_area_m2, "{:.0f}"), fmt::format("{}/{}/{}", room.values_given, room.values_by_type, room.values_by_default)});
+        table.add_row({room.name, room.type.empty() ? "-" : room.type, fmt::format("{:.2f}", room.floor_area_m2),
+                       fmt::format("{:.1f}", room.volume_m3), number_or_dash(e.wall_m2, "{:.2f}"),
+                       number_or_dash(e.glass_m2, "{:.2f}"), number_or_dash(e.roof_m2, "{:.2f}"),
+                       number_or_dash(e.ground_m2, "{:.2f}"), number_or_dash(e.mean_u(), "{:.2f}"),
+                       setpoint(room.use.heating_setpoint_C), setpoint(room.use.cooling_setpoint_C),
+                       fmt::format("{:g}", room.use.infiltration_per_h.value),
+                       number_or_dash(1000.0 * room.outdoor_air_by_plan_m3_per_s(), "{:.0f}"),
+                       number_or_dash(full_gains_W(room) / room.floor_area_m2, "{:.0f}"),
+                       fmt::format("{}/{}/{}", room.values_given, room.values_by_type, room.values_by_default)});
     }
     table.add_rule();
-    table.add_row({fmt::format("{} rooms", b.rooms.size()), "", fmt::format("{:.2f}", area), fmt::format("{:.1f}", volume)});
+    table.add_row(
+        {fmt::format("{} rooms", b.rooms.size()), "", fmt::format("{:.2f}", area), fmt::format("{:.1f}", volume)});
     std::string out = loads_heading(b) + "\n" + table.text();
-    out += "Walls and roofs net of openings, to wall centre lines; gains at full, sensible; own/type/default counts who stated each value of use.\n";
-    out += "Films inside after ISO 6946, fixed; outside 25 W/m2K. No thermal bridges, no shading, no sky loss: not modelled yet.\n\n" + build_ups_text(b);
+    out += "Walls and roofs net of openings, to wall centre lines; gains at full, sensible; own/type/default counts "
+           "who stated each value of use.\n";
+    out += "Films inside after ISO 6946, fixed; outside 25 W/m2K. No thermal bridges, no shading, no sky loss: not "
+           "modelled yet.\n\n" +
+           build_ups_text(b);
     return out;
 }
 
@@ -121,14 +139,32 @@ json check_json(const Building& b)
     for (std::size_t r = 0; r < b.rooms.size(); ++r) {
         const building::Room& room = b.rooms[r];
         const Envelope e = envelope_of(b, r);
-        rooms.push_back({{"room", room.name}, {"type", room.type}, {"storey", b.storeys[room.storey].name}, {"floor_area_m2", room.floor_area_m2}, {"volume_m3", room.volume_m3},
-                         {"outside_wall_net_m2", e.wall_m2}, {"glass_m2", e.glass_m2}, {"roof_net_m2", e.roof_m2}, {"ground_m2", e.ground_m2}, {"mean_u_W_per_m2K", e.mean_u()},
-                         {"infiltration_per_h", room.use.infiltration_per_h.value}, {"outdoor_air_m3_per_s", room.outdoor_air_by_plan_m3_per_s()},
-                         {"gains_at_full_W", full_gains_W(room)}, {"values", {{"own", room.values_given}, {"type", room.values_by_type}, {"default", room.values_by_default}}}});
+        rooms.push_back(
+            {{"room", room.name},
+             {"type", room.type},
+             {"storey", b.storeys[room.storey].name},
+             {"floor_area_m2", room.floor_area_m2},
+             {"volume_m3", room.volume_m3},
+             {"outside_wall_net_m2", e.wall_m2},
+             {"glass_m2", e.glass_m2},
+             {"roof_net_m2", e.roof_m2},
+             {"ground_m2", e.ground_m2},
+             {"mean_u_W_per_m2K", e.mean_u()},
+             {"infiltration_per_h", room.use.infiltration_per_h.value},
+             {"outdoor_air_m3_per_s", room.outdoor_air_by_plan_m3_per_s()},
+             {"gains_at_full_W", full_gains_W(room)},
+             {"values",
+              {{"own", room.values_given}, {"type", room.values_by_type}, {"default", room.values_by_default}}}});
     }
     for (const building::Surface& s : b.surfaces)
-        surfaces.push_back({{"room", b.rooms[s.room].name}, {"surface", s.name}, {"gross_m2", s.gross_m2}, {"net_m2", s.net_m2()}, {"azimuth_deg", s.azimuth_deg},
-                            {"tilt_deg", s.tilt_deg}, {"build_up", b.build_ups[s.build_up].layers.name}, {"u_W_per_m2K", building::u_value(b, s)}});
+        surfaces.push_back({{"room", b.rooms[s.room].name},
+                            {"surface", s.name},
+                            {"gross_m2", s.gross_m2},
+                            {"net_m2", s.net_m2()},
+                            {"azimuth_deg", s.azimuth_deg},
+                            {"tilt_deg", s.tilt_deg},
+                            {"build_up", b.build_ups[s.build_up].layers.name},
+                            {"u_W_per_m2K", building::u_value(b, s)}});
     return {{"rooms", rooms}, {"surfaces", surfaces}};
 }
 

@@ -18,7 +18,8 @@ namespace {
 
 constexpr Colour black{0.1, 0.1, 0.1}, grey{0.55, 0.55, 0.55};
 // Pairs that stay apart for colour-blind eyes (after Okabe and Ito, lightened); the words say the same.
-constexpr Colour heated{0.98, 0.93, 0.82}, heated_and_cooled{0.85, 0.92, 0.98}, cooled{0.90, 0.97, 0.95}, neither{0.96, 0.96, 0.96};
+constexpr Colour heated{0.98, 0.93, 0.82}, heated_and_cooled{0.85, 0.92, 0.98}, cooled{0.90, 0.97, 0.95},
+    neither{0.96, 0.96, 0.96};
 constexpr double margin = 30.0, title_height = 58.0, legend_height = 64.0, storey_title = 26.0;
 
 /// Extent of the building on the plan, metres.
@@ -30,20 +31,30 @@ struct Extent {
 struct Placement {
     double left, top, scale; ///< px, px, px per metre
     Extent extent;
-    [[nodiscard]] Spot at(double x_m, double y_m) const { return {left + (x_m - extent.x0) * scale, top + (extent.y1 - y_m) * scale}; }
+    [[nodiscard]] Spot at(double x_m, double y_m) const
+    {
+        return {left + (x_m - extent.x0) * scale, top + (extent.y1 - y_m) * scale};
+    }
     [[nodiscard]] Spot at(GridPoint p) const { return at(building::to_metres(p.x), building::to_metres(p.y)); }
 };
 
 class PlanDrawing {
 public:
-    PlanDrawing(const Building& b, const loads::RoomLoads& loads, const PlanOptions& o) : b_{b}, loads_{loads}, o_{o}, c_{o.picture, o.width, o.height} {}
+    PlanDrawing(const Building& b, const loads::RoomLoads& loads, const PlanOptions& o)
+        : b_{b},
+          loads_{loads},
+          o_{o},
+          c_{o.picture, o.width, o.height}
+    {
+    }
 
     std::string run()
     {
         for (const building::Room& room : b_.rooms)
             for (const GridPoint p : room.outline.outline) {
                 const double x = building::to_metres(p.x), y = building::to_metres(p.y);
-                extent_ = {std::min(extent_.x0, x), std::min(extent_.y0, y), std::max(extent_.x1, x), std::max(extent_.y1, y)};
+                extent_ = {std::min(extent_.x0, x), std::min(extent_.y0, y), std::max(extent_.x1, x),
+                           std::max(extent_.y1, y)};
             }
         draw_title();
         const auto places = placements();
@@ -63,7 +74,8 @@ private:
         double scale = 0.0;
         for (std::size_t columns = 1; columns <= n; ++columns) {
             const double rows = std::ceil(static_cast<double>(n) / static_cast<double>(columns));
-            const double fits = std::min((sheet_w / static_cast<double>(columns) - margin) / w, (sheet_h / rows - storey_title) / h);
+            const double fits =
+                std::min((sheet_w / static_cast<double>(columns) - margin) / w, (sheet_h / rows - storey_title) / h);
             if (fits <= scale) continue;
             scale = fits;
             best_columns = columns;
@@ -73,7 +85,10 @@ private:
         std::vector<Placement> out;
         for (std::size_t s = 0; s < n; ++s) {
             const auto column = static_cast<double>(s % best_columns), row = static_cast<double>(s / best_columns);
-            out.push_back({margin + column * cell_w + 0.5 * (cell_w - w * scale), title_height + row * sheet_h / rows + storey_title, scale, extent_});
+            out.push_back(
+                {margin + column * cell_w + 0.5 * (cell_w - w * scale),
+                 title_height + row * sheet_h / rows + storey_title + 0.5 * (sheet_h / rows - storey_title - h * scale),
+                 scale, extent_});
         }
         return out;
     }
@@ -85,14 +100,15 @@ private:
         if (!b_.project.number.empty()) line += ", job " + b_.project.number;
         if (!b_.project.revision.empty()) line += ", revision " + b_.project.revision;
         c_.text({margin, 50}, line, 12, false, false);
-        draw_north({o_.width - margin - 24, 34});
+        draw_north({o_.width - margin - 28, 46});
     }
 
     void draw_north(Spot centre)
     {
         const double turn = -b_.plan_bearing_deg * std::numbers::pi / 180.0; // north as seen on the plan
         const auto point = [&](double along, double across) {
-            return Spot{centre.x + along * std::sin(turn) + across * std::cos(turn), centre.y - along * std::cos(turn) + across * std::sin(turn)};
+            return Spot{centre.x + along * std::sin(turn) + across * std::cos(turn),
+                        centre.y - along * std::cos(turn) + across * std::sin(turn)};
         };
         c_.fill({point(22, 0), point(-12, 8), point(-6, 0)}, black);
         c_.outline({point(22, 0), point(-12, -8), point(-6, 0)}, {black, 1.0});
@@ -102,7 +118,9 @@ private:
 
     void draw_storey(std::size_t storey, const Placement& at)
     {
-        c_.text({at.left, at.top - 9}, fmt::format("{} storey, level {:+.2f} m", b_.storeys[storey].name, b_.storeys[storey].level_m), 13, true, false);
+        c_.text({at.left, at.top - 9},
+                fmt::format("{} storey, level {:+.2f} m", b_.storeys[storey].name, b_.storeys[storey].level_m), 13,
+                true, false);
         for (std::size_t r = 0; r < b_.rooms.size(); ++r)
             if (stands_on(r, storey)) draw_room(r, storey, at);
         for (const Surface& s : b_.surfaces)
@@ -150,18 +168,25 @@ private:
     {
         const Spot a = at.at(s.plan_start), b = at.at(s.plan_end);
         const double length = std::hypot(b.x - a.x, b.y - a.y) / at.scale;
-        const auto between = [&](double d) { return Spot{a.x + (b.x - a.x) * d / length, a.y + (b.y - a.y) * d / length}; };
+        const auto between = [&](double d) {
+            return Spot{a.x + (b.x - a.x) * d / length, a.y + (b.y - a.y) * d / length};
+        };
         return {between(from_m), between(to_m)};
     }
 
     static Pen pen_of(const Surface& s)
     {
         switch (s.beyond.kind) {
-        case Neighbour::Kind::outdoors: return {black, 5.0};
-        case Neighbour::Kind::room: return {black, 1.6};
-        case Neighbour::Kind::ground: return {black, 5.0, {2, 3}};
-        case Neighbour::Kind::temperature: return {black, 4.0, {12, 3}};
-        case Neighbour::Kind::nothing: return {grey, 4.0, {6, 4}};
+        case Neighbour::Kind::outdoors:
+            return {black, 5.0};
+        case Neighbour::Kind::room:
+            return {black, 1.6};
+        case Neighbour::Kind::ground:
+            return {black, 5.0, {2, 3}};
+        case Neighbour::Kind::temperature:
+            return {black, 4.0, {12, 3}};
+        case Neighbour::Kind::nothing:
+            return {grey, 4.0, {6, 4}};
         }
         return {};
     }
@@ -184,14 +209,25 @@ private:
             for (const double left : o.from_left_m) {
                 const auto [from, to] = stretch(s, left, left + o.width_m, at);
                 c_.line(from, to, {{1, 1, 1}, 5.6});
-                const bool window = o.kind == building::Opening::Kind::window;
-                c_.line(from, to, window ? Pen{black, 1.0} : Pen{black, 2.4, {4, 3}});
-                if (!window) continue;
-                const double dx = to.x - from.x, dy = to.y - from.y, n = std::hypot(dx, dy);
-                const Spot side{-dy / n * 2.4, dx / n * 2.4};
-                c_.outline({{from.x + side.x, from.y + side.y}, {to.x + side.x, to.y + side.y}, {to.x - side.x, to.y - side.y}, {from.x - side.x, from.y - side.y}}, {black, 0.8});
+                if (o.kind == building::Opening::Kind::window)
+                    draw_window(from, to);
+                else
+                    c_.line(from, to, {black, 2.4, {4, 3}});
             }
         }
+    }
+
+    /// Three thin lines across the gap in a wall.
+    void draw_window(Spot from, Spot to)
+    {
+        const double dx = to.x - from.x, dy = to.y - from.y, n = std::hypot(dx, dy);
+        const Spot side{-dy / n * 2.4, dx / n * 2.4};
+        c_.line(from, to, {black, 1.0});
+        c_.outline({{from.x + side.x, from.y + side.y},
+                    {to.x + side.x, to.y + side.y},
+                    {to.x - side.x, to.y - side.y},
+                    {from.x - side.x, from.y - side.y}},
+                   {black, 0.8});
     }
 
     /// Largest size at which all lines fit into the room's free width around the label.
@@ -206,8 +242,8 @@ private:
         } else {
             lines.push_back(fmt::format("{:.1f} m\u00b2", room.floor_area_m2));
             const loads::RoomLoad& load = loads_.rooms[r];
-            if (load.heated) lines.push_back(fmt::format("heat {:.2f} kW", load.heating_W / 1000.0));
-            if (load.cooled) lines.push_back(fmt::format("cool {:.2f} kW", load.cooling_W / 1000.0));
+            if (load.heated) lines.push_back(fmt::format("heat {:.0f} W", load.heating_W));
+            if (load.cooled) lines.push_back(fmt::format("cool {:.0f} W", load.cooling_W));
             if (!load.heated && !load.cooled) lines.emplace_back("unheated");
         }
         double size = 12.0;
@@ -215,7 +251,8 @@ private:
             while (size > 6.0 && c_.text_width(lines[i], size, i < bold) > label_width(room, at)) size -= 0.5;
         while (size > 6.0 && 1.25 * size * static_cast<double>(lines.size()) > label_height(room, at)) size -= 0.5;
         double y = centre.y - 0.5 * 1.25 * size * static_cast<double>(lines.size()) + size;
-        for (std::size_t i = 0; i < lines.size(); ++i, y += 1.25 * size) c_.text({centre.x, y}, lines[i], size, i < bold);
+        for (std::size_t i = 0; i < lines.size(); ++i, y += 1.25 * size)
+            c_.text({centre.x, y}, lines[i], size, i < bold);
     }
 
     /// Free extent through the label point inside the outline, along x or y, metres to px, less a little air.
@@ -232,8 +269,10 @@ private:
             const std::int64_t a0 = along_x ? a.x : a.y, b0 = along_x ? b.x : b.y;
             const std::int64_t hit = a0 + std::llround(share * static_cast<double>(b0 - a0));
             const std::int64_t p0 = along_x ? p.x : p.y;
-            if (hit <= p0) below = std::max(below, hit);
-            else above = std::min(above, hit);
+            if (hit <= p0)
+                below = std::max(below, hit);
+            else
+                above = std::min(above, hit);
         }
         return building::to_metres(above - below) * at.scale - 12.0;
     }
@@ -268,6 +307,10 @@ private:
         };
         wall({black, 5.0}, "to outdoors");
         wall({black, 1.6}, "between rooms");
+        wall({black, 2.4, {4, 3}}, "door");
+        draw_window({x, y - 4}, {x + 34, y - 4});
+        c_.text({x + 40, y}, "window", 11, false, false);
+        x += 40 + c_.text_width("window", 11) + 20;
         if (has(Neighbour::Kind::nothing)) wall({grey, 4.0, {6, 4}}, "no exchange");
         if (has(Neighbour::Kind::temperature)) wall({black, 4.0, {12, 3}}, "stated temperature");
         const auto box = [&](Colour colour, const std::string& words) {
@@ -280,13 +323,15 @@ private:
         box(heated, "heated");
         box(heated_and_cooled, "heated and cooled");
         box(neither, "neither");
-        const std::string note = "heat: winter design; cool: largest hour, sensible and latent; convective supply, no margins";
+        const std::string note =
+            "heat: winter design; cool: largest hour, sensible and latent; convective supply, no margins";
         c_.text({o_.width - margin - c_.text_width(note, 11), y + 20}, note, 11, false, false);
     }
 
     [[nodiscard]] bool has(Neighbour::Kind kind) const
     {
-        return std::ranges::any_of(b_.surfaces, [&](const Surface& s) { return s.attitude == Attitude::wall && s.beyond.kind == kind; });
+        return std::ranges::any_of(
+            b_.surfaces, [&](const Surface& s) { return s.attitude == Attitude::wall && s.beyond.kind == kind; });
     }
 
     const Building& b_;

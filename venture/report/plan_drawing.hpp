@@ -16,6 +16,7 @@ struct PlanOptions {
 };
 
 /// Rooms with name, area and loads; walls told apart by weight and dash; openings, north arrow, scale bar, legend.
-[[nodiscard]] std::string draw_plan(const building::Building& building, const loads::RoomLoads& loads, const PlanOptions& options = {});
+[[nodiscard]] std::string draw_plan(const building::Building& building, const loads::RoomLoads& loads,
+                                    const PlanOptions& options = {});
 
 } // namespace venture::report

@@ -21,10 +21,23 @@ namespace {
 
 std::string called(const Rated& r) { return r.count == 1 ? r.product : fmt::format("{} x {}", r.count, r.product); }
 std::string kilowatts(double w) { return fmt::format("{:.2f}", w / 1000.0); }
-std::string percent(const Rated& r) { return std::isfinite(r.fullness()) ? fmt::format("{:.0f} %", 100.0 * r.fullness()) : "-"; }
+std::string percent(const Rated& r)
+{
+    return std::isfinite(r.fullness()) ? fmt::format("{:.0f} %", 100.0 * r.fullness()) : "-";
+}
 
-/// Capacity for the first share, the duty as it is usually quoted.
-std::string capacity_of(const Rated& r) { return r.shares.empty() ? "-" : kilowatts(r.shares.front().capacity_W); }
+/// Capacity of every share: heating, or total and sensible cooling.
+std::string capacity_of(const Rated& r)
+{
+    std::string out;
+    for (const rating::Share& s : r.shares) out += (out.empty() ? "" : " / ") + kilowatts(s.capacity_W);
+    return out.empty() ? "-" : out;
+}
+
+bool all_alike(const Sizing& s)
+{
+    return std::ranges::all_of(s.loads.rooms, [&](const auto& r) { return r.typed == s.loads.rooms.front().typed; });
+}
 
 /// Cells shared by units and plants: chosen, how full, and the others with reasons.
 template <class Selection>
@@ -32,16 +45,17 @@ std::vector<std::string> choice_cells(const Selection& s)
 {
     const auto& c = s.choice;
     if (s.kept) {
-        if (s.kept_unknown) return {s.kept->product, "kept", "-", "-", "not in the catalogue", ""};
-        const std::string verdict = c.chosen->suffices() ? "" : c.chosen->in_words();
-        return {called(*c.chosen), "kept", capacity_of(*c.chosen), percent(*c.chosen), verdict, ""};
+        if (s.kept_unknown) return {s.kept->product + " (kept)", "-", "-", "not in the catalogue", ""};
+        return {called(*c.chosen) + " (kept)", capacity_of(*c.chosen), percent(*c.chosen), "",
+                c.chosen->suffices() ? "" : c.chosen->in_words()};
     }
     if (!c.chosen) {
-        const std::string reason = c.next_down ? "largest: " + called(*c.next_down) + ", " + c.next_down->in_words()
-                                   : c.all.empty() ? "the catalogue has none" : c.all.front().in_words();
-        return {"NOTHING SUFFICES", "", "-", "-", reason, ""};
+        const std::string reason = c.next_down     ? "largest: " + called(*c.next_down) + ", " + c.next_down->in_words()
+                                   : c.all.empty() ? "the catalogue has none"
+                                                   : c.all.front().in_words();
+        return {"NOTHING SUFFICES", "-", "-", reason, ""};
     }
-    return {called(*c.chosen), "chosen", capacity_of(*c.chosen), percent(*c.chosen),
+    return {called(*c.chosen), capacity_of(*c.chosen), percent(*c.chosen),
             c.runner_up ? called(*c.runner_up) + ": " + c.why_runner_up_lost : "none",
             c.next_down ? called(*c.next_down) + ": " + c.next_down->in_words() : ""};
 }
@@ -49,11 +63,10 @@ std::vector<std::string> choice_cells(const Selection& s)
 void add_choice_columns(TextTable& table)
 {
     table.add_column("Product", Align::left);
-    table.add_column("", Align::left);
     table.add_column("can do\nkW");
     table.add_column("full");
-    table.add_column("Runner-up and why it lost", Align::left);
-    table.add_column("Largest that falls short", Align::left);
+    table.add_column("Runner-up: why it lost", Align::left);
+    table.add_column("Next down: why not", Align::left);
 }
 
 std::string units_text(const Sizing& s)
@@ -61,14 +74,16 @@ std::string units_text(const Sizing& s)
     TextTable table;
     table.add_column("Room", Align::left);
     table.add_column("Duty", Align::left);
-    table.add_column("Loads", Align::left);
+    const bool mixed = !all_alike(s);
+    if (mixed) table.add_column("Loads", Align::left);
     table.add_column("needs\nkW");
-    table.add_column("sensible\nkW");
     add_choice_columns(table);
     for (const RoomSelection& u : s.units) {
         const auto& load = s.loads.rooms[u.room];
         const bool cooling = u.duty == services::Duty::cooling;
-        std::vector<std::string> row = {load.room, std::string{name_of(u.duty)}, load.typed ? "typed" : "computed", kilowatts(u.duty_W), cooling ? kilowatts(u.sensible_duty_W) : ""};
+        std::vector<std::string> row = {load.room, std::string{name_of(u.duty)}};
+        if (mixed) row.emplace_back(load.typed ? "typed" : "computed");
+        row.push_back(kilowatts(u.duty_W) + (cooling ? " / " + kilowatts(u.sensible_duty_W) : ""));
         for (auto& cell : choice_cells(u)) row.push_back(std::move(cell));
         table.add_row(std::move(row));
     }
@@ -87,7 +102,8 @@ std::string plants_text(const Sizing& s)
     for (const PlantSelection& p : s.plants) {
         const services::Plant& plant = s.services.plants[p.plant];
         if (p.duty_W <= 0.0) continue;
-        std::vector<std::string> row = {plant.name, std::string{name_of(plant.kind)}, kilowatts(p.rooms_W), fmt::format("{:.0f} %", 100.0 * p.margin), kilowatts(p.duty_W)};
+        std::vector<std::string> row = {plant.name, std::string{name_of(plant.kind)}, kilowatts(p.rooms_W),
+                                        fmt::format("{:.0f} %", 100.0 * p.margin), kilowatts(p.duty_W)};
         for (auto& cell : choice_cells(p)) row.push_back(std::move(cell));
         table.add_row(std::move(row));
     }
@@ -104,12 +120,15 @@ std::string plant_notes(const Sizing& s)
             continue;
         }
         if (plant.kind == services::PlantKind::boiler) {
-            out += fmt::format("{}: heating of {} rooms together in winter design ({:.1f} degC outdoors), water at {:.0f} degC; no heating-up, pipe losses or hot water in it\n",
+            out += fmt::format("{}: heating of {} rooms together in winter design ({:.1f} degC outdoors), water at "
+                               "{:.0f} degC; no heating-up, pipe losses or hot water in it\n",
                                plant.name, p.rooms.size(), s.loads.outdoor_winter_C, p.supply_C);
             continue;
         }
-        out += fmt::format("{}: largest hour of the sum of {} rooms{}; single peaks add up to {:.2f} kW; rated with {:.0f} degC water and {:.1f} degC outdoors\n",
-                           plant.name, p.rooms.size(), p.coincident.when.day.empty() ? "" : ", " + when_in_words(p.coincident.when),
+        out += fmt::format("{}: largest hour of the sum of {} rooms{}; single peaks add up to {:.2f} kW; rated with "
+                           "{:.0f} degC water and {:.1f} degC outdoors\n",
+                           plant.name, p.rooms.size(),
+                           p.coincident.when.day.empty() ? "" : ", " + when_in_words(p.coincident.when),
                            p.coincident.sum_of_peaks_W / 1000.0, p.supply_C, p.outdoor_C);
         if (!p.coincident.by_hour) out += "  typed loads carry no hours and were added at their peak\n";
     }
@@ -120,15 +139,21 @@ std::string circuits_text(const Sizing& s)
 {
     std::string out;
     for (const services::Circuit& c : s.services.circuits)
-        out += fmt::format("{}: {} at {:g}/{:g} degC, {}s, fed by {}\n", c.name, name_of(c.carries), c.supply_C, c.return_C, name_of(c.unit), s.services.plants[c.plant].name);
+        out += fmt::format("{}: {} at {:g}/{:g} degC, {}s, fed by {}\n", c.name, name_of(c.carries), c.supply_C,
+                           c.return_C, name_of(c.unit), s.services.plants[c.plant].name);
     return out;
 }
 
 json rated_json(const Rated& r)
 {
     json shares = json::array();
-    for (const rating::Share& s : r.shares) shares.push_back({{"what", s.what}, {"duty_W", s.duty_W}, {"capacity_W", s.capacity_W}});
-    json out = {{"product", r.product}, {"count", r.count}, {"shares", shares}, {"suffices", r.suffices()}, {"in_words", r.in_words()}};
+    for (const rating::Share& s : r.shares)
+        shares.push_back({{"what", s.what}, {"duty_W", s.duty_W}, {"capacity_W", s.capacity_W}});
+    json out = {{"product", r.product},
+                {"count", r.count},
+                {"shares", shares},
+                {"suffices", r.suffices()},
+                {"in_words", r.in_words()}};
     if (std::isfinite(r.fullness())) out["fullness"] = r.fullness();
     return out;
 }
@@ -146,7 +171,8 @@ json choice_json(const Selection& s)
 }
 
 template <class Selection>
-void add_findings(const Selection& s, const std::string& name, std::string_view duty, std::vector<quantity::Problem>& out)
+void add_findings(const Selection& s, const std::string& name, std::string_view duty,
+                  std::vector<quantity::Problem>& out)
 {
     using quantity::Severity;
     constexpr double worth_saying = 0.01;
@@ -154,15 +180,26 @@ void add_findings(const Selection& s, const std::string& name, std::string_view 
     const auto say = [&](std::string message, std::string hint) {
         out.push_back({Severity::warning, quantity::codes::not_met, where, std::move(message), std::move(hint)});
     };
-    if (s.kept_unknown) return say(fmt::format("{}, {}: the kept product '{}' is not in the catalogue", name, duty, s.kept->product), "check its name");
+    if (s.kept_unknown)
+        return say(fmt::format("{}, {}: the kept product '{}' is not in the catalogue", name, duty, s.kept->product),
+                   "check its name");
     const std::string moved = std::abs(s.duty_moved) > worth_saying
-                                  ? fmt::format("; the duty was {:.2f} kW when it was settled on and is {:.2f} kW now", *s.kept->chosen_for_W / 1000.0, s.duty_W / 1000.0)
+                                  ? fmt::format("; the duty was {:.2f} kW when it was settled on and is {:.2f} kW now",
+                                                *s.kept->chosen_for_W / 1000.0, s.duty_W / 1000.0)
                                   : "";
     if (!s.met()) {
-        const std::string what = s.choice.chosen ? called(*s.choice.chosen) + " is " + s.choice.chosen->in_words() : "no product suffices";
-        say(fmt::format("{}, {}: {}{}", name, duty, what, moved), s.kept ? "choose again (remove the [[kept]] table) or split the load" : "split the load, or change the water temperatures");
+        const std::string what =
+            s.choice.chosen ? called(*s.choice.chosen) + " is " + s.choice.chosen->in_words() : "no product suffices";
+        say(fmt::format("{}, {}: {}{}", name, duty, what, moved),
+            s.kept ? "choose again (remove the [[kept]] table) or split the load"
+                   : "split the load, or change the water temperatures");
     } else if (!moved.empty()) {
-        out.push_back({Severity::note, quantity::codes::not_met, where, fmt::format("{}, {}: {} still suffices ({}){}", name, duty, called(*s.choice.chosen), s.choice.chosen->in_words(), moved), {}});
+        out.push_back({Severity::note,
+                       quantity::codes::not_met,
+                       where,
+                       fmt::format("{}, {}: {} still suffices ({}){}", name, duty, called(*s.choice.chosen),
+                                   s.choice.chosen->in_words(), moved),
+                       {}});
     }
 }
 
@@ -177,9 +214,13 @@ std::string size_text(const Sizing& s)
 {
     const auto typed = std::ranges::count_if(s.loads.rooms, &loads::RoomLoad::typed);
     std::string out;
-    if (typed > 0) out += fmt::format("The loads of {} of {} rooms were TYPED, not computed.\n", typed, s.loads.rooms.size());
-    out += circuits_text(s) + "\nTerminal units\n\n" + units_text(s) + "\nPlant\n\n" + plants_text(s) + "\n" + plant_notes(s);
-    out += "A choice is the product that runs fullest without being short; each further unit in a room counts as a tenth more capacity.\n";
+    if (typed > 0)
+        out += fmt::format("The loads of {} of {} rooms were TYPED, not computed.\n", typed, s.loads.rooms.size());
+    out += circuits_text(s) + "\nTerminal units\n\n" + units_text(s) + "\nPlant\n\n" + plants_text(s) + "\n" +
+           plant_notes(s);
+    out += "Cooling: total / sensible, the sensible part at its own peak; \"full\" is the harder of the two.\n";
+    out += "A choice is the product that runs fullest without being short; each further unit in a room counts as a "
+           "tenth more capacity.\n";
     return out;
 }
 
@@ -188,8 +229,13 @@ json size_json(const Sizing& s)
     json units = json::array(), plants = json::array();
     for (const RoomSelection& u : s.units) {
         const auto& load = s.loads.rooms[u.room];
-        json unit = {{"room", load.room}, {"duty", name_of(u.duty)}, {"loads", load.typed ? "typed" : "computed"}, {"unit", name_of(u.kind)},
-                     {"circuit", s.services.circuits[u.circuit].name}, {"duty_W", u.duty_W}, {"entering_C", u.entering_C}};
+        json unit = {{"room", load.room},
+                     {"duty", name_of(u.duty)},
+                     {"loads", load.typed ? "typed" : "computed"},
+                     {"unit", name_of(u.kind)},
+                     {"circuit", s.services.circuits[u.circuit].name},
+                     {"duty_W", u.duty_W},
+                     {"entering_C", u.entering_C}};
         if (u.duty == services::Duty::cooling) {
             unit["sensible_duty_W"] = u.sensible_duty_W;
             unit["entering_wet_bulb_C"] = u.entering_wet_bulb_C;
@@ -200,13 +246,21 @@ json size_json(const Sizing& s)
     for (const PlantSelection& p : s.plants) {
         json rooms = json::array();
         for (const std::size_t r : p.rooms) rooms.push_back(s.loads.rooms[r].room);
-        json plant = {{"plant", s.services.plants[p.plant].name}, {"kind", name_of(s.services.plants[p.plant].kind)}, {"rooms", rooms},
-                      {"rooms_W", p.rooms_W}, {"margin", p.margin}, {"duty_W", p.duty_W}, {"supply_C", p.supply_C}};
+        json plant = {{"plant", s.services.plants[p.plant].name},
+                      {"kind", name_of(s.services.plants[p.plant].kind)},
+                      {"rooms", rooms},
+                      {"rooms_W", p.rooms_W},
+                      {"margin", p.margin},
+                      {"duty_W", p.duty_W},
+                      {"supply_C", p.supply_C}};
         if (s.services.plants[p.plant].kind == services::PlantKind::chiller) plant["outdoor_C"] = p.outdoor_C;
         plant.update(choice_json(p));
         plants.push_back(plant);
     }
-    return {{"fingerprint", fmt::format("{:016x}", s.loads.fingerprint)}, {"units", units}, {"plants", plants}, {"met", s.met()}};
+    return {{"fingerprint", fmt::format("{:016x}", s.loads.fingerprint)},
+            {"units", units},
+            {"plants", plants},
+            {"met", s.met()}};
 }
 
 std::vector<quantity::Problem> size_findings(const Sizing& s)
@@ -214,7 +268,8 @@ std::vector<quantity::Problem> size_findings(const Sizing& s)
     std::vector<quantity::Problem> out;
     for (const RoomSelection& u : s.units) add_findings(u, s.loads.rooms[u.room].room, name_of(u.duty), out);
     for (const PlantSelection& p : s.plants)
-        if (p.duty_W > 0.0) add_findings(p, s.services.plants[p.plant].name, name_of(s.services.plants[p.plant].kind), out);
+        if (p.duty_W > 0.0)
+            add_findings(p, s.services.plants[p.plant].name, name_of(s.services.plants[p.plant].kind), out);
     return out;
 }
 

@@ -7,7 +7,8 @@ namespace venture::report {
 
 std::size_t display_width(const std::string& text)
 {
-    return static_cast<std::size_t>(std::ranges::count_if(text, [](char c) { return (static_cast<unsigned char>(c) & 0xC0U) != 0x80U; }));
+    return static_cast<std::size_t>(
+        std::ranges::count_if(text, [](char c) { return (static_cast<unsigned char>(c) & 0xC0U) != 0x80U; }));
 }
 
 void TextTable::add_column(std::string heading, Align align)
@@ -68,8 +69,10 @@ std::string TextTable::text() const
     const std::string rule(total, '-');
     end_line(out, rule);
     for (const auto& row : rows_) {
-        if (row.empty()) end_line(out, rule);
-        else line_of([&](std::size_t c) { return row[c]; });
+        if (row.empty())
+            end_line(out, rule);
+        else
+            line_of([&](std::size_t c) { return row[c]; });
     }
     return out;
 }

@@ -60,7 +60,8 @@ private:
         for (const T& item : all) names.push_back(item.name);
         const auto near = quantity::nearest_name(name, names);
         say(Severity::error, codes::unknown_name, where,
-            fmt::format("no {} is called '{}'; there are: {}", what, name, names.empty() ? "none" : quantity::listed(names)),
+            fmt::format("no {} is called '{}'; there are: {}", what, name,
+                        names.empty() ? "none" : quantity::listed(names)),
             near ? fmt::format("did you mean '{}'?", *near) : std::string{});
     }
 
@@ -70,7 +71,8 @@ private:
         out_.circuits = {{"radiators", Duty::heating, 70.0, 55.0, UnitKind::radiator, 0},
                          {"fan coils", Duty::cooling, 7.0, 12.0, UnitKind::fan_coil, 1}};
         say(Severity::note, codes::assumed, {},
-            "no circuits are given: radiators at 70/55 degC on one boiler and fan coils at 7/12 degC on one chiller are "
+            "no circuits are given: radiators at 70/55 degC on one boiler and fan coils at 7/12 degC on one chiller "
+            "are "
             "assumed, without margins",
             "give [[circuit]] and [[plant]] tables to say otherwise");
     }
@@ -91,17 +93,20 @@ private:
         const bool falls = *c.supply > *c.back;
         if (falls != (duty == Duty::heating))
             say(Severity::error, codes::contradiction, c.back.origin,
-                fmt::format("circuit '{}' carries {} with {:g} degC supply and {:g} degC return", *c.name, *c.carries, *c.supply, *c.back),
+                fmt::format("circuit '{}' carries {} with {:g} degC supply and {:g} degC return", *c.name, *c.carries,
+                            *c.supply, *c.back),
                 "heating water comes back colder, chilled water warmer: were the two swapped?");
         if ((unit == UnitKind::radiator) != (duty == Duty::heating))
             say(Severity::error, codes::contradiction, c.unit.origin,
                 fmt::format("circuit '{}' carries {}: a {} has no such rating here", *c.name, *c.carries, *c.unit),
                 "radiators heat; fan coils cool");
         const auto plant = find(out_.plants, *c.plant);
-        if (!plant) unknown("plant", *c.plant, out_.plants, c.plant.origin);
+        if (!plant)
+            unknown("plant", *c.plant, out_.plants, c.plant.origin);
         else if ((out_.plants[*plant].kind == PlantKind::boiler) != (duty == Duty::heating))
             say(Severity::error, codes::contradiction, c.plant.origin,
-                fmt::format("circuit '{}' carries {} but its plant '{}' is a {}", *c.name, *c.carries, *c.plant, name_of(out_.plants[*plant].kind)));
+                fmt::format("circuit '{}' carries {} but its plant '{}' is a {}", *c.name, *c.carries, *c.plant,
+                            name_of(out_.plants[*plant].kind)));
         out_.circuits.push_back({*c.name, duty, *c.supply, *c.back, unit, plant.value_or(0)});
     }
 
@@ -114,7 +119,8 @@ private:
         if (named == "nothing") return unserved(client, duty, "is said to be served by nothing");
         if (!named.empty()) {
             const auto found = find(out_.circuits, named);
-            if (!found) unknown("circuit", named, out_.circuits, where);
+            if (!found)
+                unknown("circuit", named, out_.circuits, where);
             else if (out_.circuits[*found].carries != duty)
                 say(Severity::error, codes::contradiction, where,
                     fmt::format("room '{}': circuit '{}' does not carry {}", client.room, named, name_of(duty)));
@@ -124,14 +130,16 @@ private:
         for (std::size_t i = 0; i < out_.circuits.size(); ++i)
             if (out_.circuits[i].carries == duty) carrying.push_back(i);
         if (carrying.size() == 1) return carrying.front();
-        return unserved(client, duty, carrying.empty() ? "no circuit carries it" : "several circuits carry it and none is named");
+        return unserved(client, duty,
+                        carrying.empty() ? "no circuit carries it" : "several circuits carry it and none is named");
     }
 
     std::optional<std::size_t> unserved(const Client& client, Duty duty, std::string_view why)
     {
         say(Severity::warning, codes::unserved, client.origin,
             fmt::format("{} of room '{}' is not served: {}", name_of(duty), client.room, why),
-            fmt::format("name a circuit with {}, or take the set-point away", duty == Duty::heating ? "heated_by" : "cooled_by"));
+            fmt::format("name a circuit with {}, or take the set-point away",
+                        duty == Duty::heating ? "heated_by" : "cooled_by"));
         return std::nullopt;
     }
 
@@ -145,20 +153,24 @@ private:
             for (const Client& c : clients_) names.push_back(c.room);
             for (const Plant& p : out_.plants) names.push_back(p.name);
             const auto near = quantity::nearest_name(*k.serves, names);
-            say(Severity::error, codes::unknown_name, k.serves.origin, fmt::format("no room or plant is called '{}'", *k.serves),
+            say(Severity::error, codes::unknown_name, k.serves.origin,
+                fmt::format("no room or plant is called '{}'", *k.serves),
                 near ? fmt::format("did you mean '{}'?", *near) : std::string{});
         }
-        Kept kept{*k.serves, *k.duty == "cooling" ? Duty::cooling : Duty::heating, *k.product,
-                  static_cast<int>(k.count ? *k.count : 1.0), k.chosen_for.value, k.serves.origin};
+        Kept kept{*k.serves,          *k.duty == "cooling" ? Duty::cooling : Duty::heating,
+                  *k.product,         static_cast<int>(k.count ? *k.count : 1.0),
+                  k.chosen_for.value, k.serves.origin};
         if (out_.find_kept(kept.serves, kept.duty) != nullptr)
-            say(Severity::error, codes::twice, k.serves.origin, fmt::format("a second product is kept for the {} of '{}'", *k.duty, *k.serves));
+            say(Severity::error, codes::twice, k.serves.origin,
+                fmt::format("a second product is kept for the {} of '{}'", *k.duty, *k.serves));
         out_.kept.push_back(std::move(kept));
     }
 
     void find_unused()
     {
         for (std::size_t c = 0; c < out_.circuits.size() && !input_.circuits.empty(); ++c) {
-            const bool used = std::ranges::any_of(out_.rooms, [&](const Link& l) { return l.heating == c || l.cooling == c; });
+            const bool used =
+                std::ranges::any_of(out_.rooms, [&](const Link& l) { return l.heating == c || l.cooling == c; });
             if (!used)
                 say(Severity::warning, codes::unused, input_.circuits[c].name.origin,
                     fmt::format("circuit '{}' serves no room", out_.circuits[c].name));

@@ -15,7 +15,10 @@ enum class Duty { heating, cooling };
 
 /// Kinds of terminal unit that rooms can have.
 enum class UnitKind { radiator, fan_coil };
-[[nodiscard]] constexpr std::string_view name_of(UnitKind kind) { return kind == UnitKind::radiator ? "radiator" : "fan coil"; }
+[[nodiscard]] constexpr std::string_view name_of(UnitKind kind)
+{
+    return kind == UnitKind::radiator ? "radiator" : "fan coil";
+}
 
 struct Circuit {
     std::string name{};
@@ -26,7 +29,10 @@ struct Circuit {
 };
 
 enum class PlantKind { boiler, chiller };
-[[nodiscard]] constexpr std::string_view name_of(PlantKind kind) { return kind == PlantKind::boiler ? "boiler" : "chiller"; }
+[[nodiscard]] constexpr std::string_view name_of(PlantKind kind)
+{
+    return kind == PlantKind::boiler ? "boiler" : "chiller";
+}
 
 struct Plant {
     std::string name{};

@@ -36,16 +36,6 @@ FanCoilCapacity fan_coil_capacity(const FanCoil& unit, double water_supply_C, do
 
 namespace {
 
-/// Candidate of as many alike as the duty needs; `one(k)` rates k of them.
-Rated smallest_count(const std::function<Rated(int)>& rate)
-{
-    for (int count = 1; count < most_units_in_a_room; ++count) {
-        Rated rated = rate(count);
-        if (rated.suffices() || !rated.refused.empty()) return rated;
-    }
-    return rate(most_units_in_a_room);
-}
-
 /// Rates; a product outside its range says so instead.
 Rated rate_or_refuse(const std::string& product, int count, const std::function<std::vector<Share>()>& shares)
 {
@@ -59,7 +49,9 @@ Rated rate_or_refuse(const std::string& product, int count, const std::function<
 class Selector {
 public:
     Selector(const loads::RoomLoads& loads, const services::Services& services, const Products& products)
-        : loads_{loads}, services_{services}, products_{products}
+        : loads_{loads},
+          services_{services},
+          products_{products}
     {
     }
 
@@ -68,11 +60,18 @@ public:
         for (std::size_t r = 0; r < loads_.rooms.size(); ++r) {
             const loads::RoomLoad& load = loads_.rooms[r];
             if (const auto circuit = services_.rooms[r].heating; circuit && load.heating_W > 0.0)
-                select({.room = r, .duty = Duty::heating, .circuit = *circuit, .duty_W = load.heating_W,
+                select({.room = r,
+                        .duty = Duty::heating,
+                        .circuit = *circuit,
+                        .duty_W = load.heating_W,
                         .entering_C = load.heating_room_C});
             if (const auto circuit = services_.rooms[r].cooling; circuit && load.cooling_W > 0.0)
-                select({.room = r, .duty = Duty::cooling, .circuit = *circuit, .duty_W = load.cooling_W,
-                        .sensible_duty_W = load.cooling_sensible_peak_W, .entering_C = load.cooling_air_C,
+                select({.room = r,
+                        .duty = Duty::cooling,
+                        .circuit = *circuit,
+                        .duty_W = load.cooling_W,
+                        .sensible_duty_W = load.cooling_sensible_peak_W,
+                        .entering_C = load.cooling_air_C,
                         .entering_wet_bulb_C = wet_bulb_of(load)});
         }
         return std::move(out_);
@@ -100,7 +99,8 @@ private:
     {
         const Circuit& c = services_.circuits[s.circuit];
         return rate_or_refuse(product.name, count, [&] {
-            const FanCoilCapacity one = fan_coil_capacity(product, c.supply_C, c.return_C, s.entering_C, s.entering_wet_bulb_C);
+            const FanCoilCapacity one =
+                fan_coil_capacity(product, c.supply_C, c.return_C, s.entering_C, s.entering_wet_bulb_C);
             return std::vector<Share>{{"total cooling", s.duty_W, count * one.total_W},
                                       {"sensible cooling", s.sensible_duty_W, count * one.sensible_W}};
         });
@@ -110,24 +110,25 @@ private:
     void choose_or_keep(RoomSelection& s, const std::vector<Product>& products) const
     {
         if (s.kept) {
-            if (s.kept->chosen_for_W && *s.kept->chosen_for_W > 0.0) s.duty_moved = s.duty_W / *s.kept->chosen_for_W - 1.0;
+            if (s.kept->chosen_for_W && *s.kept->chosen_for_W > 0.0)
+                s.duty_moved = s.duty_W / *s.kept->chosen_for_W - 1.0;
             const auto product = std::ranges::find(products, s.kept->product, &Product::name);
             s.kept_unknown = product == products.end();
             if (!s.kept_unknown) s.choice.chosen = rate(s, *product, s.kept->count);
             return;
         }
-        std::vector<Rated> candidates;
-        for (const Product& product : products)
-            candidates.push_back(smallest_count([&](int count) { return rate(s, product, count); }));
-        s.choice = rating::choose(std::move(candidates));
+        s.choice = rating::choose(products.size(), {1, most_units_in_a_room},
+                                  [&](std::size_t i, int count) { return rate(s, products[i], count); });
     }
 
     void select(RoomSelection s)
     {
         s.kind = services_.circuits[s.circuit].unit;
         if (const services::Kept* kept = services_.find_kept(loads_.rooms[s.room].room, s.duty)) s.kept = *kept;
-        if (s.kind == UnitKind::radiator) choose_or_keep(s, products_.radiators);
-        else choose_or_keep(s, products_.fan_coils);
+        if (s.kind == UnitKind::radiator)
+            choose_or_keep(s, products_.radiators);
+        else
+            choose_or_keep(s, products_.fan_coils);
         out_.push_back(std::move(s));
     }
 

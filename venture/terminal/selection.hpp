@@ -32,14 +32,14 @@ struct RoomSelection {
     services::Duty duty = services::Duty::heating;
     services::UnitKind kind = services::UnitKind::radiator;
     std::size_t circuit = 0;
-    double duty_W = 0.0;           ///< heating, or sensible and latent cooling together
-    double sensible_duty_W = 0.0;  ///< of cooling
-    double entering_C = 0.0;       ///< room air
+    double duty_W = 0.0;              ///< heating, or sensible and latent cooling together
+    double sensible_duty_W = 0.0;     ///< of cooling
+    double entering_C = 0.0;          ///< room air
     double entering_wet_bulb_C = 0.0; ///< of cooling
     rating::Choice choice{};
     std::optional<services::Kept> kept{}; ///< the product was kept: rated, not chosen
-    bool kept_unknown = false;     ///< the kept product is not in the catalogue
-    double duty_moved = 0.0;       ///< duty now over the one it was kept for, minus 1; 0 if not stated
+    bool kept_unknown = false;            ///< the kept product is not in the catalogue
+    double duty_moved = 0.0;              ///< duty now over the one it was kept for, minus 1; 0 if not stated
     [[nodiscard]] bool met() const { return choice.chosen && choice.chosen->suffices(); }
 };
 
