@@ -22,9 +22,9 @@ class CaseReader {
 public:
     CaseReader(const json& c, double step_s) : case_{c}
     {
-        hours_ = c.value("period_h", 24);
+        hours_ = c.value("period_h", std::size_t{24});
         model_.step_s = step_s;
-        model_.steps = static_cast<std::size_t>(hours_ * 3600.0 / step_s);
+        model_.steps = static_cast<std::size_t>(static_cast<double>(hours_) * 3600.0 / step_s);
         if (c.contains("air_exchange")) throw std::runtime_error{"transfer air between zones is not modelled"};
     }
 

@@ -78,7 +78,7 @@ std::string expectation(Kind kind)
     const auto symbols = unit_symbols(kind);
     if (kind == Kind::number) return "a plain number";
     if (kind == Kind::fraction) return "a fraction (0.35) or a percentage (\"35 %\")";
-    return fmt::format("a {} in {}, or a bare number in {}", name_of(kind), listed(symbols), plain_unit(kind));
+    return fmt::format("{} in {}, or a bare number in {}", name_of(kind), listed(symbols), plain_unit(kind));
 }
 
 /// Another kind that this symbol measures, to say "K is a temperature difference".

@@ -1,0 +1,13 @@
+# The plain file must compile; with the mistake it must not, and for the expected reason.
+set(compile ${COMPILER} -std=c++20 -fsyntax-only -I${INCLUDE} ${SOURCE})
+execute_process(COMMAND ${compile} -DMISTAKE=0 RESULT_VARIABLE plain ERROR_VARIABLE said)
+if(NOT plain EQUAL 0)
+    message(FATAL_ERROR "the file without a mistake does not compile:\n${said}")
+endif()
+execute_process(COMMAND ${compile} -DMISTAKE=${MISTAKE} RESULT_VARIABLE wrong ERROR_VARIABLE said)
+if(wrong EQUAL 0)
+    message(FATAL_ERROR "mistake ${MISTAKE} compiles")
+endif()
+if(NOT said MATCHES "${EXPECTED}")
+    message(FATAL_ERROR "mistake ${MISTAKE} is refused for another reason:\n${said}")
+endif()

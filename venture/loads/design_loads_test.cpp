@@ -1,0 +1,168 @@
+#include <venture/loads/design_loads.hpp>
+
+#include <algorithm>
+#include <random>
+
+#include <gtest/gtest.h>
+
+#include <small_building.hpp>
+#include <venture/loads/compile.hpp>
+
+namespace venture::loads {
+namespace {
+
+using namespace testing_data;
+
+const RoomLoad& load_of(const DesignLoads& d, std::string_view room)
+{
+    return *std::ranges::find(d.loads.rooms, room, &RoomLoad::room);
+}
+
+building::Input sunny_room()
+{
+    building::Input in = one_room();
+    in.rooms[0].use.cooling_setpoint = 25.0;
+    in.rooms[0].openings = {window("south", 3.0, 1.5)};
+    return in;
+}
+
+TEST(PaperSum, IsTheOneThatOneCanDoByHand)
+{
+    building::Input in = one_room();
+    in.rooms[0].openings = {window("south", 2.0, 1.5)};
+    in.rooms[0].use.infiltration = 0.5;
+    const DesignLoads d = design_loads(built(in));
+    // R of the wall 0.1/0.8 + 0.1/0.04 + 0.1/0.8 = 2.75; roof 0.2/0.04 + 0.15/2 = 5.075; slab 0.1/0.04 + 0.15/2 = 2.575
+    const double wall = (15 + 15 + 12 + 12 - 3) / (0.13 + 2.75 + 0.04) * 25.0, glass = 3.0 * 1.4 * 25.0;
+    const double roof = 20.0 / (0.10 + 5.075 + 0.04) * 25.0, slab = 20.0 / (0.17 + 2.575) * 12.0;
+    const double air = 0.5 * 60.0 / 3600.0 * (101325.0 / (287.042 * 293.15)) * 1006.0 * 25.0;
+    EXPECT_NEAR(load_of(d, "Room").paper_W(), wall + glass + roof + slab + air, 1e-6);
+    EXPECT_NEAR(load_of(d, "Room").heating_W, load_of(d, "Room").paper_W(), 0.05 * load_of(d, "Room").paper_W());
+}
+
+TEST(DesignLoads, BalanceTheAirInTheHourOfThePeak)
+{
+    const DesignLoads d = design_loads(built(sunny_room()));
+    const RoomLoad& r = load_of(d, "Room");
+    EXPECT_GT(r.cooling_W, 500.0);
+    EXPECT_NEAR(r.cooling_balance.total_W(), r.cooling_sensible_W, 1e-6 * r.cooling_sensible_W);
+    EXPECT_TRUE(d.converged());
+}
+
+TEST(DesignLoads, DoNotDependOnTheOrderOfRooms)
+{
+    building::Input in = shell();
+    for (int i = 0; i < 6; ++i) {
+        building::RoomInput r = room("R", 5.0 * i, 0, 5, 4);
+        r.name = std::string{"Room "} + static_cast<char>('A' + (i * 5) % 6);
+        r.use.cooling_setpoint = 25.0;
+        r.openings = {window("south", 2.0, 1.2)};
+        in.rooms.push_back(r);
+    }
+    building::Input shuffled = in;
+    std::shuffle(shuffled.rooms.begin(), shuffled.rooms.end(), std::mt19937{3});
+    const DesignLoads a = design_loads(built(in)), b = design_loads(built(shuffled));
+    for (const RoomLoad& r : a.loads.rooms) { // to the bit
+        EXPECT_EQ(r.heating_W, load_of(b, r.room).heating_W) << r.room;
+        EXPECT_EQ(r.cooling_W, load_of(b, r.room).cooling_W) << r.room;
+    }
+    EXPECT_EQ(a.loads.fingerprint, b.loads.fingerprint);
+}
+
+TEST(DesignLoads, DoNotDependOnTheNumberOfThreads)
+{
+    const building::Building b = built(sunny_room());
+    const DesignLoads one = design_loads(b, {.threads = 1}), four = design_loads(b, {.threads = 4});
+    EXPECT_EQ(one.loads.rooms[0].cooling_W, four.loads.rooms[0].cooling_W);
+    EXPECT_EQ(one.loads.fingerprint, four.loads.fingerprint);
+}
+
+TEST(DesignLoads, TurnWithTheBuilding)
+{
+    // A window to the plan's east with the plan turned by 90 degrees is a window to the south.
+    building::Input south = sunny_room(), turned = one_room();
+    turned.rooms[0].size = quantity::QuantityList{4.0, 5.0};
+    turned.rooms[0].use.cooling_setpoint = 25.0;
+    turned.rooms[0].openings = {window("east", 3.0, 1.5)};
+    turned.site.plan_bearing = 90.0;
+    const double a = design_loads(built(south)).loads.rooms[0].cooling_W, b = design_loads(built(turned)).loads.rooms[0].cooling_W;
+    EXPECT_NEAR(a, b, 1e-9 * a);
+}
+
+TEST(DesignLoads, RiseWithGlassAndFallWithInsulation)
+{
+    building::Input plain = sunny_room(), more_glass = sunny_room(), thicker = sunny_room();
+    more_glass.rooms[0].openings[0].width = 4.5;
+    thicker.build_ups[0] = build_up("wall", {"100 mm brick", "200 mm wool", "100 mm brick"});
+    const auto load = [](const building::Input& in) { return design_loads(built(in)).loads.rooms[0]; };
+    EXPECT_GT(load(more_glass).cooling_W, load(plain).cooling_W);
+    EXPECT_GT(load(more_glass).heating_W, load(plain).heating_W);
+    EXPECT_LT(load(thicker).heating_W, load(plain).heating_W);
+}
+
+TEST(DesignLoads, PeakAtClockTime)
+{
+    building::Input standard = sunny_room(), summer_time = sunny_room();
+    summer_time.site.months[0].clock_ahead = 1.0;
+    const int a = design_loads(built(standard)).loads.rooms[0].cooling_when.clock_hour;
+    EXPECT_EQ(design_loads(built(summer_time)).loads.rooms[0].cooling_when.clock_hour, a + 1);
+}
+
+TEST(DesignLoads, ShiftProfilesWithTheClock)
+{
+    building::Input in = one_room();
+    in.rooms[0].use.cooling_setpoint = 25.0;
+    in.rooms[0].use.equipment_power = 3000.0;
+    in.rooms[0].use.equipment_profile = std::string{"at ten"};
+    building::ProfileInput p;
+    p.name = std::string{"at ten"};
+    p.hours = quantity::TextList{{"10-11 100 %", {}}};
+    in.profiles = {p};
+    in.site.months[0].clock_ahead = 1.0;
+    EXPECT_EQ(design_loads(built(in)).loads.rooms[0].cooling_when.clock_hour, 10);
+}
+
+TEST(DesignLoads, LetAnUnheatedRoomFloatBetweenItsNeighbours)
+{
+    building::Input in = shell();
+    in.rooms = {room("A", 0, 0, 5, 4), room("Store", 5, 0, 3, 4)};
+    in.rooms[1].use.heating_setpoint = {};
+    const DesignLoads d = design_loads(built(in));
+    EXPECT_GT(load_of(d, "Store").lowest_air_C, -5.0);
+    EXPECT_LT(load_of(d, "Store").lowest_air_C, 20.0);
+    EXPECT_FALSE(load_of(d, "Store").heated);
+}
+
+TEST(DesignLoads, SendBeamToTheFloorAndLoseSomeAgain)
+{
+    const building::Building b = built(sunny_room());
+    const auto compiled = compile(b, climate::cooling_design_day(b.site, b.site.months[0]));
+    double shares = 0.0;
+    for (const Surface& s : compiled.model.surfaces) {
+        if (s.part == Part::window) continue; // what the glass takes up flows in beside
+        const auto& drives = std::get<ZoneFace>(s.inside).absorbed_W;
+        ASSERT_EQ(drives.size(), 2u);
+        shares += drives[0].factor;
+    }
+    const double transmitted = 0.9 * 0.6; // direct share of g
+    EXPECT_LT(shares, transmitted);
+    EXPECT_GT(shares, 0.9 * transmitted);
+}
+
+TEST(Coincident, IsAtMostTheSumOfPeaksAndAtLeastTheLargest)
+{
+    building::Input in = shell();
+    in.rooms = {room("East", 0, 0, 5, 4), room("West", 8, 0, 5, 4)};
+    in.rooms[0].openings = {window("east", 3.0, 1.5)};
+    in.rooms[1].openings = {window("west", 3.0, 1.5)};
+    for (auto& r : in.rooms) r.use.cooling_setpoint = 24.0;
+    const DesignLoads d = design_loads(built(in));
+    const Coincident c = coincident_cooling(d.loads, {0, 1});
+    EXPECT_LT(c.total_W, 0.95 * c.sum_of_peaks_W);
+    EXPECT_GE(c.total_W, std::max(d.loads.rooms[0].cooling_W, d.loads.rooms[1].cooling_W));
+    EXPECT_NEAR(c.total_W, c.sensible_W + c.latent_W, 1e-9);
+    EXPECT_EQ(coincident_cooling(d.loads, {}).total_W, 0.0);
+}
+
+} // namespace
+} // namespace venture::loads

@@ -1,0 +1,55 @@
+#include <venture/quantity/names.hpp>
+
+#include <gtest/gtest.h>
+
+namespace venture::quantity {
+namespace {
+
+TEST(Trimmed, TakesBlanksFromBothEndsOnly)
+{
+    EXPECT_EQ(trimmed("  a b\t\r\n"), "a b");
+    EXPECT_EQ(trimmed(" \t "), "");
+    EXPECT_EQ(trimmed(""), "");
+}
+
+TEST(EditDistance, CountsInsertionsDeletionsChangesAndSwaps)
+{
+    EXPECT_EQ(edit_distance("", "abc"), 3u);
+    EXPECT_EQ(edit_distance("kitten", "sitting"), 3u);
+    EXPECT_EQ(edit_distance("hieght", "height"), 1u); // two neighbours swapped
+    EXPECT_EQ(edit_distance("same", "same"), 0u);
+}
+
+TEST(EditDistance, IsTheSameBothWays)
+{
+    for (const auto& [a, b] : {std::pair{"heating", "cooling"}, {"u_value", "value"}, {"x", ""}})
+        EXPECT_EQ(edit_distance(a, b), edit_distance(b, a));
+}
+
+TEST(NearestName, FindsATypoAndIgnoresCase)
+{
+    const std::vector<std::string> names = {"height", "heating_setpoint", "level"};
+    EXPECT_EQ(nearest_name("hieght", names), "height");
+    EXPECT_EQ(nearest_name("Level", names), "level");
+    EXPECT_EQ(nearest_name("heating_setpiont", names), "heating_setpoint");
+}
+
+TEST(NearestName, SaysNothingRatherThanSomethingSilly)
+{
+    EXPECT_EQ(nearest_name("qqqqqq", std::vector<std::string>{"height", "level"}), std::nullopt);
+    EXPECT_EQ(nearest_name("height", std::vector<std::string>{}), std::nullopt);
+}
+
+TEST(NearestName, TakesAVeryLongWordWithoutTrouble)
+{
+    EXPECT_EQ(nearest_name(std::string(100000, 'a'), std::vector<std::string>{"b"}), std::nullopt);
+}
+
+TEST(Listed, CutsALongList)
+{
+    EXPECT_EQ(listed(std::vector<std::string>{"a", "b"}), "a, b");
+    EXPECT_EQ(listed(std::vector<std::string>{"a", "b", "c"}, 2), "a, b, ... (3 in all)");
+}
+
+} // namespace
+} // namespace venture::quantity

@@ -1,0 +1,135 @@
+#include <venture/services/services.hpp>
+
+#include <algorithm>
+
+#include <gmock/gmock.h>
+#include <gtest/gtest.h>
+
+#include <venture/quantity/codes.hpp>
+
+namespace venture::services {
+namespace {
+
+namespace codes = quantity::codes;
+
+building::PlantInput plant(const char* name, const char* kind)
+{
+    building::PlantInput p;
+    p.name = std::string{name};
+    p.kind = std::string{kind};
+    return p;
+}
+
+building::CircuitInput circuit(const char* name, const char* carries, double supply, double back, const char* from)
+{
+    building::CircuitInput c;
+    c.name = std::string{name};
+    c.carries = std::string{carries};
+    c.unit = std::string{std::string_view{carries} == "heating" ? "radiator" : "fan coil"};
+    c.supply = supply;
+    c.back = back;
+    c.plant = std::string{from};
+    return c;
+}
+
+building::Input two_circuits()
+{
+    building::Input in;
+    in.plants = {plant("boiler", "boiler"), plant("chiller", "chiller")};
+    in.circuits = {circuit("warm", "heating", 70, 50, "boiler"), circuit("cold", "cooling", 7, 12, "chiller")};
+    return in;
+}
+
+Client client(const char* name, bool heated = true, bool cooled = false)
+{
+    return {.room = name, .heated = heated, .cooled = cooled};
+}
+
+bool says(const Services& s, std::string_view code, const char* words)
+{
+    return std::ranges::any_of(s.problems, [&](const auto& p) { return p.code == code && p.message.find(words) != std::string::npos; });
+}
+
+TEST(Connect, HangsRoomsOnTheOnlyCircuitOfTheirDuty)
+{
+    const Services s = connect(two_circuits(), {client("A", true, true), client("B", true, false)});
+    EXPECT_EQ(s.rooms[0].heating, 0u);
+    EXPECT_EQ(s.rooms[0].cooling, 1u);
+    EXPECT_FALSE(s.rooms[1].cooling);
+    EXPECT_THAT(s.rooms_of_plant(0), testing::ElementsAre(0u, 1u));
+    EXPECT_THAT(s.rooms_of_plant(1), testing::ElementsAre(0u));
+    EXPECT_TRUE(s.problems.empty());
+}
+
+TEST(Connect, AssumesServicesWhereNoneAreGivenAndSaysSo)
+{
+    const Services s = connect({}, {client("A", true, true)});
+    EXPECT_EQ(s.circuits.size(), 2u);
+    EXPECT_TRUE(says(s, codes::assumed, "70/55"));
+}
+
+TEST(Connect, FindsADutyThatNobodyServes)
+{
+    building::Input in = two_circuits();
+    in.circuits.pop_back();
+    EXPECT_TRUE(says(connect(in, {client("A", true, true)}), codes::unserved, "cooling of room 'A'"));
+    Client none = client("B");
+    none.heated_by = "nothing";
+    EXPECT_TRUE(says(connect(in, {none}), codes::unserved, "served by nothing"));
+}
+
+TEST(Connect, AsksWhichWhenSeveralCircuitsCarryTheSame)
+{
+    building::Input in = two_circuits();
+    in.circuits.push_back(circuit("warmer", "heating", 80, 60, "boiler"));
+    EXPECT_TRUE(says(connect(in, {client("A")}), codes::unserved, "several circuits"));
+    Client told = client("A");
+    told.heated_by = "warmer";
+    const Services s = connect(in, {told});
+    EXPECT_EQ(s.rooms[0].heating, 2u);
+    EXPECT_TRUE(says(s, codes::unused, "'warm' serves no room"));
+}
+
+TEST(Connect, TellsWrongNamesAndContradictions)
+{
+    building::Input in = two_circuits();
+    in.circuits[0].plant = std::string{"boilr"};
+    in.circuits[1].supply = 14.0; // warmer than its return
+    const Services s = connect(in, {client("A", true, true)});
+    EXPECT_TRUE(says(s, codes::unknown_name, "no plant is called 'boilr'"));
+    EXPECT_TRUE(says(s, codes::contradiction, "14 degC supply and 12 degC return"));
+    Client wrong = client("A");
+    wrong.heated_by = "cold";
+    EXPECT_TRUE(says(connect(two_circuits(), {wrong}), codes::contradiction, "does not carry heating"));
+    wrong.heated_by = "wram";
+    EXPECT_TRUE(says(connect(two_circuits(), {wrong}), codes::unknown_name, "'wram'"));
+}
+
+TEST(Connect, RefusesABoilerThatCools)
+{
+    building::Input in = two_circuits();
+    in.circuits[1].plant = std::string{"boiler"};
+    EXPECT_TRUE(says(connect(in, {client("A", true, true)}), codes::contradiction, "is a boiler"));
+}
+
+TEST(Kept, BelongsToARoomOrPlantThatIsThere)
+{
+    building::Input in = two_circuits();
+    building::KeptInput k;
+    k.serves = std::string{"A"};
+    k.duty = std::string{"heating"};
+    k.product = std::string{"X"};
+    k.count = 2.0;
+    in.kept = {k};
+    const Services s = connect(in, {client("A")});
+    ASSERT_NE(s.find_kept("A", Duty::heating), nullptr);
+    EXPECT_EQ(s.find_kept("A", Duty::heating)->count, 2);
+    EXPECT_EQ(s.find_kept("A", Duty::cooling), nullptr);
+    in.kept.push_back(k);
+    EXPECT_TRUE(says(connect(in, {client("A")}), codes::twice, "second product"));
+    in.kept = {k};
+    EXPECT_TRUE(says(connect(in, {client("B")}), codes::unknown_name, "no room or plant is called 'A'"));
+}
+
+} // namespace
+} // namespace venture::services
