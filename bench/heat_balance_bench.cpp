@@ -14,7 +14,8 @@ namespace {
 
 using namespace venture;
 
-constexpr double brick_m = 0.2, conductivity = 0.8, density = 1800.0, specific_heat = 1000.0, film_in = 7.5, film_out = 25.0;
+constexpr double brick_m = 0.2, conductivity = 0.8, density = 1800.0, specific_heat = 1000.0, film_in = 7.5,
+                 film_out = 25.0;
 
 /// A row of held rooms, each with six equal walls to outdoors.
 loads::ThermalModel row_of_rooms(std::size_t zones)
@@ -24,13 +25,17 @@ loads::ThermalModel row_of_rooms(std::size_t zones)
     for (int h = 0; h < 24; ++h) outdoor.push_back(5.0 + 8.0 * std::sin(h * 0.2618));
     m.outdoor_air_C = m.add_hourly_points(outdoor);
     m.outdoor_humidity_ratio = m.add_constant(0.004);
-    m.walls = {fabric::wall_modes({"brick", {{.material = {"brick", conductivity, density, specific_heat}, .thickness_m = brick_m}}})};
+    m.walls = {fabric::wall_modes(
+        {"brick", {{.material = {"brick", conductivity, density, specific_heat}, .thickness_m = brick_m}}})};
     for (std::size_t z = 0; z < zones; ++z) {
         loads::Zone zone{.id = "zone", .air_capacity_J_per_K = 72000.0, .dry_air_kg = 72.0};
         zone.heat_below_C = zone.cool_above_C = m.add_constant(20.0);
         m.zones.push_back(zone);
         for (int i = 0; i < 6; ++i)
-            m.surfaces.push_back({.id = "wall", .area_m2 = 10.0, .outside = loads::OutdoorFace{film_out, m.outdoor_air_C}, .inside = loads::ZoneFace{z, film_in, 0.0, {}}});
+            m.surfaces.push_back({.id = "wall",
+                                  .area_m2 = 10.0,
+                                  .outside = loads::OutdoorFace{film_out, m.outdoor_air_C},
+                                  .inside = loads::ZoneFace{z, film_in, 0.0, {}}});
     }
     return m;
 }
@@ -41,8 +46,10 @@ public:
     PlainWall() : cells_{static_cast<Eigen::Index>(brick_m / 0.005)}, t_{Eigen::VectorXd::Constant(cells_, 15.0)} {}
     double step(double inside_C, double outside_C, double step_s)
     {
-        const double dx = brick_m / static_cast<double>(cells_), between = conductivity / dx, capacity = density * specific_heat * dx / step_s;
-        const double in = 1.0 / (1.0 / film_in + 0.5 * dx / conductivity), out = 1.0 / (1.0 / film_out + 0.5 * dx / conductivity);
+        const double dx = brick_m / static_cast<double>(cells_), between = conductivity / dx,
+                     capacity = density * specific_heat * dx / step_s;
+        const double in = 1.0 / (1.0 / film_in + 0.5 * dx / conductivity),
+                     out = 1.0 / (1.0 / film_out + 0.5 * dx / conductivity);
         Eigen::MatrixXd a = Eigen::MatrixXd::Zero(cells_, cells_);
         Eigen::VectorXd b = capacity * t_;
         for (Eigen::Index i = 0; i < cells_; ++i) {

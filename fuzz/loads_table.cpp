@@ -10,9 +10,11 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
     using namespace venture;
     quantity::OriginPool origins;
     std::vector<quantity::Problem> problems;
-    const auto table = exchange::read_loads_table({reinterpret_cast<const char*>(data), size}, "fuzz.csv", origins, problems);
+    const auto table =
+        exchange::read_loads_table({reinterpret_cast<const char*>(data), size}, "fuzz.csv", origins, problems);
     if (problems.empty()) {
-        const auto again = exchange::read_loads_table(exchange::write_loads_table(table.loads), "again.csv", origins, problems);
+        const auto again =
+            exchange::read_loads_table(exchange::write_loads_table(table.loads), "again.csv", origins, problems);
         VENTURE_ASSERT(problems.empty() && again.loads.rooms.size() == table.loads.rooms.size());
     }
     return 0;

@@ -61,7 +61,8 @@ TEST(DiagnosticsPage, NamesOnlyCodesThatSomethingUses)
     std::string all;
     for (const auto& entry : fs::recursive_directory_iterator{root / "venture"})
         if (entry.path().extension() == ".cpp" || entry.path().extension() == ".hpp") all += text_of(entry.path());
-    for (const std::string& name : matches(codes, R"(string_view (\w+) = "V)")) EXPECT_NE(all.find("codes::" + name), std::string::npos) << name;
+    for (const std::string& name : matches(codes, R"(string_view (\w+) = "V)"))
+        EXPECT_NE(all.find("codes::" + name), std::string::npos) << name;
 }
 
 /// The page of keys, as it must read: made from the declarations, so the two cannot drift.
@@ -70,30 +71,39 @@ std::string page_of_keys()
     building::Input in;
     std::string out;
     const auto table = [&](auto& self, const std::string& name, bool many, auto record) -> void {
-        out += fmt::format("\n## {}\n\n| key | what | plain unit, words | default |\n| --- | --- | --- | --- |\n", many ? "[[" + name + "]]" : "[" + name + "]");
+        out += fmt::format("\n## {}\n\n| key | what | plain unit, words | default |\n| --- | --- | --- | --- |\n",
+                           many ? "[[" + name + "]]" : "[" + name + "]");
         quantity::for_each_key_set(record, [&](auto& part, auto keys) {
             for (const auto& key : keys) {
                 const auto& s = key.spec;
                 const bool text = std::visit(
                     [&](auto field) {
                         using Value = std::remove_cvref_t<decltype(part.*field)>;
-                        return std::is_same_v<Value, quantity::Given<std::string>> || std::is_same_v<Value, quantity::Given<quantity::TextList>>;
+                        return std::is_same_v<Value, quantity::Given<std::string>> ||
+                               std::is_same_v<Value, quantity::Given<quantity::TextList>>;
                     },
                     key.field);
                 std::string unit = text ? "text" : std::string{quantity::plain_unit(s.kind)};
                 if (!text && unit.empty()) unit = s.kind == quantity::Kind::fraction ? "0..1 or %" : "number";
                 if (!s.choices.empty()) unit = fmt::format("{}", fmt::join(s.choices, ", "));
-                std::string otherwise = s.required ? "must be given" : s.default_value ? fmt::format("{} ({})", quantity::print_quantity(*s.default_value, s.kind), s.default_source) : "";
+                std::string otherwise =
+                    s.required ? "must be given"
+                    : s.default_value
+                        ? fmt::format("{} ({})", quantity::print_quantity(*s.default_value, s.kind), s.default_source)
+                        : "";
                 out += fmt::format("| `{}` | {} | {} | {} |\n", s.name, s.text, unit, otherwise);
             }
         });
         quantity::for_each_nested_table(record, [&](std::string_view nested, auto& records) {
-            self(self, fmt::format("{}.{}", name, nested), true, typename std::remove_cvref_t<decltype(records)>::value_type{});
+            self(self, fmt::format("{}.{}", name, nested), true,
+                 typename std::remove_cvref_t<decltype(records)>::value_type{});
         });
     };
     building::for_each_table(in, [&](std::string_view name, auto& records) {
-        if constexpr (requires { records.begin(); }) table(table, std::string{name}, true, typename std::remove_cvref_t<decltype(records)>::value_type{});
-        else table(table, std::string{name}, false, records);
+        if constexpr (requires { records.begin(); })
+            table(table, std::string{name}, true, typename std::remove_cvref_t<decltype(records)>::value_type{});
+        else
+            table(table, std::string{name}, false, records);
     });
     return out;
 }
@@ -116,7 +126,8 @@ TEST(Documents, HaveNoSnippetThatIsNotReadCleanly)
         for (const std::string& block : blocks(file, "toml")) {
             const project::ProjectFile p = project::read_project_text(block, "snippet");
             for (const auto& problem : p.problems)
-                if (problem.code != "V103") ADD_FAILURE() << file << ": " << project::in_words(problem, p.input.origins, p.sources) << block;
+                if (problem.code != "V103")
+                    ADD_FAILURE() << file << ": " << project::in_words(problem, p.input.origins, p.sources) << block;
             ++read;
         }
     EXPECT_GE(read, 6);
@@ -127,11 +138,13 @@ TEST(Readme, ShowsEveryScreenshotAndOnlyThose)
     const std::string readme = text_of(root / "README.md");
     std::size_t count = 0;
     for (const auto& entry : fs::directory_iterator{root / "docs/screenshots"}) {
-        EXPECT_NE(readme.find("docs/screenshots/" + entry.path().filename().string()), std::string::npos) << entry.path();
+        EXPECT_NE(readme.find("docs/screenshots/" + entry.path().filename().string()), std::string::npos)
+            << entry.path();
         ++count;
     }
     EXPECT_LT(count, 20u);
-    for (const std::string& linked : matches(readme, R"(\((docs/[^)#]+|[A-Z]+\.md|examples/[^)]+|data/[^)]+)\))")) EXPECT_TRUE(fs::exists(root / linked)) << linked;
+    for (const std::string& linked : matches(readme, R"(\((docs/[^)#]+|[A-Z]+\.md|examples/[^)]+|data/[^)]+)\))"))
+        EXPECT_TRUE(fs::exists(root / linked)) << linked;
 }
 
 TEST(Readme, ShowsTheExampleAsItIs)

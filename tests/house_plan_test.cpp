@@ -16,8 +16,9 @@ namespace fs = std::filesystem;
 const fs::path root = VENTURE_SOURCE_DIR;
 
 /// A module may use only those before it.
-const std::vector<std::string> house_plan = {"quantity", "air",      "climate", "fabric", "calendar", "building", "services", "rating",    "loads",  "airside",
-                                             "terminal", "plant",    "network", "study",  "project",  "catalogue", "exchange", "report", "cli"};
+const std::vector<std::string> house_plan = {
+    "quantity", "air",   "climate", "fabric", "calendar", "building",  "services", "rating", "loads", "airside",
+    "terminal", "plant", "network", "study",  "project",  "catalogue", "exchange", "report", "cli"};
 const std::string first_of_the_edge = "project";
 
 std::size_t place_of(const std::string& module)
@@ -47,7 +48,8 @@ std::vector<Include> includes(bool with_tests)
         if (file.extension() != ".cpp" && file.extension() != ".hpp") continue;
         if (!with_tests && file.stem().string().ends_with("_test")) continue;
         const std::string text = text_of(file), module = fs::relative(file, root / "venture").begin()->string();
-        for (std::sregex_iterator it{text.begin(), text.end(), line}, end; it != end; ++it) out.push_back({file, module, (*it)[1]});
+        for (std::sregex_iterator it{text.begin(), text.end(), line}, end; it != end; ++it)
+            out.push_back({file, module, (*it)[1]});
     }
     return out;
 }
@@ -98,17 +100,22 @@ TEST(HousePlan, HasEachModuleLinkWhatItIncludes)
         if (used.empty() || used == i.module || i.module == "cli") continue;
         const std::string cmake = text_of(root / "venture" / i.module / "CMakeLists.txt");
         const auto start = cmake.find("USES");
-        const std::string line = start == std::string::npos ? "" : cmake.substr(start, cmake.find('\n', start) - start) + " ";
-        EXPECT_NE(line.find(" " + used + " "), std::string::npos) << i.file << " includes " << i.what << " but its module does not link " << used;
+        const std::string line =
+            start == std::string::npos ? "" : cmake.substr(start, cmake.find('\n', start) - start) + " ";
+        EXPECT_NE(line.find(" " + used + " "), std::string::npos)
+            << i.file << " includes " << i.what << " but its module does not link " << used;
     }
 }
 
 TEST(HousePlan, KeepsFilesTerminalsClocksAndFormatsOutOfTheCore)
 {
-    const std::set<std::string> banned = {"fstream", "iostream", "filesystem", "cstdio", "chrono", "ctime", "toml++/toml.h", "nlohmann/json.hpp", "spdlog/spdlog.h", "CLI/CLI.hpp", "cairo.h"};
+    const std::set<std::string> banned = {"fstream",         "iostream",    "filesystem",    "cstdio",
+                                          "chrono",          "ctime",       "toml++/toml.h", "nlohmann/json.hpp",
+                                          "spdlog/spdlog.h", "CLI/CLI.hpp", "cairo.h"};
     for (const Include& i : includes(false)) {
         const bool core = place_of(i.module) < place_of(first_of_the_edge);
-        const bool assertion = i.file.filename() == "error.cpp" && i.what == "cstdio"; // a bug may say so before it ends the program
+        const bool assertion =
+            i.file.filename() == "error.cpp" && i.what == "cstdio"; // a bug may say so before it ends the program
         if (core && !assertion) {
             EXPECT_FALSE(banned.contains(i.what)) << i.file << " includes " << i.what;
         }
@@ -127,7 +134,8 @@ TEST(HousePlan, KeepsEigenOutOfPublicHeaders)
 TEST(Packages, AreNamedInOneList)
 {
     const std::string list = text_of(root / "packages.txt");
-    for (const char* package : {"libeigen3-dev", "libfmt-dev", "libspdlog-dev", "libcli11-dev", "libtomlplusplus-dev", "nlohmann-json3-dev", "libcairo2-dev", "libgtest-dev", "libbenchmark-dev"})
+    for (const char* package : {"libeigen3-dev", "libfmt-dev", "libspdlog-dev", "libcli11-dev", "libtomlplusplus-dev",
+                                "nlohmann-json3-dev", "libcairo2-dev", "libgtest-dev", "libbenchmark-dev"})
         EXPECT_NE(list.find(package), std::string::npos) << package;
     EXPECT_NE(text_of(root / ".ci/run").find("make test"), std::string::npos);
 }

@@ -27,7 +27,8 @@ inline building::BuildupInput build_up(const char* name, std::initializer_list<c
     return b;
 }
 
-inline building::RoomInput room(const char* name, double x, double y, double along_x, double along_y, const char* storey = "ground")
+inline building::RoomInput room(const char* name, double x, double y, double along_x, double along_y,
+                                const char* storey = "ground")
 {
     building::RoomInput r;
     r.name = std::string{name};
@@ -58,8 +59,9 @@ inline building::Input shell()
     july.ground = 14.0;
     in.site.months = {july};
     in.materials = {material("brick", 0.8, 1800.0), material("wool", 0.04, 30.0), material("concrete", 2.0, 2300.0)};
-    in.build_ups = {build_up("wall", {"100 mm brick", "100 mm wool", "100 mm brick"}), build_up("partition", {"100 mm brick"}),
-                    build_up("roof", {"200 mm wool", "150 mm concrete"}), build_up("slab", {"100 mm wool", "150 mm concrete"})};
+    in.build_ups = {build_up("wall", {"100 mm brick", "100 mm wool", "100 mm brick"}),
+                    build_up("partition", {"100 mm brick"}), build_up("roof", {"200 mm wool", "150 mm concrete"}),
+                    build_up("slab", {"100 mm wool", "150 mm concrete"})};
     in.fabric.outside_wall = std::string{"wall"};
     in.fabric.inner_wall = std::string{"partition"};
     in.fabric.roof = std::string{"roof"};

@@ -8,7 +8,8 @@
 int main()
 {
     using namespace venture;
-    const auto air = air::MoistAir::from_relative_humidity(air::Temperature::celsius(20.0), 0.5, air::standard_pressure(0.0));
+    const auto air =
+        air::MoistAir::from_relative_humidity(air::Temperature::celsius(20.0), 0.5, air::standard_pressure(0.0));
     std::printf("wet bulb %.2f degC\n", air::wet_bulb(air).celsius());
     report::Canvas canvas{report::Picture::svg, 10, 10};
     return canvas.finish().empty() || loads::Signal{{1.0}, {3.0}}.mean() != 2.0;

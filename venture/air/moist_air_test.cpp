@@ -82,7 +82,8 @@ TEST(MoistAir, RefusesImpossibleStatesWithTheValueAndItsBounds)
     EXPECT_THROW((void)MoistAir::from_humidity_ratio(t, 0.02, p), quantity::RangeError); // above saturation (0.0147)
     EXPECT_THROW((void)MoistAir::from_humidity_ratio(t, -1e-6, p), quantity::RangeError);
     EXPECT_THROW((void)MoistAir::from_wet_bulb(t, Temperature::celsius(21.0), p), quantity::RangeError);
-    EXPECT_THROW((void)MoistAir::from_wet_bulb(t, Temperature::celsius(0.0), p), quantity::RangeError); // drier than dry
+    EXPECT_THROW((void)MoistAir::from_wet_bulb(t, Temperature::celsius(0.0), p),
+                 quantity::RangeError); // drier than dry
     EXPECT_THROW((void)saturation_pressure(Temperature::celsius(250.0)), quantity::RangeError);
     EXPECT_THROW((void)standard_pressure(20000.0), quantity::RangeError);
 }

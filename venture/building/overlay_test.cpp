@@ -78,7 +78,8 @@ INSTANTIATE_TEST_SUITE_P(Paths, OverlayRefuses,
                                          Refusal{"room/Room/size", "3", "2 numbers expected", ""},
                                          Refusal{"room/Room/corners", "3", "cannot be set", "edit the file"},
                                          Refusal{"site/month/8/dry_bulb", "3", "no month is called '8'", ""},
-                                         Refusal{"", "", "no table is called ''", ""}, Refusal{"room", "", "no room is called ''", ""},
+                                         Refusal{"", "", "no table is called ''", ""},
+                                         Refusal{"room", "", "no room is called ''", ""},
                                          Refusal{"site", "", "no key is called ''", ""}));
 
 } // namespace

@@ -50,7 +50,8 @@ TEST(SetOperations, ShareOutTheWhole)
     std::uniform_real_distribution<double> coordinate{-20.0, 20.0}, size{0.5, 15.0};
     for (int i = 0; i < 300; ++i) {
         const double x = coordinate(random), y = coordinate(random), u = coordinate(random), v = coordinate(random);
-        const Polygon a = metres(x, y, x + size(random), y + size(random)), b = metres(u, v, u + size(random), v + size(random));
+        const Polygon a = metres(x, y, x + size(random), y + size(random)),
+                      b = metres(u, v, u + size(random), v + size(random));
         EXPECT_NEAR(area_m2(intersection({a}, {b})) + area_m2(difference({a}, {b})), area_m2(a), 1e-6) << "trial " << i;
         EXPECT_NEAR(area_m2(intersection({a}, {b})), area_m2(intersection({b}, {a})), 1e-9);
     }

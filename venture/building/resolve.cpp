@@ -259,13 +259,14 @@ Resolved Resolver::run()
     add_glazings();
     add_profiles();
     add_storeys();
+    check_fabric_names();
     const bool tables_sound = !quantity::has_error(problems_);
     add_rooms();
     // Shapes are only worth matching when every room has one; the names they use can be told all the same.
-    if (!quantity::has_error(problems_) || (tables_sound && building_.rooms.size() == input_.rooms.size()))
-        add_surfaces();
+    const bool all_shaped = numbers_sound_ && building_.rooms.size() == input_.rooms.size() && !building_.rooms.empty();
+    if (all_shaped && (tables_sound || !quantity::has_error(problems_))) add_surfaces();
     Resolved out{.problems = std::move(problems_), .origins = building_.origins};
-    if (!quantity::has_error(out.problems)) out.building = std::move(building_);
+    if (!quantity::has_error(out.problems) && numbers_sound_) out.building = std::move(building_);
     return out;
 }
 

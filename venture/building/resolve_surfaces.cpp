@@ -178,14 +178,18 @@ void Resolver::add_openings()
         for (const OpeningInput& opening : input_.rooms[r].openings) add_opening(opening, r);
 }
 
-void Resolver::add_surfaces()
+void Resolver::check_fabric_names()
 {
-    for (const auto& key : keys<FabricInput>()) { // names that nothing bears, once each
+    for (const auto& key : keys<FabricInput>()) {
         if (key.spec.name == "note") continue;
         const auto& name = input_.fabric.*std::get<Given<std::string> FabricInput::*>(key.field);
         if (name)
             (void)find("build-up", name, building_.build_ups, [](const NamedBuildup& b) { return b.layers.name; });
     }
+}
+
+void Resolver::add_surfaces()
+{
     building_.surfaces = find_surfaces(building_.rooms, building_.plan_bearing_deg);
     constexpr std::size_t not_set = SIZE_MAX;
     for (Surface& s : building_.surfaces) s.build_up = not_set;

@@ -257,37 +257,56 @@ INSTANTIATE_TEST_SUITE_P(
     testing::Values(
         Mistake{"no_rooms", codes::missing, "no rooms", [](Input& in) { in.rooms.clear(); }},
         Mistake{"no_latitude", codes::missing, "[site] has no 'latitude'", [](Input& in) { in.site.latitude = {}; }},
-        Mistake{"latitude_95", codes::bounds, "95 deg is outside -90 deg to 90 deg", [](Input& in) { in.site.latitude = 95.0; }},
+        Mistake{"latitude_95", codes::bounds, "95 deg is outside -90 deg to 90 deg",
+                [](Input& in) { in.site.latitude = 95.0; }},
         Mistake{"nan", codes::bounds, "is outside", [](Input& in) { in.rooms[0].height = std::nan(""); }},
-        Mistake{"huge", codes::bounds, "1e+300", [](Input& in) { in.rooms[0].size = quantity::QuantityList{1e300, 4.0}; }},
-        Mistake{"wet_above_dry", codes::physics, "above the dry bulb", [](Input& in) { in.site.months[0].wet_bulb = 29.0; }},
-        Mistake{"month_twice", codes::contradiction, "stands twice", [](Input& in) { in.site.months.push_back(in.site.months[0]); }},
+        Mistake{"huge", codes::bounds, "1e+300",
+                [](Input& in) {
+                    in.rooms[0].size = quantity::QuantityList{1e300, 4.0};
+                }},
+        Mistake{"wet_above_dry", codes::physics, "above the dry bulb",
+                [](Input& in) { in.site.months[0].wet_bulb = 29.0; }},
+        Mistake{"month_twice", codes::contradiction, "stands twice",
+                [](Input& in) { in.site.months.push_back(in.site.months[0]); }},
         Mistake{"unknown_material", codes::unknown_name, "no material is called 'brik'",
                 [](Input& in) { in.build_ups[0] = build_up("wall", {"100 mm brik"}); }},
-        Mistake{"no_layer", codes::layer, "is no layer", [](Input& in) { in.build_ups[0] = build_up("wall", {"brick"}); }},
-        Mistake{"layer_unit", codes::layer, "the unit 'furlongs'", [](Input& in) { in.build_ups[0] = build_up("wall", {"2 furlongs brick"}); }},
-        Mistake{"zero_thickness", codes::physics, "resistance", [](Input& in) { in.build_ups[0] = build_up("wall", {"0 mm brick"}); }},
-        Mistake{"unknown_build_up", codes::unknown_name, "no build-up is called 'wal'", [](Input& in) { in.fabric.outside_wall = std::string{"wal"}; }},
+        Mistake{"no_layer", codes::layer, "is no layer",
+                [](Input& in) { in.build_ups[0] = build_up("wall", {"brick"}); }},
+        Mistake{"layer_unit", codes::layer, "the unit 'furlongs'",
+                [](Input& in) { in.build_ups[0] = build_up("wall", {"2 furlongs brick"}); }},
+        Mistake{"zero_thickness", codes::physics, "resistance",
+                [](Input& in) { in.build_ups[0] = build_up("wall", {"0 mm brick"}); }},
+        Mistake{"unknown_build_up", codes::unknown_name, "no build-up is called 'wal'",
+                [](Input& in) { in.fabric.outside_wall = std::string{"wal"}; }},
         Mistake{"no_roof", codes::missing, "[fabric] has no 'roof'", [](Input& in) { in.fabric.roof = {}; }},
-        Mistake{"unknown_storey", codes::unknown_name, "no storey is called 'attic'", [](Input& in) { in.rooms[0].storey = std::string{"attic"}; }},
-        Mistake{"unknown_type", codes::unknown_name, "no room type is called 'x'", [](Input& in) { in.rooms[0].type = std::string{"x"}; }},
-        Mistake{"unknown_profile", codes::unknown_name, "no profile is called 'x'", [](Input& in) { in.rooms[0].use.people_profile = std::string{"x"}; }},
+        Mistake{"unknown_storey", codes::unknown_name, "no storey is called 'attic'",
+                [](Input& in) { in.rooms[0].storey = std::string{"attic"}; }},
+        Mistake{"unknown_type", codes::unknown_name, "no room type is called 'x'",
+                [](Input& in) { in.rooms[0].type = std::string{"x"}; }},
+        Mistake{"unknown_profile", codes::unknown_name, "no profile is called 'x'",
+                [](Input& in) { in.rooms[0].use.people_profile = std::string{"x"}; }},
         Mistake{"unknown_glazing", codes::unknown_name, "no glazing is called 'x'",
                 [](Input& in) {
                     in.rooms[0].openings = {window("south", 1, 1)};
                     in.rooms[0].openings[0].glazing = std::string{"x"};
                 }},
-        Mistake{"name_twice", codes::twice, "a second room is called 'Room'", [](Input& in) { in.rooms.push_back(room("Room", 9, 0, 2, 2)); }},
-        Mistake{"overlap", codes::overlap, "stand in the same place", [](Input& in) { in.rooms.push_back(room("Other", 4, 0, 4, 4)); }},
+        Mistake{"name_twice", codes::twice, "a second room is called 'Room'",
+                [](Input& in) { in.rooms.push_back(room("Room", 9, 0, 2, 2)); }},
+        Mistake{"overlap", codes::overlap, "stand in the same place",
+                [](Input& in) { in.rooms.push_back(room("Other", 4, 0, 4, 4)); }},
         Mistake{"no_shape", codes::outline, "has no shape", [](Input& in) { in.rooms[0].size = {}; }},
-        Mistake{"both_shapes", codes::contradiction, "beside at or size", [](Input& in) { in.rooms[0].corners = quantity::PointList{{0, 0}, {1, 0}, {1, 1}}; }},
+        Mistake{"both_shapes", codes::contradiction, "beside at or size",
+                [](Input& in) {
+                    in.rooms[0].corners = quantity::PointList{{0, 0}, {1, 0}, {1, 1}};
+                }},
         Mistake{"crossing", codes::outline, "crosses itself",
                 [](Input& in) {
                     in.rooms[0].at = {};
                     in.rooms[0].size = {};
                     in.rooms[0].corners = quantity::PointList{{0, 0}, {4, 4}, {4, 0}, {0, 4}};
                 }},
-        Mistake{"crossed_setpoints", codes::contradiction, "at once", [](Input& in) { in.rooms[0].use.cooling_setpoint = 18.0; }},
+        Mistake{"crossed_setpoints", codes::contradiction, "at once",
+                [](Input& in) { in.rooms[0].use.cooling_setpoint = 18.0; }},
         Mistake{"no_hours", codes::hours, "is no range of hours",
                 [](Input& in) {
                     ProfileInput p;
@@ -302,7 +321,8 @@ INSTANTIATE_TEST_SUITE_P(
                     f.beyond = std::string{"a temperature"};
                     in.rooms[0].faces = {f};
                 }},
-        Mistake{"more_light_than_g", codes::contradiction, "of which it is a part", [](Input& in) { in.glazings[0].direct_transmittance = 0.9; }}),
+        Mistake{"more_light_than_g", codes::contradiction, "of which it is a part",
+                [](Input& in) { in.glazings[0].direct_transmittance = 0.9; }}),
     [](const auto& tested) { return tested.param.name; });
 
 TEST(Resolve, TellsAllMistakesAtOnce)
@@ -319,13 +339,15 @@ TEST(Keys, AllHaveNamesTextsAndASourceForEachDefault)
 {
     Input in;
     for_each_table(in, [](std::string_view table, auto& records) {
-        using Record = typename std::conditional_t<requires { records.begin(); }, std::remove_cvref_t<decltype(records)>,
-                                                   std::vector<std::remove_cvref_t<decltype(records)>>>::value_type;
+        using Record = typename std::conditional_t<requires {
+            records.begin();
+        }, std::remove_cvref_t<decltype(records)>, std::vector<std::remove_cvref_t<decltype(records)>>>::value_type;
         Record record;
         for_each_key_set(record, [&](auto&, auto all) {
             for (const auto& key : all) {
                 EXPECT_FALSE(key.spec.text.empty()) << table << "." << key.spec.name;
-                EXPECT_EQ(key.spec.default_value.has_value(), !key.spec.default_source.empty()) << table << "." << key.spec.name;
+                EXPECT_EQ(key.spec.default_value.has_value(), !key.spec.default_source.empty())
+                    << table << "." << key.spec.name;
                 EXPECT_LE(key.spec.allowed.lowest, key.spec.allowed.highest);
             }
         });

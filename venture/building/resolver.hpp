@@ -37,6 +37,7 @@ private:
     void check_use(const RoomInput& given, const Room& room);
 
     // resolve_surfaces.cpp: what encloses them
+    void check_fabric_names();
     void add_surfaces();
     void apply_faces();
     void apply_face(const FaceInput& face, std::size_t room);

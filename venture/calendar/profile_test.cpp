@@ -36,17 +36,15 @@ TEST(ParseHourRange, GoesOverMidnight)
 
 TEST(ParseHourRange, RefusesWhatIsNoRange)
 {
-    for (const char* text : {"", "12 pm", "24:30-25", "8-8", "8.5-12", "08-25", "-3-5", "08-12 150 %", "08-12 many", "a-b"}) {
+    for (const char* text :
+         {"", "12 pm", "24:30-25", "8-8", "8.5-12", "08-25", "-3-5", "08-12 150 %", "08-12 many", "a-b"}) {
         const auto parsed = parse_hour_range(text);
         ASSERT_TRUE(std::holds_alternative<std::string>(parsed)) << text;
         EXPECT_NE(std::get<std::string>(parsed).find("08-12 50 %"), std::string::npos);
     }
 }
 
-TEST(Profile, CountsItsFullLoadHours)
-{
-    EXPECT_DOUBLE_EQ(constant_profile("half", 0.5).full_load_hours(), 12.0);
-}
+TEST(Profile, CountsItsFullLoadHours) { EXPECT_DOUBLE_EQ(constant_profile("half", 0.5).full_load_hours(), 12.0); }
 
 } // namespace
 } // namespace venture::calendar

@@ -42,12 +42,14 @@ TEST(ShippedCatalogue, KeepsSensibleWithinTotalAndFallsWithWarmerWater)
             EXPECT_LE(f.sensible_W.at(7.0, wet_bulb), f.total_W.at(7.0, wet_bulb)) << f.name;
             EXPECT_GT(f.total_W.at(6.0, wet_bulb), f.total_W.at(12.0, wet_bulb)) << f.name;
         }
-    for (const auto& c : shipped_catalogue().plants.chillers) EXPECT_GT(c.capacity_W.at(7.0, 20.0), c.capacity_W.at(7.0, 40.0)) << c.name;
+    for (const auto& c : shipped_catalogue().plants.chillers)
+        EXPECT_GT(c.capacity_W.at(7.0, 20.0), c.capacity_W.at(7.0, 40.0)) << c.name;
 }
 
 TEST(ReadCatalogue, TellsWhatAProductLacksAndKeepsTheOthers)
 {
-    const Catalogue c = read("[[boiler]]\nname=\"A\"\noutput=\"10 kW\"\n[[boiler]]\nname=\"B\"\noutput=\"12 kW\"\nhighest_supply=80\n");
+    const Catalogue c =
+        read("[[boiler]]\nname=\"A\"\noutput=\"10 kW\"\n[[boiler]]\nname=\"B\"\noutput=\"12 kW\"\nhighest_supply=80\n");
     ASSERT_EQ(c.problems.size(), 1u);
     EXPECT_THAT(c.problems[0].message, testing::HasSubstr("'A' has no readable 'highest_supply'"));
     ASSERT_EQ(c.plants.boilers.size(), 1u);
@@ -56,7 +58,8 @@ TEST(ReadCatalogue, TellsWhatAProductLacksAndKeepsTheOthers)
 
 TEST(ReadCatalogue, TellsATableOfTheWrongShape)
 {
-    const Catalogue c = read("[[chiller]]\nname=\"A\"\noutdoor=[20,30]\n[[chiller.at_water]]\nsupply=7\ncapacity=[5000]\n");
+    const Catalogue c =
+        read("[[chiller]]\nname=\"A\"\noutdoor=[20,30]\n[[chiller.at_water]]\nsupply=7\ncapacity=[5000]\n");
     ASSERT_EQ(c.problems.size(), 1u);
     EXPECT_THAT(c.problems[0].message, testing::HasSubstr("one value for each pair"));
 }

@@ -25,8 +25,8 @@ constexpr double assumed_outdoor_C = 32.0;
 /// Problems that only follow from parts that could not be read.
 bool follows_from_gaps(const Problem& p)
 {
-    return p.code == codes::missing || p.code == codes::unknown_name || p.code == codes::outline ||
-           p.code == codes::no_face;
+    return p.severity != Severity::error || p.code == codes::missing || p.code == codes::unknown_name ||
+           p.code == codes::outline || p.code == codes::no_face;
 }
 
 } // namespace

@@ -10,10 +10,7 @@
 namespace venture::climate {
 namespace {
 
-Site a_site()
-{
-    return {.name = "Nowhere", .latitude_deg = 52.0, .longitude_deg = 0.0, .winter = {-5.0, 8.0}};
-}
+Site a_site() { return {.name = "Nowhere", .latitude_deg = 52.0, .longitude_deg = 0.0, .winter = {-5.0, 8.0}}; }
 
 CoolingMonth july() { return {7, 28.0, 19.0, 10.0, 0.4, 2.3, 14.0, 1.0}; }
 

@@ -37,8 +37,7 @@ TEST_P(Positions, AgreeWithTheEphemeris)
                                          Angle::degrees(c.at("longitude_deg_east")));
     const double zenith = c.at("zenith_deg");
     EXPECT_NEAR(sun.zenith_deg, zenith, 0.05);
-    const double turn =
-        std::remainder(sun.azimuth_deg - c.at("azimuth_deg_from_north_clockwise").get<double>(), 360.0);
+    const double turn = std::remainder(sun.azimuth_deg - c.at("azimuth_deg_from_north_clockwise").get<double>(), 360.0);
     EXPECT_LE(std::abs(turn) * std::sin(zenith * std::numbers::pi / 180.0), 0.05);
     EXPECT_NEAR(sun.declination_deg, c.at("declination_deg").get<double>(), 0.02);
     EXPECT_NEAR(sun.equation_of_time_min, c.at("equation_of_time_min").get<double>(), 0.1);
@@ -64,7 +63,8 @@ TEST(SunPosition, RefusesPlacesThatAreNotOnEarth)
 {
     EXPECT_THROW((void)sun_position({}, Angle::degrees(95.0), Angle::degrees(0.0)), quantity::RangeError);
     EXPECT_THROW((void)sun_position({}, Angle::degrees(0.0), Angle::degrees(200.0)), quantity::RangeError);
-    EXPECT_THROW((void)sun_position({2022, 13, 1, 0.0}, Angle::degrees(0.0), Angle::degrees(0.0)), quantity::RangeError);
+    EXPECT_THROW((void)sun_position({2022, 13, 1, 0.0}, Angle::degrees(0.0), Angle::degrees(0.0)),
+                 quantity::RangeError);
 }
 
 TEST(RelativeAirMass, AgreesWithTheTable)

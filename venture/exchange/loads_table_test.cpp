@@ -17,7 +17,8 @@ Read read(const std::string& text)
     std::vector<quantity::Problem> problems;
     Read out{read_loads_table(text, "t.csv", origins, problems), {}};
     for (const auto& p : problems)
-        out.said.push_back(std::to_string(origins.at(p.where).line) + ":" + std::to_string(origins.at(p.where).column) + " " + p.message + " | " + p.hint);
+        out.said.push_back(std::to_string(origins.at(p.where).line) + ":" + std::to_string(origins.at(p.where).column) +
+                           " " + p.message + " | " + p.hint);
     return out;
 }
 
@@ -38,7 +39,10 @@ TEST(LoadsTable, ReadsLoadsWithUnitsFromTheHeaderOrTheCell)
 TEST(LoadsTable, SaysWhatItAssumed)
 {
     EXPECT_EQ(read("room,heating,sensible cooling\nA,1,2\n").table.assumed.size(), 4u);
-    EXPECT_EQ(read("room,heating,sensible cooling,latent cooling,heating room,cooling room,relative humidity\nA,1,2,0,20,24,50\n").table.assumed.size(), 0u);
+    EXPECT_EQ(read("room,heating,sensible cooling,latent cooling,heating room,cooling room,relative "
+                   "humidity\nA,1,2,0,20,24,50\n")
+                  .table.assumed.size(),
+              0u);
 }
 
 struct Bad {
@@ -46,11 +50,15 @@ struct Bad {
 };
 class BadTable : public testing::TestWithParam<Bad> {};
 
-TEST_P(BadTable, IsToldByRowAndColumn) { EXPECT_THAT(read(GetParam().text).said, testing::Contains(testing::HasSubstr(GetParam().says))); }
+TEST_P(BadTable, IsToldByRowAndColumn)
+{
+    EXPECT_THAT(read(GetParam().text).said, testing::Contains(testing::HasSubstr(GetParam().says)));
+}
 
 INSTANTIATE_TEST_SUITE_P(
     Corpus, BadTable,
-    testing::Values(Bad{"empty", "", "the table is empty"}, Bad{"no_room", "heating,sensible cooling\n1,2\n", "no column 'room'"},
+    testing::Values(Bad{"empty", "", "the table is empty"},
+                    Bad{"no_room", "heating,sensible cooling\n1,2\n", "no column 'room'"},
                     Bad{"no_cooling", "room,heating\nA,1\n", "no column 'sensible cooling'"},
                     Bad{"typo", "room,heatin,sensible cooling\nA,1,2\n", "1:2 unknown column 'heatin'"},
                     Bad{"unit", "room,heating [K],sensible cooling\nA,1,2\n", "1:2 heating: the unit 'K'"},
@@ -58,7 +66,8 @@ INSTANTIATE_TEST_SUITE_P(
                     Bad{"negative", "room,heating,sensible cooling\nA,-5,2\n", "2:2 heating: -5 W is outside"},
                     Bad{"nan", "room,heating,sensible cooling\nA,nan,2\n", "2:2 heating: 'nan' found"},
                     Bad{"empty_cell", "room,heating,sensible cooling\nA,,2\n", "2:2 heating: an empty cell"},
-                    Bad{"thousands", "room,heating,sensible cooling\nA,1,234,2\n", "2:0 4 cells where the header has 3"},
+                    Bad{"thousands", "room,heating,sensible cooling\nA,1,234,2\n",
+                        "2:0 4 cells where the header has 3"},
                     Bad{"comma", "room;heating;sensible cooling\nA;1,5;2\n", "2:2 heating: the unit ',5'"},
                     Bad{"twice", "room,heating,sensible cooling\nA,1,2\nA,1,2\n", "3:1 room 'A' stands twice"},
                     Bad{"no_name", "room,heating,sensible cooling\n ,1,2\n", "2:1 a room without a name"}),
@@ -66,7 +75,8 @@ INSTANTIATE_TEST_SUITE_P(
 
 TEST(LoadsTable, RoundTripsWhatItWrites)
 {
-    const Read first = read("room,storey,floor area,heating,sensible cooling,sensible peak,latent cooling,relative humidity\n\"A, left\",up,20,1234.5,800,850,90,45\n");
+    const Read first = read("room,storey,floor area,heating,sensible cooling,sensible peak,latent cooling,relative "
+                            "humidity\n\"A, left\",up,20,1234.5,800,850,90,45\n");
     const std::string written = write_loads_table(first.table.loads);
     const Read again = read(written);
     EXPECT_THAT(again.said, testing::IsEmpty());

@@ -88,7 +88,8 @@ TEST_P(Walls, AnswerADailyWaveAsTheExactTwoPort)
     constexpr double day_omega = 2.0 * std::numbers::pi / 86400.0, space_error = 1e-3;
     for (const double omega : {day_omega, 4.0 * day_omega}) {
         TwoPort expected = exact(wall().layers.front(), omega);
-        for (std::size_t i = 1; i < wall().layers.size(); ++i) expected = in_series(expected, exact(wall().layers[i], omega));
+        for (std::size_t i = 1; i < wall().layers.size(); ++i)
+            expected = in_series(expected, exact(wall().layers[i], omega));
         const TwoPort got = of_modes(wall_modes(wall()), omega);
         EXPECT_LE(std::abs(got.y11 - expected.y11), space_error * std::abs(expected.y11));
         EXPECT_LE(std::abs(got.y22 - expected.y22), space_error * std::abs(expected.y22));

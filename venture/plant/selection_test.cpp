@@ -10,8 +10,10 @@ using services::Duty;
 services::Services boiler_and_chiller(double margin, int units)
 {
     services::Services s;
-    s.plants = {{"boiler", services::PlantKind::boiler, margin, units}, {"chiller", services::PlantKind::chiller, 0.0, 1}};
-    s.circuits = {{"warm", Duty::heating, 70, 50, services::UnitKind::radiator, 0}, {"cold", Duty::cooling, 7, 12, services::UnitKind::fan_coil, 1}};
+    s.plants = {{"boiler", services::PlantKind::boiler, margin, units},
+                {"chiller", services::PlantKind::chiller, 0.0, 1}};
+    s.circuits = {{"warm", Duty::heating, 70, 50, services::UnitKind::radiator, 0},
+                  {"cold", Duty::cooling, 7, 12, services::UnitKind::fan_coil, 1}};
     s.rooms.assign(2, {0, 1});
     return s;
 }

@@ -16,7 +16,8 @@ class Output : public testing::Test {
 protected:
     void SetUp() override
     {
-        folder = fs::temp_directory_path() / ("venture_output_" + std::string{testing::UnitTest::GetInstance()->current_test_info()->name()});
+        folder = fs::temp_directory_path() /
+                 ("venture_output_" + std::string{testing::UnitTest::GetInstance()->current_test_info()->name()});
         fs::remove_all(folder);
     }
     void TearDown() override { fs::remove_all(folder); }
@@ -27,7 +28,10 @@ protected:
         text << in.rdbuf();
         return text.str();
     }
-    void someone_writes(const std::string& name, const std::string& text) const { std::ofstream{folder / name} << text; }
+    void someone_writes(const std::string& name, const std::string& text) const
+    {
+        std::ofstream{folder / name} << text;
+    }
     fs::path folder;
 };
 
@@ -71,10 +75,7 @@ TEST_F(Output, RefusesAManifestThatIsNone)
     EXPECT_THROW(OutputFolder{folder}, quantity::Error);
 }
 
-TEST_F(Output, SaysWhenTheFolderCannotBeMade)
-{
-    EXPECT_THROW(OutputFolder{"/proc/nowhere/results"}, quantity::Error);
-}
+TEST_F(Output, SaysWhenTheFolderCannotBeMade) { EXPECT_THROW(OutputFolder{"/proc/nowhere/results"}, quantity::Error); }
 
 } // namespace
 } // namespace venture::project

@@ -21,14 +21,16 @@ std::vector<std::string> said(const ProjectFile& p)
     std::vector<std::string> out;
     for (const auto& problem : in_reading_order(p.problems, p.input.origins)) {
         const auto& o = p.input.origins.at(problem.where);
-        out.push_back(std::to_string(o.line) + ":" + std::to_string(o.column) + " " + std::string{problem.code} + " " + problem.message + " | " + problem.hint);
+        out.push_back(std::to_string(o.line) + ":" + std::to_string(o.column) + " " + std::string{problem.code} + " " +
+                      problem.message + " | " + problem.hint);
     }
     return out;
 }
 
 TEST(ReadProject, FillsTheInputWithValuesAndPlaces)
 {
-    const ProjectFile p = read("format = 1\n[site]\nlatitude = 52.5\nheight = \"300 ft\"\n[[room]]\nname = \" A \"\nsize = [\"4 m\", 5]\npeople = 3\n");
+    const ProjectFile p = read("format = 1\n[site]\nlatitude = 52.5\nheight = \"300 ft\"\n[[room]]\nname = \" A "
+                               "\"\nsize = [\"4 m\", 5]\npeople = 3\n");
     EXPECT_THAT(said(p), testing::IsEmpty());
     EXPECT_DOUBLE_EQ(*p.input.site.latitude, 52.5);
     EXPECT_NEAR(*p.input.site.height, 91.44, 1e-9);
@@ -40,7 +42,8 @@ TEST(ReadProject, FillsTheInputWithValuesAndPlaces)
 
 TEST(ReadProject, ReadsNestedTables)
 {
-    const ProjectFile p = read("format=1\n[[room]]\nname=\"A\"\n[[room.opening]]\nin=\"south\"\nwidth=1\n[[room.opening]]\nin=\"east\"\n[[site.month]]\nmonth=7\n");
+    const ProjectFile p = read("format=1\n[[room]]\nname=\"A\"\n[[room.opening]]\nin=\"south\"\nwidth=1\n[[room."
+                               "opening]]\nin=\"east\"\n[[site.month]]\nmonth=7\n");
     EXPECT_EQ(p.input.rooms.at(0).openings.size(), 2u);
     EXPECT_EQ(p.input.site.months.size(), 1u);
 }
@@ -51,40 +54,54 @@ struct Bad {
 
 class BadInput : public testing::TestWithParam<Bad> {};
 
-TEST_P(BadInput, IsToldWithPlaceAndWords) { EXPECT_THAT(said(read(GetParam().text)), testing::Contains(testing::HasSubstr(GetParam().says))); }
+TEST_P(BadInput, IsToldWithPlaceAndWords)
+{
+    EXPECT_THAT(said(read(GetParam().text)), testing::Contains(testing::HasSubstr(GetParam().says)));
+}
 
 INSTANTIATE_TEST_SUITE_P(
     Corpus, BadInput,
     testing::Values(
         Bad{"empty", "", "1:1 V101 the file is empty"}, Bad{"blank", " \n\t\n", "V101 the file is empty"},
-        Bad{"no_format", "[site]\n", "1:1 V103 the file does not say which format"}, Bad{"format_2", "format = 2\n", "1:10 V103 only format = 1"},
+        Bad{"no_format", "[site]\n", "1:1 V103 the file does not say which format"},
+        Bad{"format_2", "format = 2\n", "1:10 V103 only format = 1"},
         Bad{"typo_in_key", "format=1\n[site]\nlatitud = 5\n", "3:1 V104 unknown key 'latitud' in [site]"},
         Bad{"typo_hint", "format=1\n[[room]]\nhieght = 5\n", "did you mean 'height'?"},
         Bad{"unknown_table", "format=1\n[[rooom]]\nname=\"x\"\n", "V104 unknown key 'rooom' in the project"},
-        Bad{"furlongs", "format=1\n[[room]]\nheight = \"12 furlongs\"\n", "3:10 V106 height: the unit 'furlongs' found, expected length in m, cm, mm, ft, in"},
+        Bad{"furlongs", "format=1\n[[room]]\nheight = \"12 furlongs\"\n",
+            "3:10 V106 height: the unit 'furlongs' found, expected length in m, cm, mm, ft, in"},
         Bad{"wrong_kind", "format=1\n[site]\nwinter_dry_bulb = \"5 K\"\n", "V106 winter_dry_bulb"},
-        Bad{"text_for_number", "format=1\n[site]\nlatitude = true\n", "3:12 V105 latitude: expected a number (angle); true or false found"},
-        Bad{"number_for_text", "format=1\n[project]\nname = 5\n", "V105 name: a text in quotes expected; a number found"},
+        Bad{"text_for_number", "format=1\n[site]\nlatitude = true\n",
+            "3:12 V105 latitude: expected a number (angle); true or false found"},
+        Bad{"number_for_text", "format=1\n[project]\nname = 5\n",
+            "V105 name: a text in quotes expected; a number found"},
         Bad{"date_for_text", "format=1\n[project]\nrevision = 2026-01-01\n", "a date or time found"},
-        Bad{"one_for_many", "format=1\n[room]\nname=\"x\"\n", "write [[room]] over each"}, Bad{"many_for_one", "format=1\n[[site]]\n", "write [site]"},
+        Bad{"one_for_many", "format=1\n[room]\nname=\"x\"\n", "write [[room]] over each"},
+        Bad{"many_for_one", "format=1\n[[site]]\n", "write [site]"},
         Bad{"scalar_table", "format=1\nsite = 5\n", "V105 [site] stands once"},
         Bad{"bounds", "format=1\n[site]\nlatitude = 95\n", "3:12 V107 latitude: 95 deg is outside -90 deg to 90 deg"},
-        Bad{"infinite", "format=1\n[[room]]\nheight = inf\n", "V107 height"}, Bad{"not_a_number", "format=1\n[[room]]\nheight = nan\n", "V107 height"},
-        Bad{"choice", "format=1\n[[plant]]\nname=\"x\"\nkind=\"boilr\"\n", "V108 kind: 'boilr' found, expected one of boiler, chiller"},
+        Bad{"infinite", "format=1\n[[room]]\nheight = inf\n", "V107 height"},
+        Bad{"not_a_number", "format=1\n[[room]]\nheight = nan\n", "V107 height"},
+        Bad{"choice", "format=1\n[[plant]]\nname=\"x\"\nkind=\"boilr\"\n",
+            "V108 kind: 'boilr' found, expected one of boiler, chiller"},
         Bad{"short_list", "format=1\n[[room]]\nsize=[1]\n", "V105 size: a list of 2 numbers expected"},
         Bad{"list_item", "format=1\n[[room]]\nsize=[1, \"2 kW\"]\n", "V106 size: the unit 'kW'"},
         Bad{"points", "format=1\n[[room]]\ncorners=[[1,2],[3]]\n", "V105 corners: a list of points"},
         Bad{"layers", "format=1\n[[build_up]]\nlayers=[5]\n", "V105 layers: a text in quotes"},
-        Bad{"double_equals", "format=1\n[site]\nlatitude = = 5\n", "3:12 V102 not TOML"}, Bad{"unclosed_string", "format=1\n[site]\nname = \"x\n", "V102 not TOML"},
-        Bad{"unclosed_long_string", "format=1\n[site]\nname = \"\"\"x\n", "V102 not TOML"}, Bad{"empty_header", "format=1\n[ =]\n", "V102"},
+        Bad{"double_equals", "format=1\n[site]\nlatitude = = 5\n", "3:12 V102 not TOML"},
+        Bad{"unclosed_string", "format=1\n[site]\nname = \"x\n", "V102 not TOML"},
+        Bad{"unclosed_long_string", "format=1\n[site]\nname = \"\"\"x\n", "V102 not TOML"},
+        Bad{"empty_header", "format=1\n[ =]\n", "V102"},
         Bad{"accent_outside_quotes", "format=1\n[sit\xc3\xa9]\n", "2:5 V102 a letter beyond ASCII outside quotes"},
         Bad{"invalid_utf8", "format=1\n[site]\nname = \"\xff\xfe\"\n", "V102"},
-        Bad{"a_key_twice", "format=1\n[site]\nheight=1\nheight=2\n", "V102 not TOML"}, Bad{"ambiguous_comma", "format=1\n[[room]]\nheight=\"1,5 m\"\n", "decimal mark or thousands"}),
+        Bad{"a_key_twice", "format=1\n[site]\nheight=1\nheight=2\n", "V102 not TOML"},
+        Bad{"ambiguous_comma", "format=1\n[[room]]\nheight=\"1,5 m\"\n", "decimal mark or thousands"}),
     [](const auto& tested) { return tested.param.name; });
 
 TEST(ReadProject, GoesOnAfterASyntaxErrorAtTheNextTable)
 {
-    const ProjectFile p = read("format=1\n[site]\nlatitude = = 5\n[[room]]\nname=\"A\"\nhieght=3\n[[room]]\nname=\"B\"\nsize = [3,\n");
+    const ProjectFile p =
+        read("format=1\n[site]\nlatitude = = 5\n[[room]]\nname=\"A\"\nhieght=3\n[[room]]\nname=\"B\"\nsize = [3,\n");
     const auto lines = said(p);
     EXPECT_GE(lines.size(), 3u);
     EXPECT_THAT(lines, testing::Contains(testing::HasSubstr("'hieght'")));
@@ -95,9 +112,11 @@ TEST(ReadProject, GoesOnAfterASyntaxErrorAtTheNextTable)
 
 TEST(ReadProject, TellsEveryMistakeOfAFileAtOnceInFileOrder)
 {
-    const auto lines = said(read("format=1\n[site]\nlatitude=95\nlongitud=1\n[[room]]\nheight=\"2 kg\"\npeople=\"many\"\n"));
+    const auto lines =
+        said(read("format=1\n[site]\nlatitude=95\nlongitud=1\n[[room]]\nheight=\"2 kg\"\npeople=\"many\"\n"));
     ASSERT_EQ(lines.size(), 4u);
-    EXPECT_TRUE(lines[0].starts_with("3:") && lines[1].starts_with("4:") && lines[2].starts_with("6:") && lines[3].starts_with("7:"));
+    EXPECT_TRUE(lines[0].starts_with("3:") && lines[1].starts_with("4:") && lines[2].starts_with("6:") &&
+                lines[3].starts_with("7:"));
 }
 
 TEST(ReadProject, SurvivesDeepKeysAndLongLines)
@@ -120,7 +139,8 @@ TEST(ReadProject, TellsAMissingFolder)
     const ProjectFile p = read_project("/nowhere/at/all");
     ASSERT_EQ(p.problems.size(), 1u);
     EXPECT_EQ(p.problems[0].code, codes::file);
-    EXPECT_THAT(in_words(p.problems[0], p.input.origins, p.sources), testing::HasSubstr("/nowhere/at/all: error V101: no such file"));
+    EXPECT_THAT(in_words(p.problems[0], p.input.origins, p.sources),
+                testing::HasSubstr("/nowhere/at/all: error V101: no such file"));
 }
 
 TEST(ReadFile, RefusesWhatIsTooLarge)

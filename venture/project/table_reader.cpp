@@ -86,7 +86,8 @@ std::optional<double> TableReader::number(const toml::node& node, const KeySpec&
         }
         return si;
     }
-    wrong_type(node, fmt::format("{}: expected a number ({})", spec.name, quantity::name_of(spec.kind)), std::string{spec.text});
+    wrong_type(node, fmt::format("{}: expected a number ({})", spec.name, quantity::name_of(spec.kind)),
+               std::string{spec.text});
     return std::nullopt;
 }
 

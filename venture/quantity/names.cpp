@@ -52,7 +52,8 @@ std::optional<std::string> nearest_name(std::string_view typed, std::span<const 
     const std::string wanted = lower(trimmed(typed));
     const auto distance = [&](const std::string& name) { return edit_distance(wanted, lower(name)); };
     const auto best = std::ranges::min_element(allowed, {}, distance);
-    if (best == allowed.end() || distance(*best) > 1 + wanted.size() / 4) return std::nullopt;
+    if (best == allowed.end() || distance(*best) > 1 + std::min<std::size_t>(wanted.size(), 24) / 4)
+        return std::nullopt;
     return *best;
 }
 

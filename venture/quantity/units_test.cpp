@@ -44,10 +44,9 @@ INSTANTIATE_TEST_SUITE_P(
                     Conversion{"  7.5   m ", Kind::length, 7.5}, Conversion{"68 degF", Kind::temperature, 20.0},
                     Conversion{"-40 degF", Kind::temperature, -40.0}, Conversion{"21 degC", Kind::temperature, 21.0},
                     Conversion{"18 degF diff", Kind::temperature_difference, 10.0},
-                    Conversion{"2.4 kW", Kind::power, 2400.0},
-                    Conversion{"12000 Btu/h", Kind::power, 3516.8528420667},
+                    Conversion{"2.4 kW", Kind::power, 2400.0}, Conversion{"12000 Btu/h", Kind::power, 3516.8528420667},
                     Conversion{"1 ton", Kind::power, 3516.8528420667}, Conversion{"35 %", Kind::fraction, 0.35},
-                    Conversion{"0.35", Kind::fraction, 0.35}, Conversion{"350 cfm", Kind::air_flow, 0.16518025632},
+                    Conversion{"0.35", Kind::fraction, 0.35}, Conversion{"350 cfm", Kind::air_flow, 0.16518160512},
                     Conversion{"36 m3/h", Kind::air_flow, 0.01}, Conversion{"10 L/s", Kind::air_flow, 0.01},
                     Conversion{"12", Kind::air_flow, 0.012}, // bare: the plain unit is L/s
                     Conversion{"1 Btu/h.ft2.F", Kind::heat_transfer, 5.678263341113},
@@ -87,7 +86,8 @@ TEST(ParseQuantityRefuses, AnAmbiguousComma)
 
 TEST(ParseQuantityRefuses, WhatIsNoFiniteNumber)
 {
-    for (const char* text : {"", " ", "m", "nan", "inf m", "1e999", "--3", "0x10 m?"}) (void)refusal(text, Kind::length);
+    for (const char* text : {"", " ", "m", "nan", "inf m", "1e999", "--3", "0x10 m?"})
+        (void)refusal(text, Kind::length);
 }
 
 TEST(PrintQuantity, WritesThePlainUnit)

@@ -32,7 +32,7 @@ double cost_of(const Rated& rated)
 std::string why_lost(const Rated& loser, const Rated& winner)
 {
     const double fuller = 100.0 * (winner.fullness() - loser.fullness());
-    if (fuller >= 0.5) return fmt::format("runs only {:.0f} % full", 100.0 * loser.fullness());
+    if (fuller >= 0.5) return fmt::format("{:.0f} % full", 100.0 * loser.fullness());
     if (loser.count > winner.count) return fmt::format("{} units, not {}", loser.count, winner.count);
     return "as good; the name decides";
 }
@@ -55,7 +55,7 @@ std::string Rated::in_words() const
     const Share* most = hardest(*this);
     if (most == nullptr) return "no duty";
     if (suffices()) return fmt::format("runs {:.0f} % full", 100.0 * fullness());
-    const std::string on = shares.size() > 1 ? " on " + most->what : std::string{};
+    const std::string on = shares.size() > 1 ? " (" + most->what + ")" : std::string{};
     return fmt::format("{:.1f} % short{}", 100.0 * (1.0 - most->capacity_W / most->duty_W), on);
 }
 

@@ -10,7 +10,7 @@ namespace venture::rating {
 
 /// One part of a duty and what a product does towards it, W.
 struct Share {
-    std::string what{}; ///< "heating", "total cooling", "sensible cooling"
+    std::string what{}; ///< "heating", "total", "sensible"
     double duty_W = 0.0;
     double capacity_W = 0.0; ///< of all units together
 };
@@ -24,7 +24,7 @@ struct Rated {
     /// Largest duty over capacity; above 1 it is short. A product that is refused counts as infinitely full.
     [[nodiscard]] double fullness() const;
     [[nodiscard]] bool suffices() const;
-    /// "6.2 % short on sensible cooling", "runs 84 % full", or why it is refused.
+    /// "6.2 % short (sensible)", "runs 84 % full", or why it is refused.
     [[nodiscard]] std::string in_words() const;
 };
 

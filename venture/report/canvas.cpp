@@ -1,6 +1,7 @@
 #include <venture/report/canvas.hpp>
 
 #include <algorithm>
+#include <regex>
 
 #include <cairo-pdf.h>
 #include <cairo-svg.h>
@@ -136,6 +137,9 @@ std::string Canvas::finish()
     const cairo_status_t status = cairo_surface_status(c.surface);
     if (status != CAIRO_STATUS_SUCCESS)
         throw quantity::Error{std::string{"the picture cannot be drawn: "} + cairo_status_to_string(status)};
+    // Cairo numbers the drawing surfaces of a process; a sheet must not tell how many were drawn before it.
+    if (c.picture == Picture::svg)
+        return std::regex_replace(c.bytes, std::regex{"id=\"surface[0-9]+\""}, "id=\"sheet\"");
     return std::move(c.bytes);
 }
 

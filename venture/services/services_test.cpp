@@ -47,7 +47,8 @@ Client client(const char* name, bool heated = true, bool cooled = false)
 
 bool says(const Services& s, std::string_view code, const char* words)
 {
-    return std::ranges::any_of(s.problems, [&](const auto& p) { return p.code == code && p.message.find(words) != std::string::npos; });
+    return std::ranges::any_of(
+        s.problems, [&](const auto& p) { return p.code == code && p.message.find(words) != std::string::npos; });
 }
 
 TEST(Connect, HangsRoomsOnTheOnlyCircuitOfTheirDuty)

@@ -101,8 +101,8 @@ private:
         return rate_or_refuse(product.name, count, [&] {
             const FanCoilCapacity one =
                 fan_coil_capacity(product, c.supply_C, c.return_C, s.entering_C, s.entering_wet_bulb_C);
-            return std::vector<Share>{{"total cooling", s.duty_W, count * one.total_W},
-                                      {"sensible cooling", s.sensible_duty_W, count * one.sensible_W}};
+            return std::vector<Share>{{"total", s.duty_W, count * one.total_W},
+                                      {"sensible", s.sensible_duty_W, count * one.sensible_W}};
         });
     }
 

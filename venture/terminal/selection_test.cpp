@@ -33,15 +33,19 @@ services::Services two_circuits(std::size_t rooms)
 
 loads::RoomLoad needs(double heating_W, double total_W, double sensible_W)
 {
-    return {.room = "A", .heated = heating_W > 0, .cooled = total_W > 0, .heating_W = heating_W, .cooling_W = total_W,
-            .cooling_sensible_W = sensible_W, .cooling_latent_W = total_W - sensible_W, .cooling_sensible_peak_W = sensible_W,
-            .cooling_air_C = 26.0, .cooling_humidity_ratio = 0.0105};
+    return {.room = "A",
+            .heated = heating_W > 0,
+            .cooled = total_W > 0,
+            .heating_W = heating_W,
+            .cooling_W = total_W,
+            .cooling_sensible_W = sensible_W,
+            .cooling_latent_W = total_W - sensible_W,
+            .cooling_sensible_peak_W = sensible_W,
+            .cooling_air_C = 26.0,
+            .cooling_humidity_ratio = 0.0105};
 }
 
-Products some_products()
-{
-    return {{{"small", "", 0.6, 0.8, 800, 1.3}, {"large", "", 0.6, 1.6, 1600, 1.3}}, {coil()}};
-}
+Products some_products() { return {{{"small", "", 0.6, 0.8, 800, 1.3}, {"large", "", 0.6, 1.6, 1600, 1.3}}, {coil()}}; }
 
 TEST(RadiatorOutput, FollowsItsOwnLaw)
 {
