@@ -362,6 +362,17 @@ TEST_F(CommandLine, TellsAllMistakesOfAProjectAtOnce)
     EXPECT_THAT(r.errors, Not(HasSubstr("has no 'height'"))); // it is there, only unreadable
 }
 
+TEST_F(CommandLine, TellsMisspeltNamesBesideABrokenLine)
+{
+    write_project("house", {{"level = 2.7", "level = = 2.7"}, {"\"102 mm brick\"", "\"102 mm brik\""}});
+    const Ran r = run("check house");
+    EXPECT_EQ(r.code, 2);
+    EXPECT_THAT(r.errors, HasSubstr("error V102"));
+    EXPECT_THAT(r.errors, HasSubstr("did you mean 'brick'?"));
+    EXPECT_THAT(r.errors, Not(HasSubstr("no storey is called"))); // it stands in the part that could not be read
+    EXPECT_THAT(r.errors, Not(HasSubstr("warning")));
+}
+
 TEST_F(CommandLine, SurvivesWhatIsNoProject)
 {
     write("empty/project.toml", "");

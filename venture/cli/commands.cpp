@@ -25,7 +25,12 @@ using quantity::Severity;
 namespace {
 
 void print(const std::string& text) { std::fwrite(text.data(), 1, text.size(), stdout); }
-void print_error(const std::string& text) { std::fwrite(text.data(), 1, text.size(), stderr); }
+/// Messages follow what was printed before them, also where both go to one terminal.
+void print_error(const std::string& text)
+{
+    std::fflush(stdout);
+    std::fwrite(text.data(), 1, text.size(), stderr);
+}
 
 json problems_json(const Job& job)
 {
@@ -104,6 +109,7 @@ ExitCode check(const CommonOptions& o)
         print_json(job.building() ? report::check_json(*job.building()) : json::object(), job);
     else if (job.building() && !job.failed())
         print(report::check_text(*job.building()) + "\n");
+    if (!o.json && job.problems().empty()) print("Nothing was found that is wrong or odd.\n");
     return finish(job, o);
 }
 

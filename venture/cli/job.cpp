@@ -22,11 +22,12 @@ namespace {
 /// Outdoor temperature that chillers are rated at where no site is known; our assumption.
 constexpr double assumed_outdoor_C = 32.0;
 
-/// Problems that only follow from parts that could not be read.
+/// Problems that may only follow from parts that could not be read. A misspelt name with a near one is real.
 bool follows_from_gaps(const Problem& p)
 {
-    return p.severity != Severity::error || p.code == codes::missing || p.code == codes::unknown_name ||
-           p.code == codes::outline || p.code == codes::no_face;
+    if (p.severity != Severity::error || p.code == codes::missing) return true;
+    if (p.code == codes::unknown_name) return !p.hint.starts_with("did you mean");
+    return p.code == codes::outline || p.code == codes::no_face;
 }
 
 } // namespace

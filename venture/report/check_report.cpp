@@ -1,11 +1,12 @@
 #include <venture/report/check_report.hpp>
 
-#include <cmath>
+#include <algorithm>
 #include <set>
 
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
+#include <venture/quantity/units.hpp>
 #include <venture/report/loads_report.hpp>
 #include <venture/report/text_table.hpp>
 
@@ -85,6 +86,42 @@ std::string build_ups_text(const Building& b)
     return table.text();
 }
 
+/// Values of use that nobody stated and that act: what was taken instead, in how many rooms, and after whom.
+std::string defaults_text(const Building& b)
+{
+    using building::Use;
+    using quantity::Kind;
+    struct Value {
+        const char* name;
+        quantity::Sourced<double> Use::*field;
+        Kind kind;
+        bool per_person; ///< acts only where there are people
+    };
+    const Value values[] = {{"infiltration", &Use::infiltration_per_h, Kind::air_changes, false},
+                            {"sensible_per_person", &Use::sensible_per_person_W, Kind::power, true},
+                            {"latent_per_person", &Use::latent_per_person_W, Kind::power, true},
+                            {"furniture", &Use::furniture_J_per_m2K, Kind::areal_capacity, false}};
+    std::string out;
+    for (const Value& v : values) {
+        int rooms = 0;
+        std::string taken;
+        for (const building::Room& room : b.rooms) {
+            const auto& value = room.use.*v.field;
+            const quantity::Origin& origin = b.origins.at(value.origin);
+            if (origin.kind != quantity::OriginKind::default_value || (v.per_person && room.use.people.value <= 0.0))
+                continue;
+            ++rooms;
+            taken = fmt::format("{} ({})", quantity::print_quantity(value.value, v.kind), origin.text);
+        }
+        if (rooms > 0) out += fmt::format("  {} of {} rooms: {} = {}\n", rooms, b.rooms.size(), v.name, taken);
+    }
+    const auto operative =
+        std::ranges::count_if(b.rooms, [](const building::Room& r) { return r.use.control_operative; });
+    out += fmt::format("  {} of {} rooms hold the operative temperature, the others that of the air\n", operative,
+                       b.rooms.size());
+    return "Taken where nobody said otherwise\n\n" + out;
+}
+
 } // namespace
 
 std::string check_text(const Building& b)
@@ -129,7 +166,7 @@ std::string check_text(const Building& b)
            "who stated each value of use.\n";
     out += "Films inside after ISO 6946, fixed; outside 25 W/m2K. No thermal bridges, no shading, no sky loss: not "
            "modelled yet.\n\n" +
-           build_ups_text(b);
+           build_ups_text(b) + "\n" + defaults_text(b);
     return out;
 }
 

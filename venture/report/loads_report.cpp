@@ -215,7 +215,7 @@ std::string room_text(const RoomLoad& r)
         table.add_rule();
         table.add_row({fmt::format("sum, room at {:.1f} degC", r.heating_room_C), "", "", "", "", watts(r.paper_W())});
         out += fmt::format("\nHeating {:.0f} W in winter design by the heat balance\n\n{}", r.heating_W, table.text());
-        out += "The heat balance differs: it has one air and one radiant temperature, so walls colder than the air "
+        out += "\nThe heat balance differs: it has one air and one radiant temperature, so walls colder than the air "
                "draw heat by\n"
                "radiation from the others, and a set-point that holds the operative temperature needs warmer air.\n";
     }
@@ -243,7 +243,7 @@ std::string room_text(const RoomLoad& r)
                            "{:.1f} degC\n\n{}",
                            r.cooling_W, r.cooling_sensible_W, r.cooling_latent_W, when_in_words(r.cooling_when),
                            r.cooling_outdoor_C, r.cooling_air_C, table.text());
-        out += fmt::format("Sensible cooling by itself is largest in {}: {:.0f} W\n",
+        out += fmt::format("\nSensible cooling by itself is largest in {}: {:.0f} W\n",
                            when_in_words(r.cooling_sensible_when), r.cooling_sensible_peak_W);
     }
     if (!r.heated && !r.cooled)

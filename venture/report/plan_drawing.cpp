@@ -20,7 +20,7 @@ constexpr Colour black{0.1, 0.1, 0.1}, grey{0.55, 0.55, 0.55};
 // Pairs that stay apart for colour-blind eyes (after Okabe and Ito, lightened); the words say the same.
 constexpr Colour heated{0.98, 0.93, 0.82}, heated_and_cooled{0.85, 0.92, 0.98}, cooled{0.90, 0.97, 0.95},
     neither{0.96, 0.96, 0.96};
-constexpr double margin = 30.0, title_height = 58.0, legend_height = 64.0, storey_title = 26.0;
+constexpr double margin = 30.0, title_height = 58.0, legend_height = 64.0, storey_title = 26.0, longest_bar = 130.0;
 
 /// Extent of the building on the plan, metres.
 struct Extent {
@@ -296,7 +296,9 @@ private:
     void draw_legend(double scale)
     {
         const double y = o_.height - 34;
-        constexpr double length_m = 5.0;
+        double length_m = 0.5; // 0.5, 1, 2, 5, 10, 20 ... metres, as long as fits
+        for (const double next : {1.0, 2.0, 5.0, 10.0, 20.0, 50.0, 100.0})
+            if (next * scale <= longest_bar) length_m = next;
         c_.line({margin, y}, {margin + length_m * scale, y}, {black, 3.0});
         c_.text({margin, y + 18}, fmt::format("{:g} m", length_m), 11, false, false);
         double x = std::max(margin + length_m * scale + 40.0, 170.0);
@@ -320,9 +322,15 @@ private:
             c_.text({x + 28, y}, words, 11, false, false);
             x += 28 + c_.text_width(words, 11) + 20;
         };
-        box(heated, "heated");
-        box(heated_and_cooled, "heated and cooled");
-        box(neither, "neither");
+        const auto any = [&](bool heats, bool cools) {
+            return std::ranges::any_of(b_.rooms, [&](const building::Room& r) {
+                return r.use.heating_setpoint_C.has_value() == heats && r.use.cooling_setpoint_C.has_value() == cools;
+            });
+        };
+        if (any(true, false)) box(heated, "heated");
+        if (any(true, true)) box(heated_and_cooled, "heated and cooled");
+        if (any(false, true)) box(cooled, "cooled");
+        if (any(false, false)) box(neither, "neither");
         const std::string note =
             "heat: winter design; cool: largest hour, sensible and latent; convective supply, no margins";
         c_.text({o_.width - margin - c_.text_width(note, 11), y + 20}, note, 11, false, false);
