@@ -5,6 +5,7 @@
 #include <cmath>
 #include <map>
 #include <numbers>
+#include <optional>
 
 namespace venture::building::detail {
 
@@ -174,6 +175,62 @@ std::vector<std::pair<std::size_t, std::size_t>> overlapping_rooms(const std::ve
             const Extent za = height_of(rooms[a]), zb = height_of(rooms[b]);
             if (std::min(za.high, zb.high) <= std::max(za.low, zb.low)) continue;
             if (area_m2(intersection({rooms[a].outline}, {rooms[b].outline})) > allowed_m2) out.emplace_back(a, b);
+        }
+    return out;
+}
+
+namespace {
+
+constexpr double widest_gap_m = 0.6;
+
+/// Distance between two opposite parallel edges that overlap by at least 0.2 m; nothing otherwise.
+std::optional<double> gap_between(GridPoint a, GridPoint b, GridPoint c, GridPoint d)
+{
+    constexpr double parallel = 1e-3;
+    const double ux = to_metres(b.x - a.x), uy = to_metres(b.y - a.y), length = std::hypot(ux, uy);
+    const double vx = to_metres(d.x - c.x), vy = to_metres(d.y - c.y), other = std::hypot(vx, vy);
+    if (ux * vx + uy * vy > 0.0 || std::abs(ux * vy - uy * vx) > parallel * length * other) return std::nullopt;
+    const auto along = [&](GridPoint p) { return (to_metres(p.x - a.x) * ux + to_metres(p.y - a.y) * uy) / length; };
+    const double outward = (to_metres(c.x - a.x) * uy - to_metres(c.y - a.y) * ux) / length;
+    const double overlap = std::min(length, along(c)) - std::max(0.0, along(d));
+    return overlap >= 0.2 && outward > 0.0 ? std::optional{outward} : std::nullopt;
+}
+
+std::optional<NearMiss> side_by_side(const std::vector<Room>& rooms, std::size_t first, std::size_t second)
+{
+    const Extent za = height_of(rooms[first]), zb = height_of(rooms[second]);
+    if (std::min(za.high, zb.high) <= std::max(za.low, zb.low)) return std::nullopt;
+    const Ring &a = rooms[first].outline.outline, &b = rooms[second].outline.outline;
+    for (std::size_t i = 0; i < a.size(); ++i)
+        for (std::size_t j = 0; j < b.size(); ++j) {
+            const auto gap = gap_between(a[i], a[(i + 1) % a.size()], b[j], b[(j + 1) % b.size()]);
+            if (gap && *gap <= widest_gap_m) return NearMiss{first, second, *gap, false};
+        }
+    return std::nullopt;
+}
+
+std::optional<NearMiss> one_above_the_other(const std::vector<Room>& rooms, std::size_t below, std::size_t above)
+{
+    constexpr double opposite_m2 = 0.1;
+    const double gap = to_metres(height_of(rooms[above]).low - height_of(rooms[below]).high);
+    if (gap <= 0.0 || gap > widest_gap_m) return std::nullopt;
+    if (area_m2(intersection({rooms[below].outline}, {rooms[above].outline})) < opposite_m2) return std::nullopt;
+    return NearMiss{below, above, gap, true};
+}
+
+} // namespace
+
+std::vector<NearMiss> near_misses(const std::vector<Room>& rooms)
+{
+    std::vector<NearMiss> out;
+    const auto add = [&](const std::optional<NearMiss>& miss) {
+        if (miss) out.push_back(*miss);
+    };
+    for (std::size_t a = 0; a < rooms.size(); ++a)
+        for (std::size_t b = a + 1; b < rooms.size(); ++b) {
+            add(side_by_side(rooms, a, b));
+            add(one_above_the_other(rooms, a, b));
+            add(one_above_the_other(rooms, b, a));
         }
     return out;
 }

@@ -2,6 +2,7 @@
 /// From texts to the values of keys: shared by overlays and readers of files.
 
 #include <algorithm>
+#include <cmath>
 #include <optional>
 #include <string>
 #include <string_view>
@@ -27,7 +28,10 @@ namespace venture::building {
 [[nodiscard]] inline std::optional<quantity::Problem> bounds_problem(double si, const quantity::KeySpec& spec,
                                                                      quantity::OriginId where)
 {
-    if (si >= spec.allowed.lowest && si <= spec.allowed.highest) return std::nullopt;
+    const bool inside = si >= spec.allowed.lowest && si <= spec.allowed.highest;
+    if (inside && spec.whole && si != std::floor(si))
+        return key_problem(quantity::codes::bounds, where, spec, fmt::format("{:g} is no whole number", si));
+    if (inside) return std::nullopt;
     const auto print = [&](double v) { return quantity::print_quantity(v, spec.kind); };
     return key_problem(
         quantity::codes::bounds, where, spec,

@@ -50,6 +50,12 @@ KeySpec otherwise(KeySpec spec, double value, std::string_view source)
     return spec;
 }
 
+KeySpec whole(KeySpec spec)
+{
+    spec.whole = true;
+    return spec;
+}
+
 KeySpec listed(KeySpec spec, std::size_t count)
 {
     spec.count = count;
@@ -105,7 +111,7 @@ std::span<const Key<MonthInput>> keys<MonthInput>()
 {
     using T = MonthInput;
     static const std::vector<Key<T>> all = {
-        {must(number("month", Kind::number, 1, 12, "1 to 12; the design day is the 21st")), &T::month},
+        {must(whole(number("month", Kind::number, 1, 12, "1 to 12; the design day is the 21st"))), &T::month},
         {must(number("dry_bulb", Kind::temperature, -40, 60, "highest of the design day")), &T::dry_bulb},
         {must(number("wet_bulb", Kind::temperature, -40, 40, "coincident with the highest dry bulb")), &T::wet_bulb},
         {must(number("daily_range", Kind::temperature_difference, 0, 40, "highest minus lowest dry bulb of the day")),
@@ -296,7 +302,7 @@ std::span<const Key<OpeningInput>> keys<OpeningInput>()
         {number("from_left", Kind::length, 0, 1000,
                 "from the left end of the wall seen from outside; spread evenly unless typed"),
          &T::from_left},
-        {otherwise(number("count", Kind::number, 1, 1000, "how many alike"), 1.0, "one"), &T::count},
+        {otherwise(whole(number("count", Kind::number, 1, 1000, "how many alike")), 1.0, "one"), &T::count},
         note_key<T>(),
     };
     return all;
@@ -364,7 +370,9 @@ std::span<const Key<PlantInput>> keys<PlantInput>()
         {otherwise(number("margin", Kind::fraction, 0, 1, "allowance on the sum of what its rooms need"), 0.0,
                    "none unless typed"),
          &T::margin},
-        {otherwise(number("units", Kind::number, 1, 12, "how many equal units share the duty"), 1.0, "one"), &T::units},
+        {otherwise(whole(number("units", Kind::number, 1, 12, "how many equal units share the duty")), 1.0, "one"),
+         &T::units},
+        note_key<T>(),
         note_key<T>(),
     };
     return all;
@@ -378,7 +386,7 @@ std::span<const Key<KeptInput>> keys<KeptInput>()
         text_key<T>("serves", &T::serves, "room or plant it stands for", true),
         {must_word("duty", "which of its duties", {"heating", "cooling"}), &T::duty},
         text_key<T>("product", &T::product, "name in the catalogue", true),
-        {otherwise(number("count", Kind::number, 1, 100, "how many"), 1.0, "one"), &T::count},
+        {otherwise(whole(number("count", Kind::number, 1, 100, "how many")), 1.0, "one"), &T::count},
         {number("chosen_for", Kind::power, 0, 1e8,
                 "the duty when it was settled on; tells whether loads have moved since"),
          &T::chosen_for},

@@ -1,6 +1,5 @@
 #include <venture/building/resolve.hpp>
 
-#include <cmath>
 #include <map>
 #include <set>
 
@@ -139,9 +138,8 @@ void Resolver::add_project_and_site()
     for (const MonthInput& m : s.months) {
         const double number = value(m, &MonthInput::month).value;
         if (!m.month) continue;
-        if (number != std::floor(number) || !seen.insert(static_cast<int>(number)).second)
-            problem(codes::contradiction, m.month.origin,
-                    fmt::format("month {:g} is no whole number or stands twice", number));
+        if (!seen.insert(static_cast<int>(number)).second)
+            problem(codes::contradiction, m.month.origin, fmt::format("month {:g} stands twice", number));
         if (m.wet_bulb && m.dry_bulb && *m.wet_bulb > *m.dry_bulb)
             problem(codes::physics, m.wet_bulb.origin,
                     fmt::format("wet_bulb: {:g} degC is above the dry bulb of {:g} degC", *m.wet_bulb, *m.dry_bulb),

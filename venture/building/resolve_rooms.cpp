@@ -150,6 +150,13 @@ void Resolver::check_use(const RoomInput& given, const Room& room)
         problem(codes::contradiction, use.cooling_setpoint_C->origin,
                 fmt::format("room '{}' would be heated to {:g} degC and cooled to {:g} degC at once", room.name,
                             use.heating_setpoint_C->value, use.cooling_setpoint_C->value));
+    if (use.cooling_setpoint_C && input_.site.months.empty())
+        problem(codes::missing, use.cooling_setpoint_C->origin,
+                fmt::format("room '{}' is to be cooled, but the site has no design month", room.name),
+                "add [[site.month]] tables for the months that may be the hardest");
+    if (use.humidity_limit && !use.cooling_setpoint_C)
+        problem(codes::contradiction, use.humidity_limit->origin,
+                fmt::format("room '{}' has a humidity limit but no cooling set-point: nothing dries it", room.name));
     if (use.people.value > 0.0 && room.outdoor_air_by_plan_m3_per_s() <= 0.0)
         problem(codes::no_outdoor_air, given.name.origin,
                 fmt::format("room '{}' holds {:g} people and has no ventilation, only leakage", room.name,
@@ -187,6 +194,15 @@ void Resolver::add_rooms()
                 fmt::format("rooms '{}' and '{}' stand in the same place", building_.rooms[a].name,
                             building_.rooms[b].name),
                 "check at, size, storey and height of both");
+    for (const NearMiss& miss : near_misses(building_.rooms))
+        problem(
+            codes::near_miss, building_.rooms[miss.second].origin,
+            fmt::format(
+                "rooms '{}' and '{}' face each other {} {:.0f} mm and do not touch: both are taken to face outdoors",
+                building_.rooms[miss.first].name, building_.rooms[miss.second].name,
+                miss.above ? "above and below, across" : "across", 1000.0 * miss.gap_m),
+            miss.above ? "heights are floor to floor" : "lengths are to wall centre lines")
+            .severity = Severity::warning;
 }
 
 } // namespace venture::building::detail

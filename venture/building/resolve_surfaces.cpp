@@ -77,7 +77,13 @@ void Resolver::apply_face(const FaceInput& face, std::size_t room)
     const bool at_temperature = face.beyond && *face.beyond == "a temperature";
     if (at_temperature != static_cast<bool>(face.temperature))
         problem(codes::contradiction, face.on.origin, "beyond = \"a temperature\" and temperature = ... go together");
-    for (Surface* s : faces_called(*face.on, room, face.on.origin)) {
+    const std::vector<Surface*> called = faces_called(*face.on, room, face.on.origin);
+    const auto faces_a_room = [](const Surface* s) { return s->beyond.kind == Neighbour::Kind::room; };
+    if (face.beyond && !called.empty() && std::ranges::all_of(called, faces_a_room))
+        problem(codes::no_face, face.on.origin,
+                fmt::format("the {} of '{}' adjoins other rooms only; what lies beyond cannot be overruled", *face.on,
+                            building_.rooms[room].name));
+    for (Surface* s : called) {
         if (face.beyond && s->beyond.kind != Neighbour::Kind::room) {
             if (*face.beyond == "outdoors") s->beyond.kind = Neighbour::Kind::outdoors;
             if (*face.beyond == "ground") s->beyond.kind = Neighbour::Kind::ground;

@@ -226,6 +226,26 @@ TEST(Use, ComesFromTheRoomThenItsTypeThenTheDefault)
     EXPECT_TRUE(use.control_operative);
 }
 
+TEST(Findings, NameRoomsThatNearlyTouch)
+{
+    Input gap = shell();
+    gap.rooms = {room("A", 0, 0, 5, 4), room("B", 5.1, 1, 3, 6)}; // typed to inside faces, 100 mm apart
+    const auto p = problem_of(gap, codes::near_miss);
+    EXPECT_EQ(p.severity, quantity::Severity::warning);
+    EXPECT_THAT(p.message, testing::HasSubstr("across 100 mm"));
+    Input clear_height = shell();
+    clear_height.rooms = {room("Below", 0, 0, 5, 4), room("Above", 0, 0, 5, 4, "upper")};
+    clear_height.rooms[0].height = 2.6;
+    EXPECT_THAT(problem_of(clear_height, codes::near_miss).message, testing::HasSubstr("across 400 mm"));
+}
+
+TEST(Findings, LeaveRoomsAloneThatTouchOrStandApart)
+{
+    Input in = shell();
+    in.rooms = {room("A", 0, 0, 5, 4), room("B", 5, 0, 5, 4), room("C", 0, 5, 5, 4), room("D", 0, 0, 5, 4, "upper")};
+    EXPECT_TRUE(resolve(in).problems.empty());
+}
+
 TEST(Findings, NamePeopleWithoutOutdoorAir)
 {
     Input in = one_room();
@@ -319,6 +339,23 @@ INSTANTIATE_TEST_SUITE_P(
                     FaceInput f;
                     f.on = std::string{"west"};
                     f.beyond = std::string{"a temperature"};
+                    in.rooms[0].faces = {f};
+                }},
+        Mistake{"half_a_month", codes::bounds, "6.5 is no whole number",
+                [](Input& in) { in.site.months[0].month = 6.5; }},
+        Mistake{"cooled_without_months", codes::missing, "has no design month",
+                [](Input& in) {
+                    in.site.months.clear();
+                    in.rooms[0].use.cooling_setpoint = 25.0;
+                }},
+        Mistake{"dried_without_cooling", codes::contradiction, "nothing dries it",
+                [](Input& in) { in.rooms[0].use.humidity_limit = 0.5; }},
+        Mistake{"overruled_in_vain", codes::no_face, "adjoins other rooms only",
+                [](Input& in) {
+                    in.rooms.push_back(room("Z", 5, 0, 3, 4));
+                    FaceInput f;
+                    f.on = std::string{"east"};
+                    f.beyond = std::string{"ground"};
                     in.rooms[0].faces = {f};
                 }},
         Mistake{"more_light_than_g", codes::contradiction, "of which it is a part",

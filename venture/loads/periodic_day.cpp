@@ -62,30 +62,32 @@ public:
     {
         constexpr std::size_t depth = 12;
         const Eigen::VectorXd f = gx - x;
-        if (last_f_.size() > 0) {
-            df_.push_back(f - last_f_);
-            dg_.push_back(gx - last_g_);
-            if (df_.size() > depth) {
-                df_.pop_front();
-                dg_.pop_front();
+        if (last_residual_.size() > 0) {
+            residual_changes_.push_back(f - last_residual_);
+            image_changes_.push_back(gx - last_image_);
+            if (residual_changes_.size() > depth) {
+                residual_changes_.pop_front();
+                image_changes_.pop_front();
             }
         }
-        last_f_ = f;
-        last_g_ = gx;
-        if (df_.empty()) return gx;
-        Eigen::MatrixXd F(f.size(), static_cast<Eigen::Index>(df_.size()));
-        for (std::size_t i = 0; i < df_.size(); ++i) F.col(static_cast<Eigen::Index>(i)) = df_[i];
+        last_residual_ = f;
+        last_image_ = gx;
+        if (residual_changes_.empty()) return gx;
+        Eigen::MatrixXd F(f.size(), static_cast<Eigen::Index>(residual_changes_.size()));
+        for (std::size_t i = 0; i < residual_changes_.size(); ++i)
+            F.col(static_cast<Eigen::Index>(i)) = residual_changes_[i];
         Eigen::ColPivHouseholderQR<Eigen::MatrixXd> qr(F);
         qr.setThreshold(1e-10);
         const Eigen::VectorXd c = qr.solve(f);
         Eigen::VectorXd out = gx;
-        for (std::size_t i = 0; i < dg_.size(); ++i) out -= c(static_cast<Eigen::Index>(i)) * dg_[i];
+        for (std::size_t i = 0; i < image_changes_.size(); ++i)
+            out -= c(static_cast<Eigen::Index>(i)) * image_changes_[i];
         return out;
     }
 
 private:
-    std::deque<Eigen::VectorXd> df_{}, dg_{};
-    Eigen::VectorXd last_f_{}, last_g_{};
+    std::deque<Eigen::VectorXd> residual_changes_{}, image_changes_{};
+    Eigen::VectorXd last_residual_{}, last_image_{};
 };
 
 void add_scaled(ZoneStep& sum, const ZoneStep& step, double share)

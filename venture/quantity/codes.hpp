@@ -24,10 +24,11 @@ inline constexpr std::string_view physics = "V205";       ///< outside the physi
 inline constexpr std::string_view hours = "V206";         ///< not a range of hours
 inline constexpr std::string_view layer = "V207";         ///< not a layer
 // shape
-inline constexpr std::string_view outline = "V301"; ///< a room without a proper outline
-inline constexpr std::string_view overlap = "V302"; ///< two rooms in one place
-inline constexpr std::string_view no_face = "V303"; ///< a face that the room does not have
-inline constexpr std::string_view opening = "V304"; ///< an opening that does not fit
+inline constexpr std::string_view outline = "V301";   ///< a room without a proper outline
+inline constexpr std::string_view overlap = "V302";   ///< two rooms in one place
+inline constexpr std::string_view no_face = "V303";   ///< a face that the room does not have
+inline constexpr std::string_view opening = "V304";   ///< an opening that does not fit
+inline constexpr std::string_view near_miss = "V305"; ///< rooms that nearly touch
 // findings: the input is usable, but look again
 inline constexpr std::string_view unserved = "V401";        ///< a load that nobody serves
 inline constexpr std::string_view no_outdoor_air = "V402";  ///< people without outdoor air

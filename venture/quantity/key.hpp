@@ -36,6 +36,7 @@ struct KeySpec {
     std::optional<double> default_value = {}; ///< SI; nothing if there is none
     std::string_view default_source = {};     ///< where the default comes from
     bool required = false;
+    bool whole = false;    ///< only whole numbers
     std::size_t count = 0; ///< how many numbers a list must hold; 0 = any
 };
 
