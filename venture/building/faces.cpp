@@ -81,14 +81,11 @@ private:
     void add_walls(std::size_t r)
     {
         const Ring& ring = rooms_[r].outline.outline;
-        std::map<std::string, int> seen;
+        const std::vector<std::string> names = wall_names(rooms_[r]);
         for (std::size_t i = 0; i < ring.size(); ++i) {
             const GridPoint a = ring[i], b = ring[(i + 1) % ring.size()];
             const double on_plan = outward_bearing_deg(a, b);
-            std::string parent = compass_word(on_plan) + " wall";
-            const int nth = ++seen[parent];
-            if (nth > 1) parent += " " + std::to_string(nth);
-            Surface wall = start(r, parent, Attitude::wall, 90.0, std::fmod(on_plan + bearing_ + 720.0, 360.0));
+            Surface wall = start(r, names[i], Attitude::wall, 90.0, std::fmod(on_plan + bearing_ + 720.0, 360.0));
             wall.plan_start = a;
             wall.plan_end = b;
             add_wall_parts(wall, a, b);
@@ -159,6 +156,19 @@ std::string compass_word(double bearing_deg)
                                   "south", "south-west", "west", "north-west"};
     const double turned = std::fmod(bearing_deg + 22.5 + 720.0, 360.0);
     return words[static_cast<std::size_t>(turned / 45.0) % 8];
+}
+
+std::vector<std::string> wall_names(const Room& room)
+{
+    const Ring& ring = room.outline.outline;
+    std::map<std::string, int> seen;
+    std::vector<std::string> names;
+    for (std::size_t i = 0; i < ring.size(); ++i) {
+        const std::string name = compass_word(outward_bearing_deg(ring[i], ring[(i + 1) % ring.size()])) + " wall";
+        const int nth = ++seen[name];
+        names.push_back(nth == 1 ? name : name + " " + std::to_string(nth));
+    }
+    return names;
 }
 
 std::vector<Surface> find_surfaces(const std::vector<Room>& rooms, double plan_bearing_deg)

@@ -12,6 +12,9 @@ namespace venture::building::detail {
 /// Faces meet only on common planes, exact to the grid; dimensions are to wall centre lines and floor levels.
 [[nodiscard]] std::vector<Surface> find_surfaces(const std::vector<Room>& rooms, double plan_bearing_deg);
 
+/// Names of a room's walls in the order of its outline: "south wall", "south wall 2".
+[[nodiscard]] std::vector<std::string> wall_names(const Room& room);
+
 /// Pairs of rooms that fill the same place, by more than a hundredth of a square metre of plan.
 [[nodiscard]] std::vector<std::pair<std::size_t, std::size_t>> overlapping_rooms(const std::vector<Room>& rooms);
 

@@ -52,23 +52,29 @@ std::string lower(std::string_view text)
 std::vector<Surface*> Resolver::faces_called(std::string_view name, std::size_t room, quantity::OriginId where)
 {
     const std::string wanted = lower(quantity::trimmed(name));
+    const auto blank = std::min(wanted.find(' '), wanted.size());
+    const std::string as_wall = wanted.substr(0, blank) + " wall" + wanted.substr(blank); // "north 2": "north wall 2"
+    const auto is_called = [&](const std::string& face) { // a bare side means all walls that look that way
+        return face == wanted || face == as_wall || face.starts_with(as_wall + " ");
+    };
     std::vector<Surface*> found;
-    std::vector<std::string> there;
-    for (Surface& s : building_.surfaces) {
-        if (s.room != room) continue;
-        if (std::ranges::find(there, s.parent) == there.end()) there.push_back(s.parent);
-        const bool same_side = s.attitude == Attitude::wall && s.parent.substr(0, s.parent.find(' ')) == wanted;
-        if (s.parent == wanted || same_side) found.push_back(&s);
+    for (Surface& s : building_.surfaces)
+        if (s.room == room && is_called(s.parent)) found.push_back(&s);
+    if (!found.empty()) return found;
+    std::vector<std::string> there = wall_names(building_.rooms[room]);
+    there.insert(there.end(), {"floor", "roof"});
+    const std::string& room_name = building_.rooms[room].name;
+    if (std::ranges::any_of(there, is_called)) {
+        problem(codes::no_face, where, fmt::format("the {} of '{}' adjoins other rooms only", name, room_name),
+                "openings and overrules need a part that does not");
+        return {};
     }
-    if (found.empty()) {
-        const auto near = quantity::nearest_name(wanted, there);
-        problem(codes::no_face, where,
-                fmt::format("room '{}' has no face called '{}' of its own; it has: {}", building_.rooms[room].name,
-                            name, quantity::listed(there, 12)),
-                near ? fmt::format("did you mean '{}'?", *near)
-                     : std::string{"sides are those of the plan, whose upward direction is north"});
-    }
-    return found;
+    const auto near = quantity::nearest_name(wanted, there);
+    problem(codes::no_face, where,
+            fmt::format("room '{}' has no face called '{}'; it has: {}", room_name, name, quantity::listed(there, 12)),
+            near ? fmt::format("did you mean '{}'?", *near)
+                 : std::string{"sides are those of the plan, whose upward direction is north"});
+    return {};
 }
 
 void Resolver::apply_face(const FaceInput& face, std::size_t room)

@@ -20,7 +20,8 @@ const Surface& surface(const Building& b, std::string_view room, std::string_vie
     for (const Surface& s : b.surfaces)
         if (b.rooms[s.room].name == room && s.name == name) return s;
     ADD_FAILURE() << "no surface " << name << " of " << room;
-    return b.surfaces.front();
+    static const Surface none;
+    return none;
 }
 
 double area_of(const Building& b, std::string_view room, Neighbour::Kind kind)
@@ -188,6 +189,30 @@ TEST(Openings, OfDoorsAndWindowsAreNotMixedUp)
     in.rooms[0].openings = {window("south", 1.0, 2.0)};
     in.rooms[0].openings[0].kind = std::string{"door"};
     EXPECT_THAT(problem_of(in, codes::contradiction).message, testing::HasSubstr("a door needs a u_value"));
+}
+
+TEST(Openings, NeedAFaceWithAPartToOutdoors)
+{
+    Input in = shell();
+    in.rooms = {room("A", 0, 0, 5, 4), room("B", 5, 0, 3, 4)};
+    in.rooms[0].openings = {window("east", 1.0, 1.0)}; // the shared wall stands with A
+    EXPECT_THAT(problem_of(in, codes::opening).message, testing::HasSubstr("no part to outdoors"));
+    in.rooms[0].openings.clear();
+    in.rooms[1].openings = {window("west", 1.0, 1.0)};
+    EXPECT_THAT(problem_of(in, codes::no_face).message, testing::HasSubstr("adjoins other rooms only"));
+}
+
+TEST(Faces, KeepTheirNumbersWhereTwoLookTheSameWay)
+{
+    Input in = shell();
+    RoomInput u = room("U", 0, 0, 1, 1);
+    u.at = {};
+    u.size = {};
+    u.corners = quantity::PointList{{0, 0}, {9, 0}, {9, 5}, {6, 5}, {6, 2}, {3, 2}, {3, 5}, {0, 5}};
+    u.openings = {window("north 3", 1.0, 1.0)};
+    in.rooms = {u};
+    const Building b = built(in);
+    EXPECT_NEAR(surface(b, "U", "north wall 3 to outdoors").net_m2(), 3.0 * 3.0 - 1.0, 1e-9);
 }
 
 TEST(Faces, CanBeToldWhatLiesBeyond)

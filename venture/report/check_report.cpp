@@ -54,7 +54,7 @@ double full_gains_W(const building::Room& r)
 
 std::string setpoint(const std::optional<quantity::Sourced<double>>& t)
 {
-    return t ? fmt::format("{:g}", t->value) : "-";
+    return t ? fmt::format("{:.1f}", t->value) : "-";
 }
 
 std::string number_or_dash(double v, const char* format)

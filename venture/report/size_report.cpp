@@ -192,7 +192,7 @@ void add_findings(const Selection& s, const std::string& name, std::string_view 
             s.choice.chosen ? called(*s.choice.chosen) + " is " + s.choice.chosen->in_words() : "no product suffices";
         say(fmt::format("{}, {}: {}{}", name, duty, what, moved),
             s.kept ? "choose again (remove the [[kept]] table) or split the load"
-                   : "split the load, or change the water temperatures");
+                   : "split the load (a plant may have several units), or change the water temperatures");
     } else if (!moved.empty()) {
         out.push_back({Severity::note,
                        quantity::codes::not_met,
