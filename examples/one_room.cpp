@@ -68,7 +68,7 @@ building::Input small_office()
     window.width = 3.0;
     window.height = 1.5;
 
-    building::RoomInput office;
+    building::RoomInput office; // site, build-ups and storey stand before this
     office.name = "Office"s;
     office.storey = "ground"s;
     office.size = quantity::QuantityList{5.0, 4.0};
@@ -85,15 +85,16 @@ building::Input small_office()
 
 int main()
 {
-    const building::Resolved resolved = building::resolve(small_office());
+    const building::Input in = small_office();
+    const building::Resolved resolved = building::resolve(in);
     if (!resolved.building) {
         for (const auto& problem : resolved.problems) std::printf("%s\n", problem.message.c_str());
         return 2;
     }
     const loads::DesignLoads design = loads::design_loads(*resolved.building);
-    const loads::RoomLoad& office = design.loads.rooms.front();
-    std::printf("heating %.0f W\n", office.heating_W);
-    std::printf("cooling %.0f W at %d h in %s\n", office.cooling_W, office.cooling_when.clock_hour,
-                office.cooling_when.day.c_str());
+    const loads::RoomLoad& needs = design.loads.rooms.front();
+    std::printf("heating %.0f W\n", needs.heating_W);
+    std::printf("cooling %.0f W at %d h in %s\n", needs.cooling_W, needs.cooling_when.clock_hour,
+                needs.cooling_when.day.c_str());
     return design.converged() ? 0 : 3;
 }
