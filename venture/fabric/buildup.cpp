@@ -17,8 +17,7 @@ InsideFilm inside_film(HeatFlow direction)
     case HeatFlow::downwards:
         return {0.7, radiative};
     }
-    VENTURE_ASSERT(!"a direction without a film");
-    return {};
+    VENTURE_UNREACHABLE("a direction without a film");
 }
 
 double standard_inside_resistance(HeatFlow direction)
@@ -31,8 +30,7 @@ double standard_inside_resistance(HeatFlow direction)
     case HeatFlow::downwards:
         return 0.17;
     }
-    VENTURE_ASSERT(!"a direction without a resistance");
-    return {};
+    VENTURE_UNREACHABLE("a direction without a resistance");
 }
 
 double resistance(const Buildup& buildup)

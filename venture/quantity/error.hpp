@@ -49,3 +49,6 @@ void check_range(std::string_view where, std::string_view name, double value, Ra
 /// A condition that only a bug can break. Kept in release builds.
 #define VENTURE_ASSERT(condition)                                                                                      \
     ((condition) ? static_cast<void>(0) : ::venture::quantity::assertion_failed(#condition, __FILE__, __LINE__))
+
+/// A place that only a bug can reach, e.g. behind a switch that handles every case.
+#define VENTURE_UNREACHABLE(what) ::venture::quantity::assertion_failed(what, __FILE__, __LINE__)

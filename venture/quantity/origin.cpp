@@ -40,8 +40,7 @@ std::string OriginPool::describe(OriginId id) const
     case OriginKind::room_type:
         return fmt::format("room type '{}' ({})", o.text, describe(o.parent));
     }
-    VENTURE_ASSERT(!"an origin of no kind");
-    return {};
+    VENTURE_UNREACHABLE("an origin of no kind");
 }
 
 } // namespace venture::quantity

@@ -150,8 +150,7 @@ std::string_view name_of(Kind kind)
     case Kind::pressure:
         return "pressure";
     }
-    VENTURE_ASSERT(!"a kind without a name");
-    return {};
+    VENTURE_UNREACHABLE("a kind without a name");
 }
 
 std::string_view plain_unit(Kind kind)
@@ -159,8 +158,7 @@ std::string_view plain_unit(Kind kind)
     if (kind == Kind::fraction) return {}; // a bare 0.35 is a fraction, not 0.35 %
     for (const Unit& unit : units)
         if (unit.kind == kind) return unit.symbol;
-    VENTURE_ASSERT(!"a kind without a unit");
-    return {};
+    VENTURE_UNREACHABLE("a kind without a unit");
 }
 
 std::vector<std::string> unit_symbols(Kind kind)
