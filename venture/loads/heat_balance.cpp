@@ -182,34 +182,46 @@ State HeatBalance::steady_state() const
 
 State HeatBalance::advance(const State& from, std::size_t step, StepResult& result) const
 {
-    StageKernel& k = prepared_->step;
-    const ThermalModel& m = k.model;
+    const ThermalModel& m = prepared_->step.model;
     result.zones.assign(m.zones.size(), {});
     result.surfaces.assign(m.surfaces.size(), {});
     result.closure_W = result.throughput_W = 0.0;
     result.supply_passes = 0;
     result.supply_settled = true;
+    State now = advance(from, step, &result);
+    for (std::size_t z = 0; z < m.zones.size(); ++z)
+        result.zones[z].into_air_capacity_W =
+            m.zones[z].air_capacity_J_per_K * (now.air_C[z] - from.air_C[z]) / m.step_s;
+    result.closure_W -= stored_more_J(prepared_->step, now, from) / m.step_s;
+    return now;
+}
+
+State HeatBalance::advance(const State& from, std::size_t step) const { return advance(from, step, nullptr); }
+
+State HeatBalance::advance(const State& from, std::size_t step, StepResult* result) const
+{
+    StageKernel& k = prepared_->step;
     State now = from;
     std::vector<double> zhat = from.wall_modes, air_hat = from.air_C, w_hat = from.humidity_ratio;
     for (std::size_t stage = 0; stage < 2; ++stage) {
-        const double weight = stage_weight[stage];
         const StageForcing& f = prepared_->forcing_of(step, stage);
-        const StageSolution x = solve_stage(k, f, zhat, air_hat, w_hat, now.supply);
-        now = State{stage_modes(k, zhat, x), x.air_C, x.humidity_ratio, x.supply};
-        add_zones(k, f, x, weight, result);
-        add_throughput(k, f, x, weight, result);
-        result.supply_passes += x.passes;
-        result.supply_settled = result.supply_settled && x.settled;
+        StageSolution x = solve_stage(k, f, zhat, air_hat, w_hat, now.supply);
+        now.wall_modes = stage_modes(k, zhat, x);
+        if (result != nullptr) {
+            add_zones(k, f, x, stage_weight[stage], *result);
+            add_throughput(k, f, x, stage_weight[stage], *result);
+            result->supply_passes += x.passes;
+            result->supply_settled = result->supply_settled && x.settled;
+        }
+        now.air_C = std::move(x.air_C);
+        now.humidity_ratio = std::move(x.humidity_ratio);
+        now.supply = std::move(x.supply);
         if (stage == 0) {
             zhat = carried(from.wall_modes, now.wall_modes);
             air_hat = carried(from.air_C, now.air_C);
             w_hat = carried(from.humidity_ratio, now.humidity_ratio);
         }
     }
-    for (std::size_t z = 0; z < m.zones.size(); ++z)
-        result.zones[z].into_air_capacity_W =
-            m.zones[z].air_capacity_J_per_K * (now.air_C[z] - from.air_C[z]) / m.step_s;
-    result.closure_W -= stored_more_J(k, now, from) / m.step_s;
     return now;
 }
 

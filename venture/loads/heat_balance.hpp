@@ -75,11 +75,14 @@ public:
     [[nodiscard]] State steady_state() const;
     /// The state one step later, and what happened in between. `step` counts from 0 within the period.
     [[nodiscard]] State advance(const State& from, std::size_t step, StepResult& result) const;
+    /// The same without the account of what happened: for days that are only repeated until they are periodic.
+    [[nodiscard]] State advance(const State& from, std::size_t step) const;
     /// Multiplies wall modes so that their squares are an energy-like measure; used to weigh a change of state.
     [[nodiscard]] const std::vector<double>& mode_weights() const;
 
 private:
     struct Prepared;
+    [[nodiscard]] State advance(const State& from, std::size_t step, StepResult* result) const;
     std::unique_ptr<Prepared> prepared_;
 };
 

@@ -140,7 +140,7 @@ PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& o
         ++day.days;
         const Eigen::VectorXd x = scale.flat(state);
         State end = state;
-        for (std::size_t i = 0; i < model.steps; ++i) end = balance.advance(end, i, step);
+        for (std::size_t i = 0; i < model.steps; ++i) end = balance.advance(end, i);
         const Eigen::VectorXd gx = scale.flat(end);
         day.residual_K = scale.change_K(gx - x);
         day.converged = day.residual_K <= options.temperature_tolerance_K;
