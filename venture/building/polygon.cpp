@@ -59,7 +59,8 @@ Polygons combine(ClipperLib::ClipType what, const Polygons& a, const Polygons& b
     return out;
 }
 
-__extension__ typedef __int128 Wide; // products of grid coordinates need more than 64 bits
+// Products of grid coordinates need more than 64 bits; only a typedef takes the mark that silences -Wpedantic.
+__extension__ typedef __int128 Wide; // NOLINT(modernize-use-using)
 
 bool between(GridPoint a, GridPoint b, GridPoint p)
 {

@@ -14,7 +14,6 @@ using building::CircuitInput;
 using building::KeptInput;
 using building::PlantInput;
 using quantity::OriginId;
-using quantity::Problem;
 using quantity::Severity;
 namespace codes = quantity::codes;
 
