@@ -58,9 +58,9 @@ private:
         for (std::size_t i = 0; i < names.size(); ++i)
             if (names[i] == *name) return i;
         const auto near = quantity::nearest_name(*name, names);
+        const std::string there = names.empty() ? "none" : quantity::listed(names, near ? 3 : 8);
         problem(quantity::codes::unknown_name, name.origin,
-                fmt::format("no {} is called '{}'; there are: {}", what, *name,
-                            names.empty() ? "none" : quantity::listed(names)),
+                fmt::format("no {} is called '{}'; there are: {}", what, *name, there),
                 near ? fmt::format("did you mean '{}'?", *near) : std::string{});
         return std::nullopt;
     }

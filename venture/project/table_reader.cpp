@@ -62,7 +62,8 @@ void TableReader::check_keys(const toml::table& table, std::string_view where, c
         const auto near = quantity::nearest_name(name, allowed);
         problems_.push_back(
             {quantity::Severity::error, codes::unknown_key, origin_of(key),
-             fmt::format("unknown key '{}' in {}; expected one of {}", name, where, quantity::listed(allowed, 6)),
+             fmt::format("unknown key '{}' in {}; expected one of {}", name, where,
+                         quantity::listed(allowed, near ? 3 : 8)),
              near ? fmt::format("did you mean '{}'?", *near) : std::string{"remove it, or put it into a note"}});
     }
 }
