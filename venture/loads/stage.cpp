@@ -262,8 +262,9 @@ Eigen::VectorXd right_hand_side(const StageKernel& k, const StageForcing& f, con
         for (std::size_t j = 0; j < 2; ++j) {
             const StageFace& face = s.face[j];
             if (face.zone < 0) continue;
-            rhs(3 * face.zone) += s.area * face.convective * base[2 * i + j];
-            rhs(3 * face.zone + 1) += s.area * face.radiative * base[2 * i + j];
+            const Eigen::Index air = 3 * static_cast<Eigen::Index>(face.zone);
+            rhs(air) += s.area * face.convective * base[2 * i + j];
+            rhs(air + 1) += s.area * face.radiative * base[2 * i + j];
         }
     }
     return rhs;
