@@ -15,8 +15,8 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
     project::ProjectFile file = project::read_project_text(text, "fuzz.toml");
     (void)building::apply_overlay(file.input, text.substr(0, 40), text.substr(0, 20));
     building::Resolved resolved = building::resolve(file.input);
-    for (const auto& problem : project::in_reading_order(resolved.problems, resolved.origins))
-        (void)project::in_words(problem, resolved.origins, file.sources);
+    for (const auto& problem : project::in_reading_order(resolved.problems, resolved.effective.origins))
+        (void)project::in_words(problem, resolved.effective.origins, file.sources);
     (void)services::connect(file.input, {});
     catalogue::Catalogue products;
     catalogue::read_catalogue_text(text, "fuzz.toml", products);

@@ -10,22 +10,15 @@
 #include <fmt/format.h>
 #include <gtest/gtest.h>
 
-#include <venture/building/keys.hpp>
+#include <program.hpp>
 #include <venture/project/read_project.hpp>
+#include <venture/report/key_report.hpp>
 
 namespace venture {
 namespace {
 
 namespace fs = std::filesystem;
 const fs::path root = VENTURE_SOURCE_DIR;
-
-std::string text_of(const fs::path& file)
-{
-    std::ifstream in{file};
-    std::ostringstream text;
-    text << in.rdbuf();
-    return text.str();
-}
 
 std::set<std::string> matches(const std::string& text, const char* pattern)
 {
@@ -55,6 +48,18 @@ TEST(DiagnosticsPage, AgreesWithTheCodesInTheProgram)
     EXPECT_GT(in_code.size(), 15u);
 }
 
+TEST(DiagnosticsPage, ShowsWhatTheProgramSays)
+{
+    const auto examples = blocks(root / "docs/diagnostics.md", "text");
+    EXPECT_EQ(examples.size(), matches(text_of(root / "docs/diagnostics.md"), R"(\n### (V[0-9]{3}) )").size());
+    for (const std::string& example : examples) {
+        const auto end = example.find('\n');
+        ASSERT_TRUE(example.starts_with("$ venture ")) << example;
+        const Ran ran = run_program(example.substr(10, end - 10), root / "tests/corpus");
+        EXPECT_EQ(ran.errors, example.substr(end + 1)) << "of " << example.substr(0, end);
+    }
+}
+
 TEST(DiagnosticsPage, NamesOnlyCodesThatSomethingUses)
 {
     const std::string codes = text_of(root / "venture/quantity/codes.hpp");
@@ -65,52 +70,9 @@ TEST(DiagnosticsPage, NamesOnlyCodesThatSomethingUses)
         EXPECT_NE(all.find("codes::" + name), std::string::npos) << name;
 }
 
-/// The page of keys, as it must read: made from the declarations, so the two cannot drift.
-std::string page_of_keys()
-{
-    building::Input in;
-    std::string out;
-    const auto table = [&](auto& self, const std::string& name, bool many, auto record) -> void {
-        out += fmt::format("\n## {}\n\n| key | what | plain unit, words | default |\n| --- | --- | --- | --- |\n",
-                           many ? "[[" + name + "]]" : "[" + name + "]");
-        quantity::for_each_key_set(record, [&](auto& part, auto keys) {
-            for (const auto& key : keys) {
-                const auto& s = key.spec;
-                const bool text = std::visit(
-                    [&](auto field) {
-                        using Value = std::remove_cvref_t<decltype(part.*field)>;
-                        return std::is_same_v<Value, quantity::Given<std::string>> ||
-                               std::is_same_v<Value, quantity::Given<quantity::TextList>>;
-                    },
-                    key.field);
-                std::string unit = text ? "text" : std::string{quantity::plain_unit(s.kind)};
-                if (!text && unit.empty()) unit = s.kind == quantity::Kind::fraction ? "0..1 or %" : "number";
-                if (!s.choices.empty()) unit = fmt::format("{}", fmt::join(s.choices, ", "));
-                std::string otherwise =
-                    s.required ? "must be given"
-                    : s.default_value
-                        ? fmt::format("{} ({})", quantity::print_quantity(*s.default_value, s.kind), s.default_source)
-                        : "";
-                out += fmt::format("| `{}` | {} | {} | {} |\n", s.name, s.text, unit, otherwise);
-            }
-        });
-        quantity::for_each_nested_table(record, [&](std::string_view nested, auto& records) {
-            self(self, fmt::format("{}.{}", name, nested), true,
-                 typename std::remove_cvref_t<decltype(records)>::value_type{});
-        });
-    };
-    building::for_each_table(in, [&](std::string_view name, auto& records) {
-        if constexpr (requires { records.begin(); })
-            table(table, std::string{name}, true, typename std::remove_cvref_t<decltype(records)>::value_type{});
-        else
-            table(table, std::string{name}, false, records);
-    });
-    return out;
-}
-
 TEST(KeysPage, IsMadeFromTheDeclarations)
 {
-    const std::string page = text_of(root / "docs/keys.md"), made = page_of_keys();
+    const std::string page = text_of(root / "docs/keys.md"), made = report::keys_page();
     const auto start = page.find("\n## ");
     if (start == std::string::npos || page.substr(start) != made) {
         const fs::path proposal = fs::temp_directory_path() / "venture_keys.md";
@@ -122,12 +84,16 @@ TEST(KeysPage, IsMadeFromTheDeclarations)
 TEST(Documents, HaveNoSnippetThatIsNotReadCleanly)
 {
     int read = 0;
+    const auto load = [](const fs::path& named) { // whatever a snippet names is there
+        return project::FileText{named.extension() == ".csv" ? "name,storey\nHall,ground\n" : "format = 1\n", {}};
+    };
     for (const auto& file : {root / "README.md", root / "docs/project_file.md"})
         for (const std::string& block : blocks(file, "toml")) {
-            const project::ProjectFile p = project::read_project_text(block, "snippet");
+            const project::ProjectFile p = project::read_project_text(block, "snippet", load);
             for (const auto& problem : p.problems)
                 if (problem.code != "V103")
-                    ADD_FAILURE() << file << ": " << project::in_words(problem, p.input.origins, p.sources) << block;
+                    ADD_FAILURE() << file << ": " << project::in_words({{problem}}, p.input.origins, p.sources)
+                                  << block;
             ++read;
         }
     EXPECT_GE(read, 6);

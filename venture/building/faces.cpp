@@ -17,6 +17,45 @@ struct Extent {
 
 Extent height_of(const Room& room) { return {to_grid(room.floor_m), to_grid(room.floor_m + room.height_m)}; }
 
+constexpr double widest_gap_m = 0.6; ///< between rooms that someone may have meant to touch
+
+/// Box round a room, in space, on the grid.
+struct Box {
+    GridPoint low, high; ///< on the plan
+    Extent z;
+};
+
+Box box_of(const Room& room)
+{
+    Box box{room.outline.outline.front(), room.outline.outline.front(), height_of(room)};
+    for (const GridPoint p : room.outline.outline) {
+        box.low = {std::min(box.low.x, p.x), std::min(box.low.y, p.y)};
+        box.high = {std::max(box.high.x, p.x), std::max(box.high.y, p.y)};
+    }
+    return box;
+}
+
+/// For each room, in their order, the others that are not farther off than the widest gap in any direction: whoever
+/// touches a room is among them. Comparing boxes is all that is done for every pair.
+std::vector<std::vector<std::size_t>> rooms_nearby(const std::vector<Room>& rooms)
+{
+    const std::int64_t gap = to_grid(widest_gap_m);
+    std::vector<Box> boxes;
+    for (const Room& room : rooms) boxes.push_back(box_of(room));
+    const auto apart = [gap](std::int64_t low_a, std::int64_t high_a, std::int64_t low_b, std::int64_t high_b) {
+        return low_a - high_b > gap || low_b - high_a > gap;
+    };
+    std::vector<std::vector<std::size_t>> nearby(rooms.size());
+    for (std::size_t a = 0; a < rooms.size(); ++a)
+        for (std::size_t b = 0; b < rooms.size(); ++b) {
+            const Box &p = boxes[a], &q = boxes[b];
+            if (a != b && !apart(p.low.x, p.high.x, q.low.x, q.high.x) &&
+                !apart(p.low.y, p.high.y, q.low.y, q.high.y) && !apart(p.z.low, p.z.high, q.z.low, q.z.high))
+                nearby[a].push_back(b);
+        }
+    return nearby;
+}
+
 /// Bearing of the outward normal of an edge walked anticlockwise, on the plan.
 double outward_bearing_deg(GridPoint from, GridPoint to)
 {
@@ -47,7 +86,13 @@ Polygons shared_wall(GridPoint a, GridPoint b, Extent own, GridPoint c, GridPoin
 
 class Finder {
 public:
-    Finder(const std::vector<Room>& rooms, double bearing) : rooms_{rooms}, bearing_{bearing} {}
+    Finder(const std::vector<Room>& rooms, double bearing)
+        : rooms_{rooms},
+          nearby_{rooms_nearby(rooms)},
+          bearing_{bearing}
+    {
+        for (const Room& room : rooms) lowest_ = std::min(lowest_, height_of(room).low);
+    }
 
     std::vector<Surface> run()
     {
@@ -96,8 +141,7 @@ private:
     {
         const Extent own = height_of(rooms_[wall.room]);
         Polygons rest = {rectangle(0, own.low, along(a, b, b), own.high)};
-        for (std::size_t n = 0; n < rooms_.size(); ++n) {
-            if (n == wall.room) continue;
+        for (const std::size_t n : nearby_[wall.room]) {
             const Ring& ring = rooms_[n].outline.outline;
             Polygons shared;
             for (std::size_t j = 0; j < ring.size(); ++j)
@@ -116,13 +160,13 @@ private:
         const Room& room = rooms_[r];
         const Surface floor = start(r, "floor", Attitude::floor, 180.0, 0.0);
         Polygons rest = {room.outline};
-        for (std::size_t n = 0; n < rooms_.size(); ++n) {
-            if (n == r || height_of(rooms_[n]).high != height_of(room).low) continue;
+        for (const std::size_t n : nearby_[r]) {
+            if (height_of(rooms_[n]).high != height_of(room).low) continue;
             const Polygons shared = intersection({room.outline}, {rooms_[n].outline});
             add(floor, shared, {Neighbour::Kind::room, n});
             rest = difference(rest, {rooms_[n].outline});
         }
-        const bool lowest = height_of(room).low == lowest_level();
+        const bool lowest = height_of(room).low == lowest_;
         add(floor, rest, {lowest ? Neighbour::Kind::ground : Neighbour::Kind::outdoors});
     }
 
@@ -130,21 +174,16 @@ private:
     {
         const Room& room = rooms_[r];
         Polygons rest = {room.outline};
-        for (std::size_t n = 0; n < rooms_.size(); ++n)
-            if (n != r && height_of(rooms_[n]).low == height_of(room).high)
+        for (const std::size_t n : nearby_[r])
+            if (height_of(rooms_[n]).low == height_of(room).high)
                 rest = difference(rest, {rooms_[n].outline}); // the floor above stands with the room above
         add(start(r, "roof", Attitude::ceiling, 0.0, 0.0), rest, {Neighbour::Kind::outdoors});
     }
 
-    [[nodiscard]] std::int64_t lowest_level() const
-    {
-        std::int64_t low = height_of(rooms_.front()).low;
-        for (const Room& room : rooms_) low = std::min(low, height_of(room).low);
-        return low;
-    }
-
     const std::vector<Room>& rooms_;
+    std::vector<std::vector<std::size_t>> nearby_;
     double bearing_;
+    std::int64_t lowest_ = INT64_MAX;
     std::vector<Surface> out_{};
 };
 
@@ -180,8 +219,10 @@ std::vector<std::pair<std::size_t, std::size_t>> overlapping_rooms(const std::ve
 {
     constexpr double allowed_m2 = 0.01;
     std::vector<std::pair<std::size_t, std::size_t>> out;
+    const auto nearby = rooms_nearby(rooms);
     for (std::size_t a = 0; a < rooms.size(); ++a)
-        for (std::size_t b = a + 1; b < rooms.size(); ++b) {
+        for (const std::size_t b : nearby[a]) {
+            if (b < a) continue;
             const Extent za = height_of(rooms[a]), zb = height_of(rooms[b]);
             if (std::min(za.high, zb.high) <= std::max(za.low, zb.low)) continue;
             if (area_m2(intersection({rooms[a].outline}, {rooms[b].outline})) > allowed_m2) out.emplace_back(a, b);
@@ -190,8 +231,6 @@ std::vector<std::pair<std::size_t, std::size_t>> overlapping_rooms(const std::ve
 }
 
 namespace {
-
-constexpr double widest_gap_m = 0.6;
 
 /// Distance between two opposite parallel edges that overlap by at least 0.2 m; nothing otherwise.
 std::optional<double> gap_between(GridPoint a, GridPoint b, GridPoint c, GridPoint d)
@@ -236,8 +275,10 @@ std::vector<NearMiss> near_misses(const std::vector<Room>& rooms)
     const auto add = [&](const std::optional<NearMiss>& miss) {
         if (miss) out.push_back(*miss);
     };
+    const auto nearby = rooms_nearby(rooms);
     for (std::size_t a = 0; a < rooms.size(); ++a)
-        for (std::size_t b = a + 1; b < rooms.size(); ++b) {
+        for (const std::size_t b : nearby[a]) {
+            if (b < a) continue;
             add(side_by_side(rooms, a, b));
             add(one_above_the_other(rooms, a, b));
             add(one_above_the_other(rooms, b, a));

@@ -19,6 +19,31 @@ struct ProjectInput {
     Given<std::string> name, client, number, author, revision, note;
 };
 
+/// Units that outputs are printed in, one for each quantity::printed_quantities().
+struct UnitsInput {
+    Given<std::string> preset, note;
+    Given<std::string> length, thickness, area, volume, velocity, temperature, temperature_difference, power,
+        total_power, power_per_area, heat_transfer, heat_loss, resistance, conductivity, density, specific_heat,
+        areal_capacity, air_flow, standard_air_flow, air_flow_per_area, water_flow, mass, moisture_flow, humidity_ratio,
+        enthalpy, energy, duration, pressure;
+};
+
+/// A file of materials, build-ups and the like that several projects share; read, never written.
+struct LibraryInput {
+    Given<std::string> name, file, note;
+};
+
+/// A CSV file with one record a line, and how it is written.
+struct TableFileInput {
+    Given<std::string> file, holds, separator, decimal_mark, encoding, note;
+    Given<double> header_rows;
+};
+
+/// A finding that someone answers for.
+struct AcceptedInput {
+    Given<std::string> finding, reason, by, note;
+};
+
 /// One month's cooling design conditions.
 struct MonthInput {
     Given<double> month, dry_bulb, wet_bulb, daily_range, beam_depth, diffuse_depth, ground, clock_ahead;
@@ -135,6 +160,10 @@ struct LoadsInput {
 /// Everything given of a building and its site.
 struct Input {
     ProjectInput project{};
+    UnitsInput units{};
+    std::vector<LibraryInput> libraries{};
+    std::vector<TableFileInput> tables{};
+    std::vector<AcceptedInput> accepted{};
     SiteInput site{};
     FabricInput fabric{};
     std::vector<MaterialInput> materials{};

@@ -10,6 +10,14 @@ namespace quantity {
 template <>
 std::span<const Key<building::ProjectInput>> keys<building::ProjectInput>();
 template <>
+std::span<const Key<building::UnitsInput>> keys<building::UnitsInput>();
+template <>
+std::span<const Key<building::LibraryInput>> keys<building::LibraryInput>();
+template <>
+std::span<const Key<building::TableFileInput>> keys<building::TableFileInput>();
+template <>
+std::span<const Key<building::AcceptedInput>> keys<building::AcceptedInput>();
+template <>
 std::span<const Key<building::SiteInput>> keys<building::SiteInput>();
 template <>
 std::span<const Key<building::MonthInput>> keys<building::MonthInput>();
@@ -60,6 +68,10 @@ template <class Visit>
 void for_each_table(auto& input, Visit visit)
 {
     visit("project", input.project);
+    visit("units", input.units);
+    visit("library", input.libraries);
+    visit("table", input.tables);
+    visit("accepted", input.accepted);
     visit("site", input.site);
     visit("fabric", input.fabric);
     visit("material", input.materials);
@@ -73,6 +85,39 @@ void for_each_table(auto& input, Visit visit)
     visit("plant", input.plants);
     visit("kept", input.kept);
     visit("loads", input.loads);
+}
+
+/// Visits the tables that a library may hold.
+template <class Visit>
+void for_each_library_table(auto& input, Visit visit)
+{
+    visit("material", input.materials);
+    visit("build_up", input.build_ups);
+    visit("glazing", input.glazings);
+    visit("profile", input.profiles);
+    visit("room_type", input.room_types);
+}
+
+/// What a record is called in a key path: its name, the face it is on, its month; empty if it has none.
+template <class Record>
+[[nodiscard]] std::string label_of(const Record& record)
+{
+    if constexpr (requires { record.month; })
+        return record.month ? quantity::print_quantity(*record.month, quantity::Kind::number) : "";
+    else if constexpr (requires { record.name; })
+        return record.name ? *record.name : "";
+    else if constexpr (requires { record.on; })
+        return record.on ? *record.on : "";
+    else
+        return "";
+}
+
+/// The same; the `index`th of its list (from 0) is called by its number from 1 if it has no name.
+template <class Record>
+[[nodiscard]] std::string label_of(const Record& record, std::size_t index)
+{
+    std::string label = label_of(record);
+    return label.empty() ? std::to_string(index + 1) : label;
 }
 
 } // namespace building

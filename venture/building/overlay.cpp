@@ -17,15 +17,25 @@ namespace codes = quantity::codes;
 
 namespace {
 
-std::vector<std::string> split_path(std::string_view path)
+/// A path in parts, with blanks around each taken away.
+std::string tidied(std::string_view path)
 {
-    std::vector<std::string> parts;
+    std::string out;
     while (true) {
         const auto slash = path.find('/');
-        parts.emplace_back(quantity::trimmed(path.substr(0, slash)));
-        if (slash == std::string_view::npos) return parts;
+        out += quantity::trimmed(path.substr(0, slash));
+        if (slash == std::string_view::npos) return out;
+        out += '/';
         path.remove_prefix(slash + 1);
     }
+}
+
+/// The part of a path before its first slash, and what follows it.
+std::pair<std::string, std::string> cut(const std::string& path)
+{
+    const auto slash = path.find('/');
+    if (slash == std::string::npos) return {path, {}};
+    return {path.substr(0, slash), path.substr(slash + 1)};
 }
 
 std::vector<std::string> split_list(std::string_view text)
@@ -39,25 +49,11 @@ std::vector<std::string> split_list(std::string_view text)
     }
 }
 
-/// What a record is called in a path.
-template <class Record>
-std::string label_of(const Record& record)
-{
-    if constexpr (requires { record.month; })
-        return record.month ? fmt::format("{:g}", *record.month) : "";
-    else if constexpr (requires { record.name; })
-        return record.name ? *record.name : "";
-    else if constexpr (requires { record.on; })
-        return record.on ? *record.on : "";
-    else
-        return "";
-}
-
 class Overlay {
 public:
     Overlay(Input& input, std::string_view path, std::string_view text)
         : input_{input},
-          parts_{split_path(path)},
+          path_{tidied(path)},
           text_{text},
           origin_{input.origins.add({.kind = quantity::OriginKind::overlay, .text = fmt::format("{}={}", path, text)})}
     {
@@ -65,12 +61,13 @@ public:
 
     std::optional<Problem> run()
     {
+        const auto [table, rest] = cut(path_);
         std::vector<std::string> tables;
         for_each_table(input_, [&](std::string_view name, auto& records) {
             tables.emplace_back(name);
-            if (name == parts_.front()) into(records, 1);
+            if (name == table) into(table, records, rest);
         });
-        if (!found_table_) fail("table", parts_.front(), tables);
+        if (!found_table_) fail("table", table, tables);
         return problem_;
     }
 
@@ -83,32 +80,40 @@ private:
                            near ? fmt::format("did you mean '{}'?", *near) : std::string{}};
     }
 
+    /// A list of tables wants a name next, which may hold slashes itself: the longest name that fits is taken.
     template <class Records>
-    void into(Records& records, std::size_t at)
+    void into(const std::string& table, Records& records, const std::string& rest)
     {
         found_table_ = true;
         if constexpr (requires { records.begin(); }) {
+            typename Records::value_type* best = nullptr;
             std::vector<std::string> labels;
-            for (auto& record : records) {
-                labels.push_back(label_of(record));
-                if (at < parts_.size() && labels.back() == parts_[at]) return key_of(record, at + 1);
+            std::size_t length = 0;
+            for (std::size_t i = 0; i < records.size(); ++i) {
+                labels.push_back(label_of(records[i], i));
+                const std::string& label = labels.back();
+                const bool fits = rest == label || rest.starts_with(label + "/");
+                if (!fits || (best != nullptr && label.size() <= length)) continue;
+                best = &records[i];
+                length = label.size();
             }
-            fail(parts_[at - 1], at < parts_.size() ? parts_[at] : "", labels);
+            if (best == nullptr) return fail(table, cut(rest).first, labels);
+            key_of(*best, rest.substr(std::min(length + 1, rest.size())));
         } else {
-            key_of(records, at);
+            key_of(records, rest);
         }
     }
 
     template <class Record>
-    void key_of(Record& record, std::size_t at)
+    void key_of(Record& record, const std::string& path)
     {
-        const std::string typed = at < parts_.size() ? parts_[at] : "";
+        const auto [typed, rest] = cut(path);
         bool done = false;
         std::vector<std::string> names;
         for_each_key_set(record, [&](auto& object, auto keys) {
             for (const auto& key : keys) {
                 names.emplace_back(key.spec.name);
-                if (key.spec.name != typed) continue;
+                if (key.spec.name != typed || !rest.empty()) continue; // nothing stands inside a value
                 done = true;
                 std::visit([&](auto field) { assign(object.*field, key.spec); }, key.field);
             }
@@ -116,9 +121,9 @@ private:
         for_each_nested_table(record, [&](std::string_view name, auto& nested) {
             if (done || name != typed) return;
             done = true;
-            into(nested, at + 1);
+            into(typed, nested, rest);
         });
-        if (!done) fail("key", typed, names);
+        if (!done) fail("key", path, names);
     }
 
     template <class T>
@@ -147,7 +152,7 @@ private:
     }
 
     Input& input_;
-    std::vector<std::string> parts_;
+    std::string path_;
     std::string_view text_;
     OriginId origin_;
     bool found_table_ = false;

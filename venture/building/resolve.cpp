@@ -21,33 +21,27 @@ quantity::Problem& Resolver::problem(std::string_view code, quantity::OriginId w
     return problems_.emplace_back(quantity::Problem{Severity::error, code, where, std::move(message), std::move(hint)});
 }
 
-Sourced<double> Resolver::by_default(const KeySpec& spec)
-{
-    const auto origin =
-        building_.origins.add({.kind = quantity::OriginKind::default_value, .text = std::string{spec.default_source}});
-    return {spec.default_value.value_or(0.0), origin};
-}
-
 namespace {
 
 /// Where a record stands, for what is missing from it.
 template <class Record>
-quantity::OriginId place_of(const Record& record)
+quantity::OriginId place_of(const Record& record, const quantity::OriginPool& origins)
 {
     quantity::OriginId place{};
     const auto look = [&](const auto& given) {
-        if (given && (place == quantity::OriginId{} || given.origin.index < place.index)) place = given.origin;
+        if (given && origins.at(given.origin).kind == quantity::OriginKind::file &&
+            (place == quantity::OriginId{} || given.origin.index < place.index))
+            place = given.origin;
     };
     for (const auto& key : keys<Record>()) std::visit([&](auto field) { look(record.*field); }, key.field);
     return place;
 }
 
-template <class Record>
-std::string label_of(const Record& record)
+/// Values that somebody else's record states are checked there.
+bool is_own(const quantity::OriginPool& origins, quantity::OriginId origin)
 {
-    if constexpr (requires { record.name; })
-        if (record.name) return fmt::format(" of '{}'", *record.name);
-    return {};
+    const auto kind = origins.at(origin).kind;
+    return kind != quantity::OriginKind::inherited && kind != quantity::OriginKind::default_value;
 }
 
 } // namespace
@@ -82,11 +76,17 @@ void Resolver::check_bounds_and_requirements()
                     [&](auto field) {
                         const auto& given = object.*field;
                         if (given.refused) numbers_sound_ = false;
-                        if (!given && !given.refused && key.spec.required)
-                            problem(codes::missing, place_of(record),
-                                    fmt::format("[{}]{} has no '{}' ({})", table, label_of(record), key.spec.name,
-                                                key.spec.text));
-                        if (given) check_numbers(*given, key.spec, given.origin);
+                        if (!given && !given.refused && key.spec.required) {
+                            const std::string label = label_of(record);
+                            problem(codes::missing, place_of(record, input_.origins),
+                                    fmt::format("[{}]{} has no '{}' ({})", table,
+                                                label.empty() ? "" : fmt::format(" '{}'", label), key.spec.name,
+                                                key.spec.text),
+                                    fmt::format("`venture explain {}/{}` tells more", table, key.spec.name))
+                                .cause = fmt::format("[{}] has no '{}'", table, key.spec.name);
+                        }
+                        if (given && is_own(input_.origins, given.origin))
+                            check_numbers(*given, key.spec, given.origin);
                     },
                     key.field);
         });
@@ -113,7 +113,7 @@ void Resolver::check_names()
                 if (!is_new)
                     problem(codes::twice, record.name.origin,
                             fmt::format("a second {} is called '{}'", table, *record.name),
-                            fmt::format("the first is at {}", building_.origins.describe(first->second)));
+                            fmt::format("the first is at {}", input_.origins.describe(first->second)));
             }
         }
     });
@@ -122,64 +122,62 @@ void Resolver::check_names()
 void Resolver::add_project_and_site()
 {
     const ProjectInput& p = input_.project;
-    const auto text = [](const Given<std::string>& given) { return given ? *given : std::string{}; };
-    building_.project = {text(p.name), text(p.client), text(p.number), text(p.author), text(p.revision)};
+    building_.project = {value_of(p.name), value_of(p.client), value_of(p.number), value_of(p.author),
+                         value_of(p.revision)};
     const SiteInput& s = input_.site;
     climate::Site& site = building_.site;
-    site = {.name = text(s.name),
-            .latitude_deg = value(s, &SiteInput::latitude).value,
-            .longitude_deg = value(s, &SiteInput::longitude).value,
-            .time_zone_h = value(s, &SiteInput::time_zone).value,
-            .height_m = value(s, &SiteInput::height).value,
-            .ground_reflectance = value(s, &SiteInput::ground_reflectance).value,
-            .winter = {value(s, &SiteInput::winter_dry_bulb).value, value(s, &SiteInput::winter_ground).value}};
-    building_.plan_bearing_deg = value(s, &SiteInput::plan_bearing).value;
+    site = {.name = value_of(s.name),
+            .latitude_deg = value_of(s.latitude),
+            .longitude_deg = value_of(s.longitude),
+            .time_zone_h = value_of(s.time_zone),
+            .height_m = value_of(s.height),
+            .ground_reflectance = value_of(s.ground_reflectance),
+            .winter = {value_of(s.winter_dry_bulb), value_of(s.winter_ground)}};
+    building_.plan_bearing_deg = value_of(s.plan_bearing);
     std::set<int> seen;
     for (const MonthInput& m : s.months) {
-        const double number = value(m, &MonthInput::month).value;
+        const double month = value_of(m.month);
         if (!m.month) continue;
-        if (!seen.insert(static_cast<int>(number)).second)
-            problem(codes::contradiction, m.month.origin, fmt::format("month {:g} stands twice", number));
+        if (!seen.insert(static_cast<int>(month)).second)
+            problem(codes::contradiction, m.month.origin, fmt::format("month {:g} stands twice", month));
         if (m.wet_bulb && m.dry_bulb && *m.wet_bulb > *m.dry_bulb)
             problem(codes::physics, m.wet_bulb.origin,
                     fmt::format("wet_bulb: {:g} degC is above the dry bulb of {:g} degC", *m.wet_bulb, *m.dry_bulb),
                     "were the two swapped?");
-        site.months.push_back({static_cast<int>(number), value(m, &MonthInput::dry_bulb).value,
-                               value(m, &MonthInput::wet_bulb).value, value(m, &MonthInput::daily_range).value,
-                               value(m, &MonthInput::beam_depth).value, value(m, &MonthInput::diffuse_depth).value,
-                               value(m, &MonthInput::ground).value, value(m, &MonthInput::clock_ahead).value});
+        site.months.push_back({static_cast<int>(month), value_of(m.dry_bulb), value_of(m.wet_bulb),
+                               value_of(m.daily_range), value_of(m.beam_depth), value_of(m.diffuse_depth),
+                               value_of(m.ground), value_of(m.clock_ahead)});
     }
 }
 
 void Resolver::add_layer(const quantity::PlacedText& text, fabric::Buildup& buildup)
 {
-    const auto number = quantity::leading_number(text.text);
+    const auto typed = quantity::leading_number(text.text);
     const std::string expected =
         "a thickness and a material (\"102 mm brick\"), or a resistance and a name (\"0.18 m2K/W air gap\")";
-    const auto blank = number ? number->rest.find(' ') : std::string_view::npos;
+    const auto blank = typed ? typed->rest.find(' ') : std::string_view::npos;
     if (blank == std::string_view::npos)
         return static_cast<void>(
             problem(codes::layer, text.origin,
                     fmt::format("'{}' is no layer; expected {}", text.text.substr(0, 60), expected)));
-    const std::string_view unit = number->rest.substr(0, blank), name = quantity::trimmed(number->rest.substr(blank));
-    const auto resistance = quantity::to_si(number->value, unit, quantity::Kind::resistance);
+    const std::string_view unit = typed->rest.substr(0, blank), name = quantity::trimmed(typed->rest.substr(blank));
+    const auto resistance = quantity::to_si(typed->value, unit, quantity::Kind::resistance);
     if (const double* r = std::get_if<double>(&resistance)) {
         buildup.layers.push_back({.material = {std::string{name}}, .resistance_m2K_per_W = *r});
         return;
     }
-    const auto thickness = quantity::to_si(number->value, unit, quantity::Kind::length);
+    const auto thickness = quantity::to_si(typed->value, unit, quantity::Kind::length);
     if (const auto* wrong = std::get_if<quantity::QuantityProblem>(&thickness))
         return static_cast<void>(
             problem(codes::layer, text.origin,
                     fmt::format("{} found in '{}'; expected {}", wrong->found, text.text.substr(0, 60), expected),
                     wrong->hint));
     const auto index = find("material", Given<std::string>{std::string{name}, text.origin}, input_.materials,
-                            [](const MaterialInput& m) { return m.name ? *m.name : std::string{}; });
+                            [](const MaterialInput& m) { return value_of(m.name); });
     if (!index) return;
     const MaterialInput& m = input_.materials[*index];
     buildup.layers.push_back(
-        {.material = {std::string{name}, value(m, &MaterialInput::conductivity).value,
-                      value(m, &MaterialInput::density).value, value(m, &MaterialInput::specific_heat).value},
+        {.material = {std::string{name}, value_of(m.conductivity), value_of(m.density), value_of(m.specific_heat)},
          .thickness_m = std::get<double>(thickness)});
 }
 
@@ -187,8 +185,7 @@ void Resolver::add_build_ups()
 {
     for (const BuildupInput& given : input_.build_ups) {
         const std::size_t before = problems_.size();
-        NamedBuildup out{.layers = {.name = given.name ? *given.name : ""},
-                         .absorptance = value(given, &BuildupInput::absorptance).value};
+        NamedBuildup out{.layers = {.name = value_of(given.name)}, .absorptance = value_of(given.absorptance)};
         if (given.layers)
             for (const auto& text : *given.layers) add_layer(text, out.layers);
         if (problems_.size() == before) {
@@ -207,12 +204,12 @@ void Resolver::add_build_ups()
 void Resolver::add_glazings()
 {
     constexpr double direct_share_of_g = 0.9;
-    for (const GlazingInput& given : input_.glazings) {
-        fabric::Glazing g{given.name ? *given.name : "", value(given, &GlazingInput::u_value).value,
-                          value(given, &GlazingInput::g_value).value, 0.0,
-                          value(given, &GlazingInput::frame_share).value};
-        g.direct_transmittance =
-            given.direct_transmittance ? *given.direct_transmittance : direct_share_of_g * g.g_value;
+    for (GlazingInput& given : input_.glazings) {
+        if (!given.direct_transmittance && given.g_value)
+            given.direct_transmittance = computed(direct_share_of_g * *given.g_value,
+                                                  "90 % of the g-value, our assumption", given.g_value.origin);
+        const fabric::Glazing g{value_of(given.name), value_of(given.u_value), value_of(given.g_value),
+                                value_of(given.direct_transmittance), value_of(given.frame_share)};
         if (g.direct_transmittance > g.g_value)
             problem(codes::contradiction, given.direct_transmittance.origin,
                     fmt::format("direct_transmittance: {:g} is above the g-value of {:g}, of which it is a part",
@@ -225,7 +222,7 @@ void Resolver::add_profiles()
 {
     building_.profiles.push_back(calendar::constant_profile("always", 1.0));
     for (const ProfileInput& given : input_.profiles) {
-        calendar::Profile profile{given.name ? *given.name : "", {}};
+        calendar::Profile profile{value_of(given.name), {}};
         if (given.hours)
             for (const auto& text : *given.hours) {
                 const auto ranges = calendar::parse_hour_range(text.text);
@@ -244,8 +241,7 @@ void Resolver::add_profiles()
 void Resolver::add_storeys()
 {
     for (const StoreyInput& given : input_.storeys)
-        building_.storeys.push_back({given.name ? *given.name : "", value(given, &StoreyInput::level).value,
-                                     value(given, &StoreyInput::height).value});
+        building_.storeys.push_back({value_of(given.name), value_of(given.level), value_of(given.height)});
 }
 
 Resolved Resolver::run()
@@ -263,8 +259,12 @@ Resolved Resolver::run()
     // Shapes are only worth matching when every room has one; the names they use can be told all the same.
     const bool all_shaped = numbers_sound_ && building_.rooms.size() == input_.rooms.size() && !building_.rooms.empty();
     if (all_shaped && (tables_sound || !quantity::has_error(problems_))) add_surfaces();
-    Resolved out{.problems = std::move(problems_), .origins = building_.origins};
-    if (!quantity::has_error(out.problems) && numbers_sound_) out.building = std::move(building_);
+    Resolved out{.problems = std::move(problems_)};
+    if (!quantity::has_error(out.problems) && numbers_sound_) {
+        building_.origins = input_.origins;
+        out.building = std::move(building_);
+    }
+    out.effective = std::move(input_);
     return out;
 }
 

@@ -13,7 +13,8 @@ namespace venture::building {
 struct Resolved {
     std::optional<Building> building{};        ///< nothing if there is an error among the problems
     std::vector<quantity::Problem> problems{}; ///< all of them, errors and findings
-    quantity::OriginPool origins{};            ///< what the problems' places refer to
+    Input effective{};                         ///< every value, also those by default, with its origin; the problems'
+                                               ///< places refer to its pool
 };
 
 /// Fills what was left open from room types and defaults, finds neighbours, and checks everything. A building made in

@@ -22,7 +22,7 @@ Ring Resolver::outline_of(const RoomInput& room)
         if (!is_simple(ring)) {
             problem(codes::outline, room.corners.origin,
                     fmt::format("corners: the outline of '{}' crosses itself, has a point twice, or encloses nothing",
-                                room.name ? *room.name : ""),
+                                value_of(room.name)),
                     "list at least three corners in the order of a walk round the room");
             return {};
         }
@@ -36,7 +36,7 @@ Ring Resolver::outline_of(const RoomInput& room)
                          to_grid(at[1] + (*room.size)[1]))
                    .outline;
     } else {
-        problem(codes::outline, place, fmt::format("room '{}' has no shape", room.name ? *room.name : ""),
+        problem(codes::outline, place, fmt::format("room '{}' has no shape", value_of(room.name)),
                 "give size = [x, y] and at = [x, y], or corners = [[x, y], ...]");
         return {};
     }
@@ -44,102 +44,57 @@ Ring Resolver::outline_of(const RoomInput& room)
     return ring;
 }
 
-namespace {
-
-/// Looks values of a use up: the room's own, then its type's; the key's default is the last resort.
-class UseReader {
-public:
-    UseReader(const UseInput& own, const RoomTypeInput* type, quantity::OriginPool& origins, Room& room)
-        : own_{own},
-          type_{type},
-          origins_{origins},
-          room_{room}
-    {
-    }
-
-    template <class T>
-    std::optional<Sourced<T>> given(Given<T> UseInput::*field)
-    {
-        if (own_.*field) {
-            ++room_.values_given;
-            return Sourced<T>{*(own_.*field), (own_.*field).origin};
-        }
-        if (type_ != nullptr && type_->use.*field) {
-            ++room_.values_by_type;
-            const auto& from = type_->use.*field;
-            const auto origin = origins_.add({.kind = quantity::OriginKind::room_type,
-                                              .text = type_->name ? *type_->name : "",
-                                              .parent = from.origin});
-            return Sourced<T>{*from, origin};
-        }
-        return std::nullopt;
-    }
-
-    Sourced<double> number(Given<double> UseInput::*field)
-    {
-        if (auto value = given(field)) return *value;
-        ++room_.values_by_default;
-        const KeySpec& spec = spec_of(field);
-        return {spec.default_value.value_or(0.0),
-                origins_.add({.kind = quantity::OriginKind::default_value, .text = std::string{spec.default_source}})};
-    }
-
-    Sourced<std::string> text(Given<std::string> UseInput::*field)
-    {
-        if (auto value = given(field)) return *value;
-        return {};
-    }
-
-private:
-    const UseInput& own_;
-    const RoomTypeInput* type_;
-    quantity::OriginPool& origins_;
-    Room& room_;
-};
-
-} // namespace
-
-Use Resolver::use_of(const RoomInput& given, Room& room)
+std::size_t Resolver::profile_called(const Given<std::string>& name)
 {
-    const RoomTypeInput* type = nullptr;
-    if (given.type)
-        if (const auto index = find("room type", given.type, input_.room_types,
-                                    [](const RoomTypeInput& t) { return t.name ? *t.name : std::string{}; }))
-            type = &input_.room_types[*index];
-    UseReader read{given.use, type, building_.origins, room};
-    using U = UseInput;
-    Use use{.heating_setpoint_C = read.given(&U::heating_setpoint),
-            .cooling_setpoint_C = read.given(&U::cooling_setpoint),
-            .humidity_limit = read.given(&U::humidity_limit)};
-    const auto control = read.given(&U::control);
-    use.control_operative = !control || control->value == "operative";
-    use.people = read.number(&U::people);
-    use.sensible_per_person_W = read.number(&U::sensible_per_person);
-    use.latent_per_person_W = read.number(&U::latent_per_person);
-    use.lighting_W_per_m2 = read.number(&U::lighting);
-    use.equipment_W_per_m2 = read.number(&U::equipment);
-    use.equipment_W = read.number(&U::equipment_power);
-    use.moisture_kg_per_s = read.number(&U::moisture);
-    use.infiltration_per_h = read.number(&U::infiltration);
-    use.ventilation_per_person_m3_per_s = read.number(&U::ventilation_per_person);
-    use.ventilation_per_area_m_per_s = read.number(&U::ventilation_per_area);
-    use.ventilation_per_h = read.number(&U::ventilation_rate);
-    use.furniture_J_per_m2K = read.number(&U::furniture);
-    use.heated_by = read.text(&U::heated_by);
-    use.cooled_by = read.text(&U::cooled_by);
-    const auto profile = [&](Given<std::string> U::*field) -> std::size_t {
-        const auto name = read.given(field);
-        if (!name) return 0;
-        return find("profile", Given<std::string>{name->value, name->origin}, building_.profiles,
-                    [](const calendar::Profile& p) { return p.name; })
-            .value_or(0);
+    if (!name) return 0;
+    return find("profile", name, building_.profiles, [](const calendar::Profile& p) { return p.name; }).value_or(0);
+}
+
+Use Resolver::use_of(const UseInput& given)
+{
+    const auto if_typed = [](const Given<double>& value) {
+        return value ? std::optional{sourced(value)} : std::nullopt;
     };
-    use.people_profile = profile(&U::people_profile);
-    use.lighting_profile = profile(&U::lighting_profile);
-    use.equipment_profile = profile(&U::equipment_profile);
-    use.moisture_profile = profile(&U::moisture_profile);
-    use.ventilation_profile = profile(&U::ventilation_profile);
-    return use;
+    return {.heating_setpoint_C = if_typed(given.heating_setpoint),
+            .cooling_setpoint_C = if_typed(given.cooling_setpoint),
+            .humidity_limit = if_typed(given.humidity_limit),
+            .control_operative = value_of(given.control) != "air",
+            .people = sourced(given.people),
+            .sensible_per_person_W = sourced(given.sensible_per_person),
+            .latent_per_person_W = sourced(given.latent_per_person),
+            .lighting_W_per_m2 = sourced(given.lighting),
+            .equipment_W_per_m2 = sourced(given.equipment),
+            .equipment_W = sourced(given.equipment_power),
+            .moisture_kg_per_s = sourced(given.moisture),
+            .infiltration_per_h = sourced(given.infiltration),
+            .ventilation_per_person_m3_per_s = sourced(given.ventilation_per_person),
+            .ventilation_per_area_m_per_s = sourced(given.ventilation_per_area),
+            .ventilation_per_h = sourced(given.ventilation_rate),
+            .furniture_J_per_m2K = sourced(given.furniture),
+            .people_profile = profile_called(given.people_profile),
+            .lighting_profile = profile_called(given.lighting_profile),
+            .equipment_profile = profile_called(given.equipment_profile),
+            .moisture_profile = profile_called(given.moisture_profile),
+            .ventilation_profile = profile_called(given.ventilation_profile),
+            .heated_by = sourced(given.heated_by),
+            .cooled_by = sourced(given.cooled_by)};
+}
+
+void Resolver::count_origins(const UseInput& given, Room& room) const
+{
+    for (const auto& key : keys<UseInput>())
+        std::visit(
+            [&](auto field) {
+                if (!(given.*field)) return;
+                const auto kind = input_.origins.at((given.*field).origin).kind;
+                if (kind == quantity::OriginKind::inherited)
+                    ++room.values_by_type;
+                else if (kind == quantity::OriginKind::default_value)
+                    ++room.values_by_default;
+                else
+                    ++room.values_given;
+            },
+            key.field);
 }
 
 void Resolver::check_use(const RoomInput& given, const Room& room)
@@ -157,12 +112,15 @@ void Resolver::check_use(const RoomInput& given, const Room& room)
     if (use.humidity_limit && !use.cooling_setpoint_C)
         problem(codes::contradiction, use.humidity_limit->origin,
                 fmt::format("room '{}' has a humidity limit but no cooling set-point: nothing dries it", room.name));
-    if (use.people.value > 0.0 && room.outdoor_air_by_plan_m3_per_s() <= 0.0)
-        problem(codes::no_outdoor_air, given.name.origin,
-                fmt::format("room '{}' holds {:g} people and has no ventilation, only leakage", room.name,
-                            use.people.value),
-                "give ventilation_per_person, ventilation_per_area or ventilation_rate")
-            .severity = Severity::warning;
+    if (use.people.value > 0.0 && room.outdoor_air_by_plan_m3_per_s() <= 0.0) {
+        quantity::Problem& finding =
+            problem(codes::no_outdoor_air, given.name.origin,
+                    fmt::format("room '{}' holds {:g} people and has no ventilation, only leakage", room.name,
+                                use.people.value),
+                    "give ventilation_per_person, ventilation_per_area or ventilation_rate");
+        finding.severity = Severity::warning;
+        finding.subject = "room/" + room.name;
+    }
 }
 
 void Resolver::add_rooms()
@@ -170,19 +128,22 @@ void Resolver::add_rooms()
     if (input_.rooms.empty())
         problem(codes::missing, {}, "the project has no rooms", "add at least one [[room]] with name, storey and size");
     for (const RoomInput& given : input_.rooms) {
-        Room room{
-            .name = given.name ? *given.name : "", .type = given.type ? *given.type : "", .origin = given.name.origin};
+        Room room{.name = value_of(given.name), .type = value_of(given.type), .origin = given.name.origin};
         std::optional<std::size_t> storey;
         if (given.storey)
             storey = find("storey", given.storey, building_.storeys, [](const Storey& s) { return s.name; });
-        room.use = use_of(given, room);
+        if (given.type)
+            (void)find("room type", given.type, input_.room_types,
+                       [](const RoomTypeInput& t) { return value_of(t.name); });
+        room.use = use_of(given.use);
+        count_origins(given.use, room);
         if (!numbers_sound_) continue; // a length out of bounds is no shape
         const Ring ring = outline_of(given);
         if (!storey || ring.empty()) continue;
         room.storey = *storey;
         room.outline = {ring, {}};
         room.floor_m = building_.storeys[*storey].level_m;
-        room.height_m = given.height ? *given.height : building_.storeys[*storey].height_m;
+        room.height_m = value_of(given.height);
         room.floor_area_m2 = area_m2(room.outline);
         room.volume_m3 = room.floor_area_m2 * room.height_m;
         check_use(given, room);
@@ -194,15 +155,20 @@ void Resolver::add_rooms()
                 fmt::format("rooms '{}' and '{}' stand in the same place", building_.rooms[a].name,
                             building_.rooms[b].name),
                 "check at, size, storey and height of both");
-    for (const NearMiss& miss : near_misses(building_.rooms))
-        problem(
-            codes::near_miss, building_.rooms[miss.second].origin,
-            fmt::format(
-                "rooms '{}' and '{}' face each other {} {:.0f} mm and do not touch: both are taken to face outdoors",
-                building_.rooms[miss.first].name, building_.rooms[miss.second].name,
-                miss.above ? "above and below, across" : "across", 1000.0 * miss.gap_m),
-            miss.above ? "heights are floor to floor" : "lengths are to wall centre lines")
-            .severity = Severity::warning;
+    for (const NearMiss& miss : near_misses(building_.rooms)) tell_near_miss(miss);
+}
+
+void Resolver::tell_near_miss(const NearMiss& miss)
+{
+    const Room &first = building_.rooms[miss.first], &second = building_.rooms[miss.second];
+    quantity::Problem& finding = problem(
+        codes::near_miss, second.origin,
+        fmt::format(
+            "rooms '{}' and '{}' face each other {} {:.0f} mm and do not touch: both are taken to face outdoors",
+            first.name, second.name, miss.above ? "above and below, across" : "across", 1000.0 * miss.gap_m),
+        miss.above ? "heights are floor to floor" : "lengths are to wall centre lines");
+    finding.severity = Severity::warning;
+    finding.subject = fmt::format("room/{} and room/{}", first.name, second.name);
 }
 
 } // namespace venture::building::detail

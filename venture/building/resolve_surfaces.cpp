@@ -69,7 +69,9 @@ std::vector<Surface*> Resolver::faces_called(std::string_view name, std::size_t 
                 "openings and overrules need a part that does not");
         return {};
     }
-    const auto near = quantity::nearest_name(wanted, there);
+    std::vector<std::string> sayable = there; // "south" for "south wall", too
+    for (const std::string& face : wall_names(building_.rooms[room])) sayable.push_back(face.substr(0, face.find(' ')));
+    const auto near = quantity::nearest_name(wanted, sayable);
     problem(codes::no_face, where,
             fmt::format("room '{}' has no face called '{}'; it has: {}", room_name, name, quantity::listed(there, 12)),
             near ? fmt::format("did you mean '{}'?", *near)
@@ -169,10 +171,11 @@ void Resolver::add_opening(const OpeningInput& given, std::size_t room)
     const bool fits_up = out.sill_m + out.height_m <= height + rounding_m;
     if (!fits_across || !fits_up || best->openings_m2() + out.area_m2() > best->gross_m2 + rounding_m) {
         problem(codes::opening, given.width.origin,
-                fmt::format("{}, {} alike, sill {:g} m: does not fit into the {} of '{}', which is {:.3f} x {:.3f} m "
+                fmt::format("{}{}, sill {:g} m: does not fit into the {} of '{}', which is {:.3f} x {:.3f} m "
                             "with {:.2f} m2 still free",
-                            label, count, out.sill_m, best->name, building_.rooms[room].name, width, height,
-                            best->gross_m2 - best->openings_m2()));
+                            label, count > 1 ? fmt::format(", {} alike", count) : "", out.sill_m, best->name,
+                            building_.rooms[room].name, width, height, best->gross_m2 - best->openings_m2()),
+                "make it smaller, or place it with from_left and sill");
         return;
     }
     best->openings.push_back(std::move(out));

@@ -408,7 +408,8 @@ TEST(Keys, AllHaveNamesTextsAndASourceForEachDefault)
         for_each_key_set(record, [&](auto&, auto all) {
             for (const auto& key : all) {
                 EXPECT_FALSE(key.spec.text.empty()) << table << "." << key.spec.name;
-                EXPECT_EQ(key.spec.default_value.has_value(), !key.spec.default_source.empty())
+                EXPECT_EQ(key.spec.default_value.has_value() || !key.spec.default_word.empty(),
+                          !key.spec.default_source.empty())
                     << table << "." << key.spec.name;
                 EXPECT_LE(key.spec.allowed.lowest, key.spec.allowed.highest);
             }

@@ -5,6 +5,8 @@
 #include <string_view>
 #include <vector>
 
+#include <venture/building/completion.hpp>
+#include <venture/building/faces.hpp>
 #include <venture/building/key_value.hpp>
 #include <venture/building/keys.hpp>
 #include <venture/building/resolve.hpp>
@@ -13,7 +15,7 @@ namespace venture::building::detail {
 
 class Resolver {
 public:
-    explicit Resolver(const Input& input) : input_{input} { building_.origins = input.origins; }
+    explicit Resolver(const Input& input) : input_{completed(input)} {}
     [[nodiscard]] Resolved run();
 
 private:
@@ -27,13 +29,16 @@ private:
     void add_build_ups();
     void add_layer(const quantity::PlacedText& text, fabric::Buildup& buildup);
     void add_glazings();
+    [[nodiscard]] std::size_t profile_called(const Given<std::string>& name);
     void add_profiles();
     void add_storeys();
 
     // resolve_rooms.cpp: rooms and their use
     void add_rooms();
     [[nodiscard]] Ring outline_of(const RoomInput& room);
-    [[nodiscard]] Use use_of(const RoomInput& room, Room& out);
+    [[nodiscard]] Use use_of(const UseInput& given);
+    void count_origins(const UseInput& given, Room& room) const;
+    void tell_near_miss(const NearMiss& miss);
     void check_use(const RoomInput& given, const Room& room);
 
     // resolve_surfaces.cpp: what encloses them
@@ -64,16 +69,26 @@ private:
                 near ? fmt::format("did you mean '{}'?", *near) : std::string{});
         return std::nullopt;
     }
-    /// The value given, or the key's default with a default's origin.
-    template <class Table>
-    Sourced<double> value(const Table& table, Given<double> Table::*field)
+    /// The value with its origin; nothing typed where something must be is told elsewhere, and stands as 0 here.
+    template <class T>
+    [[nodiscard]] static Sourced<T> sourced(const Given<T>& given)
     {
-        if (table.*field) return {*(table.*field), (table.*field).origin};
-        return by_default(spec_of(field));
+        return {given ? *given : T{}, given.origin};
     }
-    Sourced<double> by_default(const KeySpec& spec);
+    template <class T>
+    [[nodiscard]] static T value_of(const Given<T>& given)
+    {
+        return given ? *given : T{};
+    }
+    /// Marks a value as computed from another one.
+    template <class T>
+    Given<T> computed(T value, std::string_view how, quantity::OriginId from)
+    {
+        return {std::move(value),
+                input_.origins.add({.kind = quantity::OriginKind::computed, .text = how, .parent = from})};
+    }
 
-    const Input& input_;
+    Input input_; ///< completed
     Building building_{};
     std::vector<quantity::Problem> problems_{};
     bool numbers_sound_ = true; ///< every number lies in its bounds

@@ -103,7 +103,7 @@ void read_products(project::TableReader& reader, const toml::table& root, std::s
 
 void read_catalogue_text(std::string text, const std::string& file, Catalogue& into)
 {
-    into.sources[file] = text;
+    into.sources.add({.name = file, .role = project::FileRole::catalogue, .text = text}, text);
     const project::TomlDocument document = project::parse_toml(std::move(text), file, into.origins, into.problems);
     project::TableReader reader{file, into.origins, into.problems};
     reader.check_keys(document.root, "a product file", {"format", "note", "radiator", "fan_coil", "boiler", "chiller"});

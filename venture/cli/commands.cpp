@@ -1,90 +1,28 @@
 #include <venture/cli/commands.hpp>
 
 #include <algorithm>
-#include <cstdio>
 
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
-#include <spdlog/spdlog.h>
 
+#include <venture/building/effective.hpp>
 #include <venture/catalogue/shipped.hpp>
-#include <venture/cli/job.hpp>
+#include <venture/cli/printing.hpp>
 #include <venture/exchange/loads_table.hpp>
 #include <venture/project/output.hpp>
+#include <venture/project/schema.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/report/check_report.hpp>
 #include <venture/report/loads_report.hpp>
+#include <venture/report/origins_report.hpp>
 #include <venture/report/plan_drawing.hpp>
 
 namespace venture::cli {
 
 using nlohmann::json;
-using quantity::Severity;
 
 namespace {
-
-void print(const std::string& text) { std::fwrite(text.data(), 1, text.size(), stdout); }
-/// Messages follow what was printed before them, also where both go to one terminal.
-void print_error(const std::string& text)
-{
-    std::fflush(stdout);
-    std::fwrite(text.data(), 1, text.size(), stderr);
-}
-
-json problems_json(const Job& job)
-{
-    json out = json::array();
-    for (const quantity::Problem& p : project::in_reading_order(job.problems(), job.origins())) {
-        const quantity::Origin& place = job.origins().at(p.where);
-        out.push_back({{"severity", name_of(p.severity)},
-                       {"code", p.code},
-                       {"file", place.kind == quantity::OriginKind::file ? place.text : ""},
-                       {"line", place.line},
-                       {"column", place.column},
-                       {"message", p.message},
-                       {"hint", p.hint}});
-    }
-    return out;
-}
-
-/// Ends a command: what was said, and the exit code that follows from it.
-ExitCode finish(const Job& job, const CommonOptions& o, bool met = true)
-{
-    if (!o.json) print_error(job.problems_in_words());
-    if (job.failed()) {
-        const auto errors = std::ranges::count(job.problems(), Severity::error, &quantity::Problem::severity);
-        if (!o.json) print_error(fmt::format("{} error{}; nothing was computed\n", errors, errors == 1 ? "" : "s"));
-        return ExitCode::bad_input;
-    }
-    const bool warned =
-        std::ranges::any_of(job.problems(), [](const auto& p) { return p.severity == Severity::warning; });
-    return met && !(o.strict && warned) ? ExitCode::done : ExitCode::not_met;
-}
-
-void print_json(json document, const Job& job)
-{
-    document["problems"] = problems_json(job);
-    print(document.dump(2, ' ', false, json::error_handler_t::replace) + "\n");
-}
-
-Job open(const CommonOptions& o)
-{
-    spdlog::debug("reading {}", o.project.string());
-    Job job{o.project, o.changes};
-    job.resolve();
-    return job;
-}
-
-/// Opens a project and computes its loads; `job.failed()` tells whether there are any.
-Job open_and_compute(const CommonOptions& o)
-{
-    Job job = open(o);
-    if (job.failed()) return job;
-    spdlog::debug("computing with steps of {:g} min", o.step_min);
-    job.compute(o.step_min * 60.0);
-    return job;
-}
 
 std::string assumptions_text(const Job& job)
 {
@@ -101,15 +39,44 @@ bool needs_building(const Job& job, const char* what)
 
 } // namespace
 
-ExitCode check(const CommonOptions& o)
+namespace {
+
+ExitCode list_origins(const Job& job, const CommonOptions& o, const std::string& what)
+{
+    const auto& input = job.project().input;
+    const auto all = building::effective_values(input, job.building() ? &*job.building() : nullptr);
+    const auto asked = building::asked_for(all, what, input.origins);
+    if (o.json) {
+        print_json({{"values", report::origins_json(asked, input.origins)}}, job);
+        return finish(job, o);
+    }
+    if (asked.empty()) {
+        print_error(
+            fmt::format("no value is called '{}'; ask for the beginning of a path (\"site\", \"room/Boat hall\", "
+                        "\"room/*/people\"), a key (\"people\") or an origin (typed, default, inherited, "
+                        "library, set, computed)\n",
+                        what));
+        return ExitCode::bad_input;
+    }
+    print(report::origins_text(asked, input.origins, job.units()));
+    return finish(job, o);
+}
+
+} // namespace
+
+ExitCode check(const CommonOptions& o, const CheckOptions& c)
 {
     Job job = open(o);
     if (needs_building(job, "check")) return ExitCode::bad_input;
-    if (o.json)
+    if (c.origins) return list_origins(job, o, c.what);
+    if (o.json) {
         print_json(job.building() ? report::check_json(*job.building()) : json::object(), job);
-    else if (job.building() && !job.failed())
-        print(report::check_text(*job.building()) + "\n");
-    if (!o.json && job.problems().empty()) print("Nothing was found that is wrong or odd.\n");
+        return finish(job, o);
+    }
+    if (job.building() && !job.failed())
+        print(report::check_text(*job.building(), job.units()) + libraries_in_words(job) + "\n");
+    const project::Findings all = job.findings();
+    if (all.open.empty() && all.accepted.empty()) print("Nothing was found that is wrong or odd.\n");
     return finish(job, o);
 }
 
@@ -131,10 +98,11 @@ ExitCode loads(const CommonOptions& o, const std::optional<std::string>& room, b
                                     quantity::listed(names, 40)));
             return ExitCode::bad_input;
         }
-        print(report::room_text(*found));
+        print(report::room_text(*found, job.units()));
     } else if (!job.failed()) {
-        print(as_table ? exchange::write_loads_table(job.design().loads)
-                       : report::loads_text(*job.building(), job.design()) + "\n");
+        print(as_table
+                  ? exchange::write_loads_table(job.design().loads)
+                  : report::loads_text(*job.building(), job.design(), job.units()) + libraries_in_words(job) + "\n");
     }
     return finish(job, o, job.failed() || job.design().converged());
 }
@@ -147,12 +115,11 @@ ExitCode size(const CommonOptions& o)
         return finish(job, o);
     }
     const report::Sizing sizing = job.size();
-    job.add(report::size_findings(sizing));
     if (o.json)
         print_json(report::size_json(sizing), job);
     else
-        print((job.building() ? report::loads_heading(*job.building()) + "\n" : assumptions_text(job)) +
-              report::size_text(sizing) + "\n");
+        print((job.building() ? report::loads_heading(*job.building(), job.units()) + "\n" : assumptions_text(job)) +
+              report::size_text(sizing, job.units()) + libraries_in_words(job) + "\n");
     return finish(job, o, sizing.met() && job.design().converged());
 }
 
@@ -161,7 +128,8 @@ ExitCode draw_plan(const CommonOptions& o, const DrawOptions& draw)
     Job job = open_and_compute(o);
     if (needs_building(job, "draw plan")) return ExitCode::bad_input;
     if (job.failed()) return finish(job, o);
-    const std::string bytes = report::draw_plan(*job.building(), job.design().loads, {.picture = draw.picture});
+    const std::string bytes =
+        report::draw_plan(*job.building(), job.design().loads, {.picture = draw.picture, .units = job.units()});
     std::filesystem::path target = draw.output;
     if (target.empty()) { // one manifest a project, the one that `demo` began
         const std::string name = fmt::format("results/plan.{}", report::extension(draw.picture));
@@ -180,11 +148,12 @@ ExitCode demo(const std::filesystem::path& folder, bool force)
     project::OutputFolder out{folder, force};
     for (const char* name : {"project.toml", "loads.csv"})
         out.write(name, std::string{catalogue::shipped_file(std::string{"demo/"} + name)});
+    for (const auto what : {project::SchemaOf::project, project::SchemaOf::include, project::SchemaOf::library})
+        out.write("schema/" + project::schema_file_name(what), project::schema_json(what));
     CommonOptions o{.project = folder};
     Job job = open_and_compute(o);
     if (job.failed()) return finish(job, o);
     const report::Sizing sizing = job.size();
-    job.add(report::size_findings(sizing));
     const std::string loads_text = report::loads_text(*job.building(), job.design()),
                       size_text = report::size_text(sizing);
     const std::string check_text = report::check_text(*job.building());
@@ -200,14 +169,16 @@ ExitCode demo(const std::filesystem::path& folder, bool force)
     const std::string at = folder.string();
     print(loads_text + "\n" + size_text + "\n");
     (void)finish(job, o); // findings belong to the show; they do not make the demo fail
-    print(fmt::format("\nWrote {0}: project.toml and loads.csv (the input), results/ (check, loads, size as text, JSON "
-                      "and CSV; the plan as SVG, PNG and PDF).\n"
-                      "Try next:\n"
-                      "  venture loads {0} --room \"Operations room\"        take one room's loads apart\n"
-                      "  venture size {0} --set \"site/winter_dry_bulb=-10 degC\"   what if the winter were colder?\n"
-                      "  venture size {0}/loads.csv                        choose units for loads that someone typed\n"
-                      "  edit {0}/project.toml, then: venture check {0}\n",
-                      at));
+    print(fmt::format(
+        "\nWrote {0}: project.toml and loads.csv (the input), schema/ (for editors), results/ (check, loads, size as "
+        "text, JSON and CSV; the plan as SVG, PNG and PDF).\n"
+        "Try next:\n"
+        "  venture loads {0} --room \"Operations room\"        take one room's loads apart\n"
+        "  venture size {0} --set \"site/winter_dry_bulb=-10 degC\"   what if the winter were colder?\n"
+        "  venture size {0}/loads.csv                        choose units for loads that someone typed\n"
+        "  venture watch {0} loads                          edit {0}/project.toml and see what moves\n"
+        "  venture check {0} --origins \"room/Boat hall\"      where each of its values came from\n",
+        at));
     return ExitCode::done;
 }
 

@@ -15,6 +15,7 @@ namespace venture::cli {
 struct CommonOptions {
     std::filesystem::path project{};
     std::vector<std::string> changes{}; ///< "key/path=value"
+    std::string units{};                ///< "inch-pound", "power=kW,air_flow=cfm"; over the project's
     bool json = false;
     bool strict = false; ///< warnings make the exit code 1
     double step_min = 10.0;
@@ -26,11 +27,24 @@ struct DrawOptions {
     bool force = false;
 };
 
-[[nodiscard]] ExitCode check(const CommonOptions& options);
+/// What `check` lists beside its tables.
+struct CheckOptions {
+    bool origins = false; ///< where values came from
+    std::string what{};   ///< only these; see building::asked_for()
+};
+
+[[nodiscard]] ExitCode check(const CommonOptions& options, const CheckOptions& check);
 /// @param room  take this room apart instead of listing all
 [[nodiscard]] ExitCode loads(const CommonOptions& options, const std::optional<std::string>& room, bool as_table);
 [[nodiscard]] ExitCode size(const CommonOptions& options);
 [[nodiscard]] ExitCode draw_plan(const CommonOptions& options, const DrawOptions& draw);
 [[nodiscard]] ExitCode demo(const std::filesystem::path& folder, bool force);
+/// @param project  where the key's values are shown as well; empty: only what it means
+[[nodiscard]] ExitCode explain(const CommonOptions& options, const std::string& key);
+/// @param folder  where the schemas are written; empty: the project's schema goes to the terminal
+[[nodiscard]] ExitCode schema(const std::filesystem::path& folder, bool force);
+[[nodiscard]] ExitCode pack(const CommonOptions& options, const std::filesystem::path& folder, bool force);
+/// @param what  "check", "loads", "size", "plan"; one or several
+[[nodiscard]] ExitCode watch(const CommonOptions& options, const std::vector<std::string>& what);
 
 } // namespace venture::cli

@@ -4,6 +4,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/building/chosen_units.hpp>
 #include <venture/building/overlay.hpp>
 #include <venture/building/resolve.hpp>
 #include <venture/catalogue/read_catalogue.hpp>
@@ -35,38 +36,46 @@ bool follows_from_gaps(const Problem& p)
 Job::Job(const std::filesystem::path& path, const std::vector<std::string>& changes)
 {
     if (path.extension() == ".csv") {
-        project_.folder = path.parent_path();
-        read_typed_loads(path);
+        read_loads_alone(path);
     } else {
         project_ = project::read_project(path);
         problems_ = std::move(project_.problems);
     }
-    for (const std::string& change : changes) {
-        const auto equals = change.find('=');
-        if (equals == std::string::npos) {
-            const auto where = project_.input.origins.add({.kind = quantity::OriginKind::overlay, .text = change});
-            problems_.push_back(
-                {Severity::error, codes::overlay, where, "no '=' in it", "write --set \"room/Boat hall/height=5 m\""});
-            continue;
-        }
-        if (auto wrong = building::apply_overlay(project_.input, change.substr(0, equals), change.substr(equals + 1)))
-            problems_.push_back(std::move(*wrong));
+    for (const std::string& change : changes) apply(change);
+    units_ = building::chosen_units(project_.input.units);
+}
+
+void Job::apply(const std::string& change)
+{
+    const auto equals = change.find('=');
+    if (equals == std::string::npos) {
+        const auto where = project_.input.origins.add({.kind = quantity::OriginKind::overlay, .text = change});
+        problems_.push_back(
+            {Severity::error, codes::overlay, where, "no '=' in it", "write --set \"room/Boat hall/height=5 m\""});
+    } else if (auto wrong =
+                   building::apply_overlay(project_.input, change.substr(0, equals), change.substr(equals + 1))) {
+        problems_.push_back(std::move(*wrong));
     }
 }
 
-void Job::read_typed_loads(const std::filesystem::path& file)
+void Job::read_loads_alone(const std::filesystem::path& file)
 {
-    auto& origins = project_.input.origins;
+    project_.folder = file.parent_path();
     const std::string name = file.filename().string();
-    project::FileText read = project::read_file(file);
+    const project::FileText read = project::read_file(file);
     if (!read.problem.empty()) {
-        const auto where = origins.add({quantity::OriginKind::file, file.string(), 0, 0, {}});
+        const auto where = project_.input.origins.add({quantity::OriginKind::file, file.string(), 0, 0, {}});
         problems_.push_back(
             {Severity::error, codes::file, where, read.problem, "a table of loads is a CSV file with a line a room"});
         return;
     }
-    exchange::LoadsTable table = exchange::read_loads_table(read.text, name, origins, problems_);
-    project_.sources[name] = std::move(read.text);
+    project_.sources.add({.name = name, .role = project::FileRole::loads, .text = read.text, .path = file}, read.text);
+    read_typed_loads(read.text, name);
+}
+
+void Job::read_typed_loads(const std::string& bytes, const std::string& name)
+{
+    exchange::LoadsTable table = exchange::read_loads_table(bytes, name, project_.input.origins, problems_);
     assumed_ = std::move(table.assumed);
     typed_ = std::move(table.loads);
 }
@@ -82,67 +91,95 @@ void Job::check_services_alone()
         if (p.severity == Severity::error && project_.whole) problems_.push_back(std::move(p));
 }
 
+std::vector<services::Client> Job::clients() const
+{
+    std::vector<services::Client> out;
+    if (building_)
+        for (const building::Room& room : building_->rooms)
+            out.push_back({room.name, room.use.heated_by.value, room.use.cooled_by.value, room.origin,
+                           room.use.heated_by.origin, room.use.cooled_by.origin,
+                           room.use.heating_setpoint_C.has_value(), room.use.cooling_setpoint_C.has_value()});
+    if (!typed_) return out;
+    for (const loads::RoomLoad& load : typed_->rooms) {
+        const auto same = std::ranges::find(out, load.room, &services::Client::room);
+        services::Client& client = same == out.end() ? out.emplace_back() : *same;
+        if (client.room.empty()) client.origin = load.origin;
+        client.room = load.room;
+        client.heated = load.heated;
+        client.cooled = load.cooled;
+    }
+    return out;
+}
+
 void Job::resolve()
 {
-    const building::Input& input = project_.input;
-    if (input.loads.table && !typed_) read_typed_loads(project_.folder / *input.loads.table);
-    std::vector<services::Client> clients;
-    if (!typed_ || !input.rooms.empty()) {
-        if (quantity::has_error(problems_) && input.rooms.empty())
+    add(project::wrong_marks(project_.input.accepted));
+    const auto& named = project_.input.loads.table;
+    if (named && !typed_)
+        if (const project::SourceFile* table = project_.sources.find(*named))
+            read_typed_loads(table->text, table->name);
+    if (!typed_ || !project_.input.rooms.empty()) {
+        if (quantity::has_error(problems_) && project_.input.rooms.empty())
             return; // nothing was read: more words would not help
-        building::Resolved resolved = building::resolve(input);
+        building::Resolved resolved = building::resolve(project_.input);
         if (!project_.whole) std::erase_if(resolved.problems, follows_from_gaps);
-        project_.input.origins = std::move(resolved.origins);
+        project_.input = std::move(resolved.effective);
         add(std::move(resolved.problems));
         if (failed() || !resolved.building) return check_services_alone();
         building_ = std::move(resolved.building);
-        for (const building::Room& room : building_->rooms)
-            clients.push_back({room.name, room.use.heated_by.value, room.use.cooled_by.value, room.origin,
-                               room.use.heated_by.origin, room.use.cooled_by.origin,
-                               room.use.heating_setpoint_C.has_value(), room.use.cooling_setpoint_C.has_value()});
     }
-    if (typed_)
-        for (const loads::RoomLoad& load : typed_->rooms) {
-            const auto same = std::ranges::find(clients, load.room, &services::Client::room);
-            services::Client& client = same == clients.end() ? clients.emplace_back() : *same;
-            client.room = load.room;
-            client.heated = load.heated;
-            client.cooled = load.cooled;
-            if (same == clients.end()) client.origin = load.origin;
-        }
-    services_ = services::connect(input, clients);
+    services_ = services::connect(project_.input, clients());
     add(services_.problems);
+}
+
+void Job::tell_capped_humidity()
+{
+    for (std::size_t i = 0; i < design_.runs.size(); ++i) {
+        const loads::RunNote& run = design_.runs[i];
+        if (!run.humidity_capped_at_saturation) continue;
+        Problem note{.severity = Severity::note,
+                     .code = codes::humidity_capped,
+                     .message = fmt::format("design day {}: some night hours would be more than saturated; their "
+                                            "humidity is taken as saturated",
+                                            run.day),
+                     .hint = "the coincident wet bulb or the daily range is high",
+                     .cause = "more than saturated at night",
+                     .subject = fmt::format("design day {}", run.day)};
+        if (i > 0 && i <= project_.input.site.months.size()) { // the winter run comes first
+            const building::MonthInput& month = project_.input.site.months[i - 1];
+            note.where = month.wet_bulb.origin;
+            note.inputs = fmt::format("{} {} {}", *month.dry_bulb, *month.wet_bulb, *month.daily_range);
+        }
+        problems_.push_back(std::move(note));
+    }
 }
 
 void Job::compute(double step_s)
 {
+    computed_ = true;
     if (building_) {
         design_ = loads::design_loads(*building_, {.step_s = step_s});
-        for (const loads::RunNote& run : design_.runs)
-            if (run.humidity_capped_at_saturation)
-                problems_.push_back({Severity::note,
-                                     codes::humidity_capped,
-                                     {},
-                                     fmt::format("design day {}: some night hours would be more than saturated; their "
-                                                 "humidity is taken as saturated",
-                                                 run.day),
-                                     "the coincident wet bulb or the daily range is high"});
+        tell_capped_humidity();
     }
     if (!typed_) return;
     if (building_)
         for (const loads::RoomLoad& load : typed_->rooms)
-            problems_.push_back(
-                {Severity::note,
-                 codes::typed_load,
-                 load.origin,
-                 fmt::format("loads of '{}' were typed{}", load.room,
-                             building_->find_room(load.room) ? " and stand instead of the computed ones" : ""),
-                 {}});
+            problems_.push_back({.severity = Severity::note,
+                                 .code = codes::typed_load,
+                                 .where = load.origin,
+                                 .message = fmt::format(
+                                     "loads of '{}' were typed{}", load.room,
+                                     building_->find_room(load.room) ? " and stand instead of the computed ones" : ""),
+                                 .cause = "loads were typed",
+                                 .subject = "room/" + load.room,
+                                 .inputs = fmt::format("{:.3f} {:.3f} {:.3f}", load.heating_W, load.cooling_sensible_W,
+                                                       load.cooling_latent_W)});
     exchange::lay_over({*typed_, {}}, design_.loads);
 }
 
-report::Sizing Job::size() const
+report::Sizing Job::size()
 {
+    sized_ = true;
     const catalogue::Catalogue& products = catalogue::shipped_catalogue();
     VENTURE_ASSERT(products.problems.empty());
     double outdoor_C = assumed_outdoor_C;
@@ -151,15 +188,18 @@ report::Sizing Job::size() const
     report::Sizing sizing{.loads = design_.loads, .services = services_};
     sizing.units = terminal::select_units(sizing.loads, services_, products.units);
     sizing.plants = plant::select_plants(sizing.loads, services_, products.plants, outdoor_C);
+    add(report::size_findings(sizing, units_));
     return sizing;
 }
 
-std::string Job::problems_in_words() const
+project::Findings Job::findings() const
 {
-    std::string out;
-    for (const Problem& p : project::in_reading_order(problems_, project_.input.origins))
-        out += project::in_words(p, project_.input.origins, project_.sources);
-    return out;
+    const auto could_raise = [this](std::string_view code) {
+        if (failed()) return false; // it stopped somewhere
+        if (code == codes::humidity_capped || code == codes::typed_load) return computed_;
+        return code != codes::not_met || sized_;
+    };
+    return project::part_accepted(problems_, project_.input.accepted, could_raise);
 }
 
 } // namespace venture::cli

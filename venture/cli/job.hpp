@@ -8,7 +8,9 @@
 
 #include <venture/building/building.hpp>
 #include <venture/loads/design_loads.hpp>
+#include <venture/project/acceptance.hpp>
 #include <venture/project/read_project.hpp>
+#include <venture/quantity/preferred_units.hpp>
 #include <venture/report/size_report.hpp>
 
 namespace venture::cli {
@@ -23,25 +25,32 @@ public:
     void resolve();
     /// Computes loads of the building and lays typed ones over them.
     void compute(double step_s);
-    /// Chooses units and plant.
-    [[nodiscard]] report::Sizing size() const;
+    /// Chooses units and plant, and adds what was found on the way.
+    [[nodiscard]] report::Sizing size();
 
     [[nodiscard]] bool failed() const { return quantity::has_error(problems_); }
     [[nodiscard]] const std::optional<building::Building>& building() const { return building_; }
     [[nodiscard]] const loads::DesignLoads& design() const { return design_; }
-    [[nodiscard]] const std::vector<quantity::Problem>& problems() const { return problems_; }
-    void add(std::vector<quantity::Problem> more);
-    /// Everything said so far, worst first, with places.
-    [[nodiscard]] std::string problems_in_words() const;
+    /// Everything said so far, what is accepted apart.
+    [[nodiscard]] project::Findings findings() const;
+    /// The project as it was read; its input is complete once it is resolved.
+    [[nodiscard]] const project::ProjectFile& project() const { return project_; }
     [[nodiscard]] const quantity::OriginPool& origins() const { return project_.input.origins; }
     [[nodiscard]] const std::filesystem::path& folder() const { return project_.folder; }
+    /// Units that the project, or this run, chose.
+    [[nodiscard]] const quantity::PreferredUnits& units() const { return units_; }
     /// Conditions that a table of typed loads leaves open.
     [[nodiscard]] const std::vector<std::string>& assumed() const { return assumed_; }
 
 private:
-    void read_typed_loads(const std::filesystem::path& file);
+    void apply(const std::string& change);
+    void read_typed_loads(const std::string& bytes, const std::string& name);
+    void read_loads_alone(const std::filesystem::path& file);
     /// Tells what is wrong with circuits and plants of a project whose building does not stand.
     void check_services_alone();
+    void tell_capped_humidity();
+    void add(std::vector<quantity::Problem> more);
+    [[nodiscard]] std::vector<services::Client> clients() const;
 
     project::ProjectFile project_{};
     std::vector<quantity::Problem> problems_{};
@@ -50,6 +59,8 @@ private:
     std::vector<std::string> assumed_{};
     services::Services services_{};
     loads::DesignLoads design_{};
+    quantity::PreferredUnits units_{};
+    bool computed_ = false, sized_ = false;
 };
 
 } // namespace venture::cli

@@ -24,7 +24,9 @@ A project is a folder that holds project.toml. To begin:
   venture check my-demo      the model as it is understood: areas, U-values, air, what was defaulted
   venture loads my-demo      heating and cooling peaks of every room, with month and hour
   venture size my-demo       radiators, fan coils, boiler and chiller for them
-  venture draw plan my-demo  the plan with loads, as SVG, PNG or PDF)";
+  venture draw plan my-demo  the plan with loads, as SVG, PNG or PDF
+  venture watch my-demo      run again at every save, and tell what moved
+  venture explain height     what a key of the project file means)";
 
 constexpr const char* ending =
     R"(Exit codes: 0 done, 1 done but something asked for is not met, 2 bad input, 3 failure.)";
@@ -43,6 +45,10 @@ public:
         add_loads();
         add_size();
         add_draw();
+        add_explain();
+        add_schema();
+        add_pack();
+        add_watch();
     }
 
     int run(int argc, char** argv)
@@ -65,6 +71,8 @@ private:
             .add_option("--set", common_.changes,
                         "change one value for this run, e.g. --set \"room/Boat hall/height=5 m\"; may be repeated")
             ->allow_extra_args(false);
+        command.add_option("--units", common_.units,
+                           "print in these units: SI, inch-pound, or single ones over that: inch-pound,air_flow=L/s");
         if (json) command.add_flag("--json", common_.json, "for machines: results and problems as JSON");
         command.add_flag("--strict", common_.strict, "warnings make the exit code 1");
     }
@@ -88,7 +96,16 @@ private:
     {
         auto* c = app_.add_subcommand("check", "list the rooms as they are understood, and what looks wrong");
         add_common(*c);
-        c->callback([this] { command_ = [this] { return cli::check(common_); }; });
+        c->add_option(
+             "--origins", check_.what,
+             "list values and where they came from instead: all, or those of WHAT, such as \"room/Boat hall\", "
+             "\"room/*/people\", people, default")
+            ->type_name("[WHAT]")
+            ->expected(0, 1);
+        c->callback([this, c] {
+            check_.origins = c->count("--origins") > 0;
+            command_ = [this] { return cli::check(common_, check_); };
+        });
     }
 
     void add_loads()
@@ -134,9 +151,60 @@ private:
         });
     }
 
+    void add_explain()
+    {
+        auto* c = app_.add_subcommand("explain", "what a key of the project file means, and where a project sets it");
+        c->add_option(
+             "PROJECT_AND_KEY", explained_,
+             "a key (\"height\", \"room/height\", \"room.opening/sill\") or table (\"room\"); before it, if given, the "
+             "project whose values are shown")
+            ->required()
+            ->expected(1, 2);
+        c->add_option("--units", common_.units, "print in these units: SI, inch-pound, or single ones over that");
+        c->callback([this] {
+            if (explained_.size() == 2) common_.project = explained_.front();
+            command_ = [this] { return cli::explain(common_, explained_.back()); };
+        });
+    }
+
+    void add_schema()
+    {
+        auto* c =
+            app_.add_subcommand("schema", "print the JSON Schema of project.toml, for editors that complete and check");
+        c->add_option("-o,--output", output_, "write the schemas of project, include and library into this folder");
+        c->add_flag("--force", force_, "write even over files that Venture did not write");
+        c->callback([this] { command_ = [this] { return cli::schema(output_, force_); }; });
+    }
+
+    void add_pack()
+    {
+        auto* c = app_.add_subcommand("pack", "copy a project with everything that it reads, libraries too");
+        add_common(*c, false);
+        c->add_option("-o,--output", output_, "folder of the copy")->required();
+        c->add_flag("--force", force_, "write even over files that Venture did not write or that were changed since");
+        c->callback([this] { command_ = [this] { return cli::pack(common_, output_, force_); }; });
+    }
+
+    void add_watch()
+    {
+        auto* c =
+            app_.add_subcommand("watch", "run again whenever a file of the project is saved, and tell what moved");
+        add_common(*c, false);
+        add_step(*c);
+        c->add_option("WHAT", watched_, "what to run: check, loads, size, plan (the picture)")
+            ->check(CLI::IsMember({"check", "loads", "size", "plan"}));
+        c->callback([this] {
+            if (watched_.empty()) watched_ = {"loads"};
+            command_ = [this] { return cli::watch(common_, watched_); };
+        });
+    }
+
     CLI::App app_{about, "venture"};
     cli::CommonOptions common_{};
     cli::DrawOptions draw_{};
+    cli::CheckOptions check_{};
+    std::vector<std::string> explained_{}, watched_{};
+    std::filesystem::path output_{};
     std::string demo_folder_ = "venture-demo", room_{}, picture_ = "svg";
     bool force_ = false, csv_ = false;
     std::function<ExitCode()> command_{};

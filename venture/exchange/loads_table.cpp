@@ -9,7 +9,7 @@
 #include <fmt/format.h>
 
 #include <venture/air/moist_air.hpp>
-#include <venture/exchange/csv.hpp>
+#include <venture/project/csv.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/quantity/units.hpp>
@@ -17,6 +17,9 @@
 namespace venture::exchange {
 
 namespace codes = quantity::codes;
+using project::CsvCell;
+using project::CsvHeading;
+using project::CsvRow;
 using quantity::Kind;
 using quantity::OriginId;
 
@@ -69,20 +72,25 @@ public:
     {
     }
 
-    LoadsTable run(const std::string& text)
+    LoadsTable run(const std::string& bytes)
     {
-        const auto rows = parse_csv(text, file_, origins_, problems_);
-        if (rows.empty()) {
+        const auto holds_numbers = [](const std::string& name) {
+            return std::ranges::find(columns, name, &Column::name) != columns.end();
+        };
+        const project::CsvTable table = project::read_csv(bytes, file_, {}, holds_numbers, origins_, problems_);
+        note_dialect(table, {}, file_, origins_, problems_);
+        LoadsTable out{.text = table.text};
+        if (table.header.empty()) {
             problem(codes::file, 1, 0, "the table is empty",
                     "begin with a header: room, heating [W], sensible cooling [W]");
-            return {};
+            return out;
         }
-        read_header(rows.front());
-        LoadsTable out;
+        decimal_mark_ = table.dialect.decimal_mark;
+        read_header(headings(table));
         for (std::size_t f = 0; f < field_count; ++f)
             if (!found_[f].at && !columns[f].assumption.empty()) out.assumed.emplace_back(columns[f].assumption);
         if (!room_at_) return out;
-        for (std::size_t i = 1; i < rows.size(); ++i) read_row(rows[i], rows.front().size(), out.loads);
+        for (const CsvRow& row : table.rows) read_row(row, table.header.front().size(), out.loads);
         return out;
     }
 
@@ -98,17 +106,12 @@ private:
             {quantity::Severity::error, code, place(line, column), std::move(message), std::move(hint)});
     }
 
-    void read_header(const CsvRow& header)
+    void read_header(const std::vector<CsvHeading>& header)
     {
         std::vector<std::string> known = {"room", "storey"};
         for (const Column& c : columns) known.emplace_back(c.name);
         for (std::size_t i = 0; i < header.size(); ++i) {
-            const std::string_view text = header[i].text;
-            const auto bracket = text.find('[');
-            const std::string name{quantity::trimmed(text.substr(0, bracket))};
-            std::string unit;
-            if (bracket != std::string_view::npos)
-                unit = quantity::trimmed(text.substr(bracket + 1, text.find(']') - bracket - 1));
+            const std::string &name = header[i].name, &unit = header[i].unit;
             if (name == "room")
                 room_at_ = i;
             else if (name == "storey")
@@ -131,7 +134,7 @@ private:
                         "0 stands for no load");
     }
 
-    void check_unit(const Column& c, const std::string& unit, const CsvCell& cell)
+    void check_unit(const Column& c, const std::string& unit, const CsvHeading& cell)
     {
         const auto one = quantity::to_si(1.0, unit, c.kind);
         if (const auto* wrong = std::get_if<quantity::QuantityProblem>(&one))
@@ -148,12 +151,10 @@ private:
             return;
         }
         const std::string name = row[*room_at_].text;
-        if (name.empty())
-            problem(codes::missing, row.front().line, static_cast<std::uint32_t>(*room_at_ + 1),
-                    "a room without a name");
+        if (name.empty()) problem(codes::missing, row.front().line, row[*room_at_].column, "a room without a name");
         if (!seen_.insert({name, row.front().line}).second)
-            problem(codes::twice, row.front().line, static_cast<std::uint32_t>(*room_at_ + 1),
-                    fmt::format("room '{}' stands twice", name), fmt::format("the first is in line {}", seen_[name]));
+            problem(codes::twice, row.front().line, row[*room_at_].column, fmt::format("room '{}' stands twice", name),
+                    fmt::format("the first is in line {}", seen_[name]));
         std::array<double, field_count> v{};
         for (std::size_t f = 0; f < field_count; ++f)
             v[f] = found_[f].at ? number(row[*found_[f].at], columns[f], found_[f].unit)
@@ -187,11 +188,12 @@ private:
                     "write 0 for none");
             return fallback;
         }
-        const auto parsed = quantity::leading_number(cell.text);
+        const std::string text = project::with_decimal_point(cell.text, decimal_mark_);
+        const auto parsed = quantity::leading_number(text);
         const auto si =
             parsed ? quantity::to_si(parsed->value, parsed->rest.empty() ? std::string_view{header_unit} : parsed->rest,
                                      c.kind)
-                   : quantity::parse_quantity(cell.text, c.kind);
+                   : quantity::parse_quantity(text, c.kind);
         if (const auto* wrong = std::get_if<quantity::QuantityProblem>(&si)) {
             problem(codes::quantity, cell.line, cell.column,
                     fmt::format("{}: {} found, expected {}", c.name, wrong->found, wrong->expected), wrong->hint);
@@ -210,15 +212,16 @@ private:
     std::vector<quantity::Problem>& problems_;
     std::optional<std::size_t> room_at_{}, storey_at_{};
     std::array<Found, field_count> found_{};
+    char decimal_mark_ = '.';
     std::map<std::string, std::uint32_t> seen_{};
 };
 
 } // namespace
 
-LoadsTable read_loads_table(const std::string& text, const std::string& file, quantity::OriginPool& origins,
+LoadsTable read_loads_table(const std::string& bytes, const std::string& file, quantity::OriginPool& origins,
                             std::vector<quantity::Problem>& problems)
 {
-    return Reader{file, origins, problems}.run(text);
+    return Reader{file, origins, problems}.run(bytes);
 }
 
 void lay_over(const LoadsTable& typed, loads::RoomLoads& onto)
@@ -246,8 +249,8 @@ std::string write_loads_table(const loads::RoomLoads& loads)
             air::MoistAir::from_humidity_ratio(quantity::Temperature::celsius(r.cooling_air_C),
                                                r.cooling_humidity_ratio, quantity::Pressure::pascal(loads.pressure_Pa));
         const double humidity = r.cooled ? 100.0 * air::relative_humidity(air) : 50.0;
-        out += fmt::format("{},{},{:.2f},{:.3f},{:.3f},{:.3f},{:.3f},{:.3f},{:.4f},{:.4f}\n", csv_cell(r.room),
-                           csv_cell(r.storey), r.floor_area_m2, r.heating_W, r.cooling_sensible_W,
+        out += fmt::format("{},{},{:.2f},{:.3f},{:.3f},{:.3f},{:.3f},{:.3f},{:.4f},{:.4f}\n", project::csv_cell(r.room),
+                           project::csv_cell(r.storey), r.floor_area_m2, r.heating_W, r.cooling_sensible_W,
                            r.cooling_sensible_peak_W, r.cooling_latent_W, r.heating_room_C, r.cooling_air_C,
                            std::clamp(humidity, 5.0, 100.0));
     }

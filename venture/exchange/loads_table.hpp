@@ -12,6 +12,7 @@ namespace venture::exchange {
 struct LoadsTable {
     loads::RoomLoads loads{};           ///< every room typed
     std::vector<std::string> assumed{}; ///< conditions that the table does not state, in words
+    std::string text{};                 ///< the table in UTF-8
 };
 
 /// Reads a CSV with one line a room. Columns, in any order, each with its unit in brackets where it is not the plain
@@ -26,7 +27,7 @@ struct LoadsTable {
 ///     cooling room [degC]        room temperature in cooling, 24 degC assumed if missing
 ///     relative humidity [%]      of the room in cooling, 50 % assumed if missing
 ///     storey                     optional
-[[nodiscard]] LoadsTable read_loads_table(const std::string& text, const std::string& file,
+[[nodiscard]] LoadsTable read_loads_table(const std::string& bytes, const std::string& file,
                                           quantity::OriginPool& origins, std::vector<quantity::Problem>& problems);
 
 /// Puts typed loads over computed ones, room by room; rooms that are only typed are added at the end.

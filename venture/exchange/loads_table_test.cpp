@@ -48,6 +48,7 @@ TEST(LoadsTable, SaysWhatItAssumed)
 struct Bad {
     const char *name, *text, *says;
 };
+void PrintTo(const Bad& bad, std::ostream* os) { *os << bad.name; }
 class BadTable : public testing::TestWithParam<Bad> {};
 
 TEST_P(BadTable, IsToldByRowAndColumn)
@@ -60,18 +61,25 @@ INSTANTIATE_TEST_SUITE_P(
     testing::Values(Bad{"empty", "", "the table is empty"},
                     Bad{"no_room", "heating,sensible cooling\n1,2\n", "no column 'room'"},
                     Bad{"no_cooling", "room,heating\nA,1\n", "no column 'sensible cooling'"},
-                    Bad{"typo", "room,heatin,sensible cooling\nA,1,2\n", "1:2 unknown column 'heatin'"},
-                    Bad{"unit", "room,heating [K],sensible cooling\nA,1,2\n", "1:2 heating: the unit 'K'"},
-                    Bad{"text", "room,heating,sensible cooling\nA,lots,2\n", "2:2 heating: 'lots' found"},
-                    Bad{"negative", "room,heating,sensible cooling\nA,-5,2\n", "2:2 heating: -5 W is outside"},
-                    Bad{"nan", "room,heating,sensible cooling\nA,nan,2\n", "2:2 heating: 'nan' found"},
-                    Bad{"empty_cell", "room,heating,sensible cooling\nA,,2\n", "2:2 heating: an empty cell"},
+                    Bad{"typo", "room,heatin,sensible cooling\nA,1,2\n", "1:6 unknown column 'heatin'"},
+                    Bad{"unit", "room,heating [K],sensible cooling\nA,1,2\n", "1:6 heating: the unit 'K'"},
+                    Bad{"text", "room,heating,sensible cooling\nA,lots,2\n", "2:3 heating: 'lots' found"},
+                    Bad{"negative", "room,heating,sensible cooling\nA,-5,2\n", "2:3 heating: -5 W is outside"},
+                    Bad{"nan", "room,heating,sensible cooling\nA,nan,2\n", "2:3 heating: 'nan' found"},
+                    Bad{"empty_cell", "room,heating,sensible cooling\nA,,2\n", "2:3 heating: an empty cell"},
                     Bad{"thousands", "room,heating,sensible cooling\nA,1,234,2\n",
                         "2:0 4 cells where the header has 3"},
-                    Bad{"comma", "room;heating;sensible cooling\nA;1,5;2\n", "2:2 heating: the unit ',5'"},
+                    Bad{"comma", "room;heating;sensible cooling\nA;1,234;2\n", "2:3 '1,234' is ambiguous"},
                     Bad{"twice", "room,heating,sensible cooling\nA,1,2\nA,1,2\n", "3:1 room 'A' stands twice"},
                     Bad{"no_name", "room,heating,sensible cooling\n ,1,2\n", "2:1 a room without a name"}),
     [](const auto& tested) { return tested.param.name; });
+
+TEST(LoadsTable, ReadsDecimalCommasAndSaysSo)
+{
+    const Read r = read("room;heating [kW];sensible cooling\nA;1,5;2\n");
+    EXPECT_DOUBLE_EQ(r.table.loads.rooms.at(0).heating_W, 1500.0);
+    EXPECT_THAT(r.said, testing::Contains(testing::HasSubstr("semicolons between cells, decimal commas")));
+}
 
 TEST(LoadsTable, RoundTripsWhatItWrites)
 {

@@ -1,9 +1,12 @@
 #include <venture/project/diagnostics.hpp>
 
 #include <algorithm>
+#include <map>
 #include <tuple>
 
 #include <fmt/format.h>
+
+#include <venture/quantity/names.hpp>
 
 namespace venture::project {
 
@@ -14,13 +17,6 @@ using quantity::OriginPool;
 using quantity::Problem;
 
 namespace {
-
-/// The place in a file that an origin goes back to, if any.
-const Origin& place_behind(const OriginPool& origins, OriginId id)
-{
-    const Origin& o = origins.at(id);
-    return o.kind == OriginKind::room_type ? place_behind(origins, o.parent) : o;
-}
 
 /// Line `number` of a text (from 1), without its end.
 std::string line_of(const std::string& text, std::uint32_t number)
@@ -34,42 +30,94 @@ std::string line_of(const std::string& text, std::uint32_t number)
     std::string line = text.substr(start, text.find('\n', start) - start);
     std::ranges::replace(line, '\t', ' ');
     std::erase(line, '\r');
-    return line;
+    return printable(line);
 }
 
-bool is_printable(const std::string& line)
+/// The `from`th to before the `to`th letter of a text.
+std::string letters(const std::string& text, std::size_t from, std::size_t to)
 {
-    return std::ranges::none_of(line, [](unsigned char c) { return c < 0x20 || c >= 0x7f; });
+    std::string out;
+    std::size_t n = 0;
+    for (const char c : text) {
+        const bool begins = (static_cast<unsigned char>(c) & 0xC0U) != 0x80U;
+        if (begins) ++n;
+        if (n > from && n <= to) out += c;
+    }
+    return out;
+}
+
+/// A line with a caret below a column (from 1); a long one is cut to what stands around it.
+std::string with_caret(const std::string& line, std::size_t column)
+{
+    constexpr std::size_t widest = 100, before = 60;
+    const std::size_t width = quantity::display_width(line);
+    if (column == 0 || column > width + 1) return width > widest ? std::string{} : fmt::format("    {}\n", line);
+    const std::size_t from = width > widest && column > before ? column - before : 0;
+    const std::string dots = from > 0 ? "..." : "";
+    const std::string shown = dots + letters(line, from, from + widest) + (width > from + widest ? "..." : "");
+    return fmt::format("    {}\n    {:>{}}\n", shown, '^', column - from + dots.size());
+}
+
+std::string severity_word(quantity::Severity severity, Colour colour)
+{
+    const std::string word{name_of(severity)};
+    if (colour == Colour::none) return word;
+    const int code = severity == quantity::Severity::error ? 31 : severity == quantity::Severity::warning ? 33 : 36;
+    return fmt::format("\x1b[1;{}m{}\x1b[0m", code, word);
+}
+
+std::string other_places(const ProblemGroup& group, const OriginPool& origins)
+{
+    constexpr std::size_t most = 8;
+    std::string out;
+    for (std::size_t i = 1; i < group.problems.size() && i <= most; ++i)
+        out += (i > 1 ? ", " : "") + origins.describe(group.problems[i].where);
+    if (group.problems.size() > most + 1) out += fmt::format(" and {} more", group.problems.size() - most - 1);
+    const std::size_t more = group.problems.size() - 1;
+    return fmt::format("    the same {} more: {}\n", more == 1 ? "once" : fmt::format("{} times", more), out);
 }
 
 } // namespace
 
-std::vector<Problem> in_reading_order(std::vector<Problem> problems, const OriginPool& origins)
+std::string printable(std::string_view text)
 {
-    std::ranges::stable_sort(problems, {}, [&](const Problem& p) {
-        const Origin& o = place_behind(origins, p.where);
-        return std::tuple{p.severity, o.text, o.line, o.column};
-    });
-    return problems;
+    std::string out{text};
+    for (char& c : out)
+        if ((static_cast<unsigned char>(c) < 0x20 && c != '\n') || c == 0x7f) c = '?';
+    return out;
 }
 
-std::string in_words(const Problem& problem, const OriginPool& origins, const Sources& sources)
+std::vector<ProblemGroup> grouped(std::vector<Problem> problems, const OriginPool& origins, const Sources& sources)
 {
-    const Origin& place = place_behind(origins, problem.where);
-    std::string out;
-    if (place.kind != OriginKind::unknown) out = origins.describe(problem.where) + ": ";
-    out += fmt::format("{} {}: {}\n", name_of(problem.severity), problem.code, problem.message);
-    const auto source = sources.find(place.text);
-    if (place.kind == OriginKind::file && source != sources.end() && place.line > 0) {
-        constexpr std::size_t widest = 110;
-        const std::string line = line_of(source->second, place.line);
-        if (!line.empty() && line.size() <= widest && is_printable(line)) {
-            out += fmt::format("    {}\n", line);
-            if (place.column > 0 && place.column <= line.size() + 1)
-                out += fmt::format("    {:>{}}\n", '^', place.column);
-        }
+    std::ranges::stable_sort(problems, {}, [&](const Problem& p) {
+        const Origin o = origins.place_behind(p.where);
+        return std::tuple{sources.index(o.text), o.line, o.column};
+    });
+    std::vector<ProblemGroup> groups;
+    std::map<std::tuple<quantity::Severity, std::string_view, std::string>, std::size_t> known;
+    for (Problem& p : problems) {
+        const auto [at, is_new] =
+            known.try_emplace({p.severity, p.code, p.cause.empty() ? p.message : p.cause}, groups.size());
+        if (is_new) groups.emplace_back();
+        groups[at->second].problems.push_back(std::move(p));
     }
-    if (!problem.hint.empty()) out += fmt::format("    {}\n", problem.hint);
+    return groups;
+}
+
+std::string in_words(const ProblemGroup& group, const OriginPool& origins, const Sources& sources, Colour colour)
+{
+    const Problem& problem = group.problems.front();
+    const Origin place = origins.place_behind(problem.where);
+    std::string out;
+    if (place.kind != OriginKind::unknown) out = printable(origins.describe(problem.where)) + ": ";
+    out +=
+        fmt::format("{} {}: {}\n", severity_word(problem.severity, colour), problem.code, printable(problem.message));
+    const SourceFile* source = sources.find(place.text);
+    if (place.kind == OriginKind::file && source != nullptr && place.line > 0)
+        if (const std::string line = line_of(source->text, place.line); !line.empty())
+            out += with_caret(line, place.column);
+    if (!problem.hint.empty()) out += fmt::format("    {}\n", printable(problem.hint));
+    if (group.problems.size() > 1) out += printable(other_places(group, origins));
     return out;
 }
 

@@ -1,23 +1,32 @@
 #pragma once
 /// What is said of an input, ready for a person.
 
-#include <map>
 #include <string>
 #include <vector>
 
+#include <venture/project/sources.hpp>
 #include <venture/quantity/problem.hpp>
 
 namespace venture::project {
 
-/// Texts of the files that were read, by the name they are told with.
-using Sources = std::map<std::string, std::string>;
+/// One mistake, with every place it was made in.
+struct ProblemGroup {
+    std::vector<quantity::Problem> problems{}; ///< at least one, in the order of their places
+};
 
-/// Errors first, then warnings, then notes; each kind in the order of the files.
-[[nodiscard]] std::vector<quantity::Problem> in_reading_order(std::vector<quantity::Problem> problems,
-                                                              const quantity::OriginPool& origins);
+/// Problems of one code and cause together, each group where its first stands; groups in the order in which the files
+/// were read, then what has no place in a file.
+[[nodiscard]] std::vector<ProblemGroup> grouped(std::vector<quantity::Problem> problems,
+                                                const quantity::OriginPool& origins, const Sources& sources);
 
-/// "project.toml:12:10: error V106: height: the unit 'furlongs' found, ..." with the line and a caret below.
-[[nodiscard]] std::string in_words(const quantity::Problem& problem, const quantity::OriginPool& origins,
-                                   const Sources& sources);
+enum class Colour { none, terminal };
+
+/// "project.toml:12:10: error V106: height: the unit 'furlongs' found, ..." with the line and a caret below, the hint,
+/// and the other places of the same mistake.
+[[nodiscard]] std::string in_words(const ProblemGroup& group, const quantity::OriginPool& origins,
+                                   const Sources& sources, Colour colour = Colour::none);
+
+/// Foreign text that may go to a terminal: control characters become question marks.
+[[nodiscard]] std::string printable(std::string_view text);
 
 } // namespace venture::project

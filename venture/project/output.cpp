@@ -6,6 +6,7 @@
 #include <nlohmann/json.hpp>
 
 #include <venture/project/read_project.hpp>
+#include <venture/project/sources.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::project {
@@ -13,13 +14,6 @@ namespace venture::project {
 namespace {
 
 namespace fs = std::filesystem;
-
-std::string fingerprint(const std::string& text)
-{
-    std::uint64_t hash = 1469598103934665603ULL; // FNV-1a: told apart, not protected
-    for (const char c : text) hash = (hash ^ static_cast<unsigned char>(c)) * 1099511628211ULL;
-    return fmt::format("{:016x}", hash);
-}
 
 /// Writes under a temporary name beside the target and renames: a reader sees the old file or the new one.
 void replace_file(const fs::path& target, const std::string& content)

@@ -2,6 +2,7 @@
 /// A project folder (or its text) into building::Input, with every mistake told at once.
 
 #include <filesystem>
+#include <functional>
 #include <string>
 #include <vector>
 
@@ -13,7 +14,7 @@ namespace venture::project {
 struct ProjectFile {
     building::Input input{};
     std::vector<quantity::Problem> problems{};
-    Sources sources{};
+    Sources sources{}; ///< every file that was read: includes, tables and libraries too
     std::filesystem::path folder{};
     bool whole = true; ///< false: a mistake in the notation kept parts from being read
 };
@@ -25,11 +26,18 @@ struct FileText {
 };
 [[nodiscard]] FileText read_file(const std::filesystem::path& file);
 
-/// Reads `path`, a folder that holds project.toml or a TOML file itself.
+/// Brings the bytes of a file that a project names.
+using FileLoader = std::function<FileText(const std::filesystem::path& named)>;
+
+/// Reads `path`, a folder that holds project.toml or a TOML file itself, and what it includes.
 [[nodiscard]] ProjectFile read_project(const std::filesystem::path& path);
 
 /// Reads the text of a project.toml.
-[[nodiscard]] ProjectFile read_project_text(std::string text, const std::string& file);
+/// @param load  brings what it includes; without it an include is an error
+[[nodiscard]] ProjectFile read_project_text(std::string text, const std::string& file, const FileLoader& load = {});
+
+/// Why a path may not be named where only files inside the project's folder may; empty if it may.
+[[nodiscard]] std::string outside_project(const std::filesystem::path& named);
 
 /// Name of the file that makes a folder a project.
 inline constexpr const char* project_file_name = "project.toml";

@@ -38,15 +38,35 @@ std::string_view type_of(const toml::node& node)
     return "nothing";
 }
 
-OriginId add_place(quantity::OriginPool& origins, const std::string& file, const toml::source_region& region)
-{
-    return origins.add({quantity::OriginKind::file, file, region.begin.line, region.begin.column, {}});
-}
-
 } // namespace
 
-OriginId TableReader::origin_of(const toml::node& node) { return add_place(origins_, file_, node.source()); }
-OriginId TableReader::origin_of(const toml::key& key) { return add_place(origins_, file_, key.source()); }
+OriginId TableReader::add_place(const toml::source_region& region)
+{
+    const OriginId place =
+        origins_.add({quantity::OriginKind::file, file_, region.begin.line, region.begin.column, {}});
+    return library_.empty() ? place
+                            : origins_.add({.kind = quantity::OriginKind::library, .text = library_, .parent = place});
+}
+
+OriginId TableReader::origin_of(const toml::node& node) { return add_place(node.source()); }
+OriginId TableReader::origin_of(const toml::key& key) { return add_place(key.source()); }
+
+quantity::TextList TableReader::read_texts(const toml::table& root, std::string_view name, std::string_view text)
+{
+    const toml::node* node = root.get(name);
+    if (node == nullptr) return {};
+    const KeySpec spec{.name = name, .text = text};
+    if (const auto one = node->value_exact<std::string>()) return {{*one, origin_of(*node)}};
+    Given<quantity::TextList> list;
+    read_value(*node, spec, list);
+    return list ? *list : quantity::TextList{};
+}
+
+std::string TableReader::hint_of(const KeySpec& spec) const
+{
+    return table_.empty() ? std::string{spec.text}
+                          : fmt::format("`venture explain {}/{}` tells how to write it", table_, spec.name);
+}
 
 void TableReader::wrong_type(const toml::node& node, std::string message, std::string hint)
 {
@@ -87,8 +107,7 @@ std::optional<double> TableReader::number(const toml::node& node, const KeySpec&
         }
         return si;
     }
-    wrong_type(node, fmt::format("{}: expected a number ({})", spec.name, quantity::name_of(spec.kind)),
-               std::string{spec.text});
+    wrong_type(node, fmt::format("{}: expected a number ({})", spec.name, quantity::name_of(spec.kind)), hint_of(spec));
     return std::nullopt;
 }
 
@@ -100,7 +119,7 @@ void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<
 void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<std::string>& out)
 {
     const auto text = node.value_exact<std::string>();
-    if (!text) return wrong_type(node, fmt::format("{}: a text in quotes expected", spec.name), std::string{spec.text});
+    if (!text) return wrong_type(node, fmt::format("{}: a text in quotes expected", spec.name), hint_of(spec));
     std::string word;
     if (auto problem = building::read_word(*text, spec, origin_of(node), word)) {
         problems_.push_back(std::move(*problem));
@@ -112,14 +131,13 @@ void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<
 void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<quantity::TextList>& out)
 {
     const toml::array* list = node.as_array();
-    if (list == nullptr)
-        return wrong_type(node, fmt::format("{}: a list of texts expected", spec.name), std::string{spec.text});
+    if (list == nullptr) return wrong_type(node, fmt::format("{}: a list of texts expected", spec.name), hint_of(spec));
     quantity::TextList texts;
     for (const toml::node& item : *list) {
         if (const auto text = item.value_exact<std::string>())
             texts.push_back({std::string{quantity::trimmed(*text)}, origin_of(item)});
         else
-            wrong_type(item, fmt::format("{}: a text in quotes expected", spec.name), std::string{spec.text});
+            wrong_type(item, fmt::format("{}: a text in quotes expected", spec.name), hint_of(spec));
     }
     out = Given<quantity::TextList>{std::move(texts), origin_of(node)};
 }
@@ -131,7 +149,7 @@ void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<
         return wrong_type(node,
                           spec.count != 0 ? fmt::format("{}: a list of {} numbers expected", spec.name, spec.count)
                                           : fmt::format("{}: a list of numbers expected", spec.name),
-                          std::string{spec.text});
+                          hint_of(spec));
     quantity::QuantityList values;
     for (const toml::node& item : *list)
         if (const auto si = number(item, spec)) values.push_back(*si);
@@ -142,12 +160,12 @@ void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<
 {
     const auto expected = fmt::format("{}: a list of points [x, y] expected", spec.name);
     const toml::array* list = node.as_array();
-    if (list == nullptr) return wrong_type(node, expected, std::string{spec.text});
+    if (list == nullptr) return wrong_type(node, expected, hint_of(spec));
     quantity::PointList points;
     for (const toml::node& item : *list) {
         const toml::array* pair = item.as_array();
         if (pair == nullptr || pair->size() != 2) {
-            wrong_type(item, expected, std::string{spec.text});
+            wrong_type(item, expected, hint_of(spec));
             continue;
         }
         const auto x = number(*pair->get(0), spec), y = number(*pair->get(1), spec);

@@ -2,6 +2,7 @@
 /// Fills records from TOML tables, driven by the declarations of their keys. Internal to the edge.
 
 #include <string>
+#include <utility>
 #include <vector>
 
 #include <fmt/format.h>
@@ -15,8 +16,11 @@ namespace venture::project {
 
 class TableReader {
 public:
-    TableReader(std::string file, quantity::OriginPool& origins, std::vector<quantity::Problem>& problems)
+    /// @param library  name of the library that the file is; empty if it is none
+    TableReader(std::string file, quantity::OriginPool& origins, std::vector<quantity::Problem>& problems,
+                std::string library = {})
         : file_{std::move(file)},
+          library_{std::move(library)},
           origins_{origins},
           problems_{problems}
     {
@@ -45,6 +49,9 @@ public:
         for (const toml::node& item : *list) read_record(*item.as_table(), name, records.emplace_back());
     }
 
+    /// Reads `root[name]`, a text or a list of texts.
+    [[nodiscard]] quantity::TextList read_texts(const toml::table& root, std::string_view name, std::string_view text);
+
     /// Complains of keys that are not among the allowed ones.
     void check_keys(const toml::table& table, std::string_view where, const std::vector<std::string>& allowed);
 
@@ -56,6 +63,8 @@ private:
     void read_record(const toml::table& table, std::string_view name, Record& record)
     {
         std::vector<std::string> allowed;
+        const std::string outer =
+            std::exchange(table_, table_.empty() ? std::string{name} : fmt::format("{}.{}", table_, name));
         quantity::for_each_key_set(record, [&](auto& part, auto keys) {
             for (const auto& key : keys) {
                 allowed.emplace_back(key.spec.name);
@@ -73,7 +82,8 @@ private:
             allowed.emplace_back(nested);
             read_list(table, nested, records);
         });
-        check_keys(table, fmt::format("[{}]", name), allowed);
+        check_keys(table, fmt::format("[{}]", table_), allowed);
+        table_ = outer;
     }
 
     void read_value(const toml::node& node, const quantity::KeySpec& spec, quantity::Given<double>& out);
@@ -86,8 +96,11 @@ private:
     /// One number, typed bare or with a unit; complains and gives nothing if it is none.
     [[nodiscard]] std::optional<double> number(const toml::node& node, const quantity::KeySpec& spec);
     void wrong_type(const toml::node& node, std::string message, std::string hint);
+    [[nodiscard]] std::string hint_of(const quantity::KeySpec& spec) const;
 
-    std::string file_;
+    [[nodiscard]] quantity::OriginId add_place(const toml::source_region& region);
+
+    std::string file_, library_, table_{}; ///< the last: the table being read
     quantity::OriginPool& origins_;
     std::vector<quantity::Problem>& problems_;
 };

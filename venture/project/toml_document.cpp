@@ -5,6 +5,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/project/syntax_words.hpp>
 #include <venture/quantity/codes.hpp>
 
 namespace venture::project {
@@ -107,6 +108,11 @@ public:
             start = end + 1;
         }
     }
+    /// Line `number` (from 1) as it stands; empty beyond the end.
+    [[nodiscard]] std::string line(std::size_t number) const
+    {
+        return number >= 1 && number <= lines_.size() ? lines_[number - 1] : std::string{};
+    }
     [[nodiscard]] std::string joined() const { return fmt::format("{}", fmt::join(lines_, "\n")); }
 
     /// Blanks from a line (from 1) up to the next table header; if that changes nothing, from the header before it.
@@ -139,6 +145,71 @@ private:
 
 } // namespace
 
+namespace {
+
+/// Bytes that no text holds: a zero or another control character.
+std::size_t control_character_in(const std::string& text)
+{
+    return static_cast<std::size_t>(
+        std::ranges::find_if(text,
+                             [](unsigned char c) {
+                                 return (c < 0x20 && c != '\n' && c != '\r' && c != '\t' && c != '\f') || c == 0x7f;
+                             }) -
+        text.begin());
+}
+
+/// Length of the UTF-8 letter at `at`; 0 if it is none.
+std::size_t letter_length(const std::string& text, std::size_t at)
+{
+    const auto lead = static_cast<unsigned char>(text[at]);
+    const std::size_t length = lead < 0x80   ? 1
+                               : lead < 0xC2 ? 0
+                               : lead < 0xE0 ? 2
+                               : lead < 0xF0 ? 3
+                               : lead < 0xF5 ? 4
+                                             : 0;
+    if (length == 0 || at + length > text.size()) return 0;
+    for (std::size_t i = 1; i < length; ++i)
+        if ((static_cast<unsigned char>(text[at + i]) & 0xC0U) != 0x80U) return 0;
+    const auto second = length > 1 ? static_cast<unsigned char>(text[at + 1]) : 0x80U;
+    const bool overlong = (lead == 0xE0 && second < 0xA0) || (lead == 0xF0 && second < 0x90);
+    const bool beyond = (lead == 0xED && second > 0x9F) || (lead == 0xF4 && second > 0x8F);
+    return overlong || beyond ? 0 : length;
+}
+
+/// Replaces what is no UTF-8 by question marks. @returns where it stood
+std::vector<std::size_t> replace_wrong_bytes(std::string& text)
+{
+    std::vector<std::size_t> found;
+    for (std::size_t at = 0; at < text.size();) {
+        const std::size_t length = letter_length(text, at);
+        if (length == 0) {
+            found.push_back(at);
+            text[at] = '?';
+        }
+        at += std::max<std::size_t>(length, 1);
+    }
+    return found;
+}
+
+std::uint32_t line_at(const std::string& text, std::size_t byte)
+{
+    return 1 +
+           static_cast<std::uint32_t>(std::count(text.begin(), text.begin() + static_cast<std::ptrdiff_t>(byte), '\n'));
+}
+
+} // namespace
+
+bool is_utf8(const std::string& text)
+{
+    for (std::size_t at = 0; at < text.size();) {
+        const std::size_t length = letter_length(text, at);
+        if (length == 0) return false;
+        at += length;
+    }
+    return true;
+}
+
 TomlDocument parse_toml(std::string text, const std::string& file, quantity::OriginPool& origins,
                         std::vector<Problem>& problems)
 {
@@ -151,6 +222,16 @@ TomlDocument parse_toml(std::string text, const std::string& file, quantity::Ori
         document.whole = false;
     };
     if (text.starts_with("\xEF\xBB\xBF")) text.replace(0, 3, "");
+    if (const auto at = control_character_in(text); at < text.size()) {
+        report(line_at(text, at), 0,
+               fmt::format("not a text: the byte 0x{:02x} stands in it", static_cast<unsigned char>(text[at])),
+               "a project file is plain text in UTF-8; was another kind of file given?");
+        return document;
+    }
+    if (const auto wrong = replace_wrong_bytes(text); !wrong.empty())
+        report(line_at(text, wrong.front()), 0,
+               fmt::format("{} letter{} not in UTF-8", wrong.size(), wrong.size() == 1 ? " is" : "s are"),
+               "save the file as UTF-8 in your editor");
     Lines lines{text};
     for (const auto& finding : Scanner{text}.run()) {
         report(finding.line, finding.column, finding.message, "put text into quotes; comments begin with #");
@@ -162,8 +243,8 @@ TomlDocument parse_toml(std::string text, const std::string& file, quantity::Ori
             return document;
         } catch (const toml::parse_error& error) {
             const auto at = error.source().begin;
-            report(at.line, at.column, fmt::format("not TOML: {}", error.description()),
-                   "reading goes on at the next table");
+            SyntaxWords words = syntax_words(lines.line(at.line), error.description());
+            report(at.line, at.column, std::move(words.message), std::move(words.hint));
             if (!lines.blank_from(at.line)) return document;
         }
     }

@@ -15,6 +15,8 @@ inline constexpr std::string_view quantity = "V106";    ///< not a quantity of t
 inline constexpr std::string_view bounds = "V107";      ///< a number outside its bounds
 inline constexpr std::string_view choice = "V108";      ///< not one of the allowed words
 inline constexpr std::string_view overlay = "V109";     ///< `--set` names nothing
+inline constexpr std::string_view include = "V110";     ///< an include or a path that cannot be followed
+inline constexpr std::string_view mark = "V111";        ///< an acceptance that is not one
 // meaning
 inline constexpr std::string_view missing = "V201";       ///< a key that must be there
 inline constexpr std::string_view unknown_name = "V202";  ///< a name that nothing bears
@@ -37,5 +39,8 @@ inline constexpr std::string_view not_met = "V404";         ///< no product suff
 inline constexpr std::string_view unused = "V406";          ///< something declared that nothing uses
 inline constexpr std::string_view typed_load = "V407";      ///< a load that was typed, not computed
 inline constexpr std::string_view assumed = "V408";         ///< something assumed that the input does not say
+inline constexpr std::string_view overruled = "V409";       ///< a library's record that the project has its own for
+inline constexpr std::string_view table_read_as = "V410";   ///< how a table was read, where that was detected
+inline constexpr std::string_view moved_on = "V411";        ///< an acceptance whose finding is gone or has changed
 
 } // namespace venture::quantity::codes

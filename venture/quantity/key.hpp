@@ -33,7 +33,8 @@ struct KeySpec {
     Kind kind = Kind::number;                 ///< for numbers and lists of numbers
     Range allowed = {-1e12, 1e12};            ///< bounds on numbers, SI
     std::vector<std::string> choices = {};    ///< allowed words; empty if any
-    std::optional<double> default_value = {}; ///< SI; nothing if there is none
+    std::optional<double> default_value = {}; ///< of a number, SI; nothing if there is none
+    std::string_view default_word = {};       ///< of a text; empty if there is none
     std::string_view default_source = {};     ///< where the default comes from
     bool required = false;
     bool whole = false;    ///< only whole numbers

@@ -36,21 +36,23 @@ std::size_t edit_distance(std::string_view a, std::string_view b)
     return last[b.size()];
 }
 
-namespace {
-
-std::string lower(std::string_view text)
+std::string lower_case(std::string_view text)
 {
     std::string out{text};
     std::ranges::transform(out, out.begin(), [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
     return out;
 }
 
-} // namespace
+std::size_t display_width(std::string_view text)
+{
+    return static_cast<std::size_t>(
+        std::ranges::count_if(text, [](char c) { return (static_cast<unsigned char>(c) & 0xC0U) != 0x80U; }));
+}
 
 std::optional<std::string> nearest_name(std::string_view typed, std::span<const std::string> allowed)
 {
-    const std::string wanted = lower(trimmed(typed));
-    const auto distance = [&](const std::string& name) { return edit_distance(wanted, lower(name)); };
+    const std::string wanted = lower_case(trimmed(typed));
+    const auto distance = [&](const std::string& name) { return edit_distance(wanted, lower_case(name)); };
     const auto best = std::ranges::min_element(allowed, {}, distance);
     if (best == allowed.end() || distance(*best) > 1 + std::min<std::size_t>(wanted.size(), 24) / 4)
         return std::nullopt;

@@ -21,4 +21,10 @@ namespace venture::quantity {
 /// "a, b, c", cut after `most` names with "... (12 in all)".
 [[nodiscard]] std::string listed(std::span<const std::string> names, std::size_t most = 8);
 
+/// Width on a terminal: letters, not bytes.
+[[nodiscard]] std::size_t display_width(std::string_view text);
+
+/// Small letters for capital ones (ASCII).
+[[nodiscard]] std::string lower_case(std::string_view text);
+
 } // namespace venture::quantity

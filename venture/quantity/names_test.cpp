@@ -51,5 +51,7 @@ TEST(Listed, CutsALongList)
     EXPECT_EQ(listed(std::vector<std::string>{"a", "b", "c"}, 2), "a, b, ... (3 in all)");
 }
 
+TEST(DisplayWidth, CountsLettersNotBytes) { EXPECT_EQ(display_width("caf\xc3\xa9"), 4u); }
+
 } // namespace
 } // namespace venture::quantity

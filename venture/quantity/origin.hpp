@@ -2,9 +2,11 @@
 /// Where a value came from. An origin is an index into an append-only pool, so it costs four bytes to carry.
 
 #include <cstdint>
+#include <deque>
 #include <optional>
 #include <string>
 #include <string_view>
+#include <unordered_map>
 #include <vector>
 
 namespace venture::quantity {
@@ -15,28 +17,52 @@ struct OriginId {
     friend bool operator==(OriginId, OriginId) = default;
 };
 
-enum class OriginKind { unknown, file, code, overlay, default_value, room_type, computed };
+enum class OriginKind : std::uint8_t {
+    unknown,
+    file,          ///< typed in a file of the project
+    library,       ///< typed in a library: `parent` is the place in it
+    code,          ///< set by a program
+    overlay,       ///< set for one run
+    default_value, ///< nobody said otherwise
+    inherited,     ///< taken from a room type, a storey ...: `parent` is what it says there
+    computed,      ///< from other values: `parent` is the first of them
+};
+
+/// The word for a kind, as it may be asked for: "typed", "default", "inherited" ...
+[[nodiscard]] std::string_view name_of(OriginKind kind);
 
 /// One place that a value can come from.
 struct Origin {
     OriginKind kind = OriginKind::unknown;
-    std::string text;         ///< file name, source of a default, name of a room type, or key path of an overlay
+    std::string_view text{};  ///< file, library, source of a default, "room type 'office'", or key path of an overlay
     std::uint32_t line = 0;   ///< from 1; 0 where there is none
-    std::uint32_t column = 0; ///< from 1; 0 where there is none
+    std::uint32_t column = 0; ///< from 1, in letters; 0 where there is none
     OriginId parent{};        ///< what this was derived from, e.g. the line behind a room type
 };
 
-/// Append-only store of origins.
+/// Append-only store of origins: some 20 bytes each, texts kept once.
 class OriginPool {
 public:
-    OriginPool() : origins_(1) {}
-    OriginId add(Origin origin);
-    [[nodiscard]] const Origin& at(OriginId id) const;
+    OriginPool();
+    /// Keeps its own copy of the text.
+    OriginId add(const Origin& origin);
+    /// The text stays valid as long as the pool.
+    [[nodiscard]] Origin at(OriginId id) const;
     /// "project.toml:12:5", "default: EN 12831-1, annex B", "room type 'office' (project.toml:40:3)".
     [[nodiscard]] std::string describe(OriginId id) const;
+    /// The place in a file that an origin goes back to; of kind `file`, or whatever stands at the end.
+    [[nodiscard]] Origin place_behind(OriginId id) const;
+    [[nodiscard]] std::size_t size() const { return entries_.size(); }
 
 private:
-    std::vector<Origin> origins_;
+    struct Entry {
+        OriginKind kind;
+        std::uint32_t text, line, column;
+        OriginId parent;
+    };
+    std::vector<Entry> entries_;
+    std::deque<std::string> texts_; ///< never moved, so that views of them stay valid
+    std::unordered_map<std::string, std::uint32_t> text_index_;
 };
 
 /// A value that may have been given, and by whom.

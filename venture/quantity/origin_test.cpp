@@ -11,7 +11,7 @@ TEST(OriginPool, DescribesWhereAValueCameFrom)
 {
     OriginPool pool;
     const auto file = pool.add({OriginKind::file, "project.toml", 12, 5, {}});
-    const auto type = pool.add({OriginKind::room_type, "office", 0, 0, file});
+    const auto type = pool.add({OriginKind::inherited, "room type 'office'", 0, 0, file});
     const auto assumed = pool.add({OriginKind::default_value, "our assumption", 0, 0, {}});
     const auto change = pool.add({OriginKind::overlay, "room/A/height=5 m", 0, 0, {}});
     EXPECT_EQ(pool.describe(file), "project.toml:12:5");

@@ -22,6 +22,9 @@ struct Problem {
     OriginId where{};        ///< place in the input
     std::string message{};   ///< what was found, and what was expected
     std::string hint{};      ///< what to do next; may be empty
+    std::string cause{};     ///< problems of one code and one cause are the same mistake; the message if empty
+    std::string subject{};   ///< of a finding: what it is about, as a key path: "room/Boat hall"
+    std::string inputs{};    ///< of a finding: the values it follows from, in words; the message if empty
 };
 
 [[nodiscard]] inline bool has_error(const std::vector<Problem>& problems)

@@ -8,155 +8,125 @@
 
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/names.hpp>
+#include <venture/quantity/unit_table.hpp>
 
 namespace venture::quantity {
 
+using detail::Unit;
+
 namespace {
 
-constexpr double foot = 0.3048, inch = 0.0254, pound = 0.45359237, btu_J = 1055.05585262, hour_s = 3600.0;
-constexpr double rankine_K = 5.0 / 9.0, square_foot = foot * foot, cubic_foot = foot * foot * foot;
-
-// The first unit of each kind is its plain one. Conversions: exact definitions of the international foot, pound and
-// the International Table Btu.
-constexpr std::array units = {
-    Unit{Kind::number, "", 1.0, 0.0},
-    Unit{Kind::fraction, "%", 0.01, 0.0},
-    Unit{Kind::length, "m", 1.0, 0.0},
-    Unit{Kind::length, "cm", 0.01, 0.0},
-    Unit{Kind::length, "mm", 0.001, 0.0},
-    Unit{Kind::length, "ft", foot, 0.0},
-    Unit{Kind::length, "in", inch, 0.0},
-    Unit{Kind::area, "m2", 1.0, 0.0},
-    Unit{Kind::area, "ft2", square_foot, 0.0},
-    Unit{Kind::temperature, "degC", 1.0, 0.0},
-    Unit{Kind::temperature, "degF", rankine_K, -32.0 * rankine_K},
-    Unit{Kind::temperature_difference, "K", 1.0, 0.0},
-    Unit{Kind::temperature_difference, "degF diff", rankine_K, 0.0},
-    Unit{Kind::power, "W", 1.0, 0.0},
-    Unit{Kind::power, "kW", 1000.0, 0.0},
-    Unit{Kind::power, "Btu/h", btu_J / hour_s, 0.0},
-    Unit{Kind::power, "kBtu/h", 1000.0 * btu_J / hour_s, 0.0},
-    Unit{Kind::power, "ton", 12000.0 * btu_J / hour_s, 0.0},
-    Unit{Kind::power_per_area, "W/m2", 1.0, 0.0},
-    Unit{Kind::power_per_area, "W/ft2", 1.0 / square_foot, 0.0},
-    Unit{Kind::heat_transfer, "W/m2K", 1.0, 0.0},
-    Unit{Kind::heat_transfer, "Btu/h.ft2.F", btu_J / hour_s / square_foot / rankine_K, 0.0},
-    Unit{Kind::resistance, "m2K/W", 1.0, 0.0},
-    Unit{Kind::resistance, "h.ft2.F/Btu", hour_s* square_foot* rankine_K / btu_J, 0.0},
-    Unit{Kind::conductivity, "W/mK", 1.0, 0.0},
-    Unit{Kind::density, "kg/m3", 1.0, 0.0},
-    Unit{Kind::density, "lb/ft3", pound / cubic_foot, 0.0},
-    Unit{Kind::specific_heat, "J/kgK", 1.0, 0.0},
-    Unit{Kind::specific_heat, "kJ/kgK", 1000.0, 0.0},
-    Unit{Kind::areal_capacity, "kJ/m2K", 1000.0, 0.0},
-    Unit{Kind::air_flow, "L/s", 0.001, 0.0},
-    Unit{Kind::air_flow, "m3/s", 1.0, 0.0},
-    Unit{Kind::air_flow, "m3/h", 1.0 / hour_s, 0.0},
-    Unit{Kind::air_flow, "cfm", cubic_foot / 60.0, 0.0},
-    Unit{Kind::air_flow_per_area, "L/s.m2", 0.001, 0.0},
-    Unit{Kind::air_flow_per_area, "cfm/ft2", cubic_foot / 60.0 / square_foot, 0.0},
-    Unit{Kind::air_changes, "1/h", 1.0, 0.0},
-    Unit{Kind::moisture_flow, "g/h", 0.001 / hour_s, 0.0},
-    Unit{Kind::moisture_flow, "kg/h", 1.0 / hour_s, 0.0},
-    Unit{Kind::moisture_flow, "lb/h", pound / hour_s, 0.0},
-    Unit{Kind::angle, "deg", 1.0, 0.0},
-    Unit{Kind::hours, "h", 1.0, 0.0},
-    Unit{Kind::hours, "min", 1.0 / 60.0, 0.0},
-    Unit{Kind::pressure, "Pa", 1.0, 0.0},
-    Unit{Kind::pressure, "kPa", 1000.0, 0.0},
+struct KindName {
+    Kind kind;
+    std::string_view name;
 };
 
-const Unit* find_unit(std::string_view symbol, Kind kind)
+constexpr std::array kind_names = {
+    KindName{Kind::number, "number"},
+    KindName{Kind::fraction, "fraction"},
+    KindName{Kind::length, "length"},
+    KindName{Kind::area, "area"},
+    KindName{Kind::volume, "volume"},
+    KindName{Kind::velocity, "velocity"},
+    KindName{Kind::temperature, "temperature"},
+    KindName{Kind::temperature_difference, "temperature difference"},
+    KindName{Kind::power, "power"},
+    KindName{Kind::power_per_area, "power per area"},
+    KindName{Kind::heat_transfer, "U-value"},
+    KindName{Kind::heat_loss, "heat loss coefficient"},
+    KindName{Kind::resistance, "thermal resistance"},
+    KindName{Kind::conductivity, "conductivity"},
+    KindName{Kind::density, "density"},
+    KindName{Kind::specific_heat, "specific heat"},
+    KindName{Kind::areal_capacity, "heat capacity per area"},
+    KindName{Kind::air_flow, "air flow"},
+    KindName{Kind::standard_air_flow, "standard air flow"},
+    KindName{Kind::air_flow_per_area, "air flow per area"},
+    KindName{Kind::air_changes, "air change rate"},
+    KindName{Kind::water_flow, "water flow"},
+    KindName{Kind::mass, "mass"},
+    KindName{Kind::moisture_flow, "moisture flow"},
+    KindName{Kind::humidity_ratio, "humidity ratio"},
+    KindName{Kind::enthalpy, "enthalpy"},
+    KindName{Kind::energy, "energy"},
+    KindName{Kind::angle, "angle"},
+    KindName{Kind::hours, "duration"},
+    KindName{Kind::pressure, "pressure"},
+    KindName{Kind::sound_power, "sound power level"},
+    KindName{Kind::sound_pressure, "sound pressure level"},
+    KindName{Kind::noise_rating, "noise rating"},
+    KindName{Kind::noise_criterion, "noise criterion"},
+};
+
+bool is_sound(Kind kind)
 {
-    for (const Unit& unit : units)
-        if (unit.kind == kind && unit.symbol == symbol) return &unit;
+    return kind == Kind::sound_power || kind == Kind::sound_pressure || kind == Kind::noise_rating ||
+           kind == Kind::noise_criterion;
+}
+
+/// A unit of another kind that this text spells, to say "K measures a temperature difference".
+const Unit* unit_of_another_kind(std::string_view typed)
+{
+    for (const Unit& unit : detail::units())
+        if (!unit.symbol.empty() && detail::spells(typed, unit)) return &unit;
     return nullptr;
 }
 
-std::string expectation(Kind kind)
+std::string hint_for(std::string_view symbol, Kind kind)
 {
-    const auto symbols = unit_symbols(kind);
-    if (kind == Kind::number) return "a plain number";
-    if (kind == Kind::fraction) return "a fraction (0.35) or a percentage (\"35 %\")";
-    return fmt::format("{} in {}, or a bare number in {}", name_of(kind), listed(symbols), plain_unit(kind));
-}
-
-/// Another kind that this symbol measures, to say "K is a temperature difference".
-const Unit* same_symbol_elsewhere(std::string_view symbol)
-{
-    for (const Unit& unit : units)
-        if (unit.symbol == symbol) return &unit;
-    return nullptr;
-}
-
-QuantityProblem wrong_unit(std::string_view symbol, Kind kind)
-{
-    QuantityProblem problem{fmt::format("the unit '{}'", symbol), expectation(kind), {}};
-    if (const Unit* other = same_symbol_elsewhere(symbol)) {
-        problem.hint = fmt::format("'{}' measures {}, not {}", symbol, name_of(other->kind), name_of(kind));
-    } else if (symbol == "HP" || symbol == "hp") {
-        problem.hint = "horsepower is shaft power or a trade size, not a capacity: give kW or Btu/h";
-    } else if (const auto near = nearest_name(symbol, unit_symbols(kind))) {
-        problem.hint = fmt::format("did you mean '{}'?", *near);
+    for (const detail::Refused& refused : detail::refused_spellings())
+        if (refused.kind == kind && refused.symbol == symbol) return std::string{refused.reason};
+    if (const Unit* other = unit_of_another_kind(symbol)) {
+        if (is_sound(kind) && is_sound(other->kind))
+            return fmt::format("'{}' is a {}; ratings of sound are not converted: that takes the spectrum and the room",
+                               symbol, name_of(other->kind));
+        return fmt::format("'{}' measures {}, not {}", symbol, name_of(other->kind), name_of(kind));
     }
-    return problem;
+    if (const auto near = nearest_name(symbol, unit_symbols(kind))) return fmt::format("did you mean '{}'?", *near);
+    return {};
+}
+
+void append_escaped(std::string& pattern, std::string_view spelling)
+{
+    constexpr std::pair<std::string_view, std::string_view> folds[] = {
+        {"deg", "(deg|\u00b0)"}, {"2", "[2\u00b2]"}, {"3", "[3\u00b3]"}, {".", "[.\u00b7\u22c5]"}};
+    for (std::size_t at = 0; at < spelling.size();) {
+        bool done = false;
+        for (const auto& [plain, folded] : folds)
+            if (!done && spelling.substr(at).starts_with(plain)) {
+                pattern += folded;
+                at += plain.size();
+                done = true;
+            }
+        if (done) continue;
+        if (std::string_view{"()/%|+*?[]{}^$\\"}.find(spelling[at]) != std::string_view::npos) pattern += '\\';
+        pattern += spelling[at++];
+    }
 }
 
 } // namespace
 
+const std::vector<Kind>& all_kinds()
+{
+    static const std::vector<Kind> kinds = [] {
+        std::vector<Kind> out;
+        for (const KindName& k : kind_names) out.push_back(k.kind);
+        return out;
+    }();
+    return kinds;
+}
+
 std::string_view name_of(Kind kind)
 {
-    switch (kind) {
-    case Kind::number:
-        return "number";
-    case Kind::fraction:
-        return "fraction";
-    case Kind::length:
-        return "length";
-    case Kind::area:
-        return "area";
-    case Kind::temperature:
-        return "temperature";
-    case Kind::temperature_difference:
-        return "temperature difference";
-    case Kind::power:
-        return "power";
-    case Kind::power_per_area:
-        return "power per area";
-    case Kind::heat_transfer:
-        return "U-value";
-    case Kind::resistance:
-        return "thermal resistance";
-    case Kind::conductivity:
-        return "conductivity";
-    case Kind::density:
-        return "density";
-    case Kind::specific_heat:
-        return "specific heat";
-    case Kind::areal_capacity:
-        return "heat capacity per area";
-    case Kind::air_flow:
-        return "air flow";
-    case Kind::air_flow_per_area:
-        return "air flow per area";
-    case Kind::air_changes:
-        return "air change rate";
-    case Kind::moisture_flow:
-        return "moisture flow";
-    case Kind::angle:
-        return "angle";
-    case Kind::hours:
-        return "duration";
-    case Kind::pressure:
-        return "pressure";
-    }
-    VENTURE_UNREACHABLE("a kind without a name");
+    const auto& entry = kind_names.at(static_cast<std::size_t>(kind));
+    VENTURE_ASSERT(entry.kind == kind);
+    return entry.name;
 }
 
 std::string_view plain_unit(Kind kind)
 {
     if (kind == Kind::fraction) return {}; // a bare 0.35 is a fraction, not 0.35 %
-    for (const Unit& unit : units)
+    for (const Unit& unit : detail::units())
         if (unit.kind == kind) return unit.symbol;
     VENTURE_UNREACHABLE("a kind without a unit");
 }
@@ -164,9 +134,34 @@ std::string_view plain_unit(Kind kind)
 std::vector<std::string> unit_symbols(Kind kind)
 {
     std::vector<std::string> out;
-    for (const Unit& unit : units)
+    for (const Unit& unit : detail::units())
         if (unit.kind == kind) out.emplace_back(unit.symbol);
     return out;
+}
+
+std::string typing_rule(Kind kind)
+{
+    const auto symbols = unit_symbols(kind);
+    if (kind == Kind::number) return "a plain number";
+    if (kind == Kind::fraction) return "a fraction (0.35) or a percentage (\"35 %\")";
+    return fmt::format("{} in {}, or a bare number in {}", name_of(kind), listed(symbols, 12), plain_unit(kind));
+}
+
+std::string quantity_pattern(Kind kind)
+{
+    std::string spellings;
+    for (const Unit& unit : detail::units()) {
+        if (unit.kind != kind || unit.symbol.empty()) continue;
+        std::string_view rest = unit.others;
+        append_escaped(spellings += spellings.empty() ? "" : "|", unit.symbol);
+        while (!rest.empty()) {
+            const auto bar = std::min(rest.find('|'), rest.size());
+            append_escaped(spellings += "|", rest.substr(0, bar));
+            rest.remove_prefix(std::min(bar + 1, rest.size()));
+        }
+    }
+    const std::string number = R"(^\s*[+-]?([0-9]+\.?[0-9]*|\.[0-9]+)([eE][+-]?[0-9]+)?\s*)";
+    return number + (spellings.empty() ? "$" : "(" + spellings + R"()?\s*$)");
 }
 
 std::optional<LeadingNumber> leading_number(std::string_view text)
@@ -175,6 +170,7 @@ std::optional<LeadingNumber> leading_number(std::string_view text)
     const bool plus = text.starts_with('+');
     const char* first = text.data() + (plus ? 1 : 0);
     const char* last = text.data() + text.size();
+    if (plus && first != last && *first == '-') return std::nullopt;
     double value = 0.0;
     const auto [end, problem] = std::from_chars(first, last, value);
     if (problem != std::errc{} || !std::isfinite(value)) return std::nullopt;
@@ -184,28 +180,36 @@ std::optional<LeadingNumber> leading_number(std::string_view text)
 std::variant<double, QuantityProblem> to_si(double typed, std::string_view symbol, Kind kind)
 {
     if (symbol.empty() && kind == Kind::fraction) return typed;
-    const Unit* unit = find_unit(symbol.empty() ? plain_unit(kind) : symbol, kind);
-    if (unit == nullptr) return wrong_unit(symbol, kind);
+    const Unit* unit = detail::find_unit(symbol.empty() ? plain_unit(kind) : symbol, kind);
+    if (unit == nullptr)
+        return QuantityProblem{fmt::format("the unit '{}'", symbol.substr(0, 60)), typing_rule(kind),
+                               hint_for(symbol, kind)};
     return typed * unit->factor + unit->offset;
+}
+
+double from_si(double si, std::string_view symbol, Kind kind)
+{
+    const Unit* unit = detail::find_unit(symbol, kind);
+    if (unit == nullptr) throw Error{fmt::format("{} has no unit '{}'", name_of(kind), symbol)};
+    return (si - unit->offset) / unit->factor;
 }
 
 std::variant<double, QuantityProblem> parse_quantity(std::string_view text, Kind kind)
 {
     const auto number = leading_number(text);
-    if (!number) return QuantityProblem{fmt::format("'{}'", trimmed(text).substr(0, 60)), expectation(kind), {}};
+    const auto found = [&] { return fmt::format("'{}'", trimmed(text).substr(0, 60)); };
+    if (!number) return QuantityProblem{found(), typing_rule(kind), {}};
     if (number->rest.starts_with(','))
-        return QuantityProblem{fmt::format("'{}'", trimmed(text).substr(0, 60)), expectation(kind),
+        return QuantityProblem{found(), typing_rule(kind),
                                "a comma may be a decimal mark or thousands: write a point, and no thousands mark"};
     return to_si(number->value, number->rest, kind);
 }
 
 std::string print_quantity(double si, Kind kind, int digits)
 {
-    const Unit* unit = find_unit(kind == Kind::fraction ? "%" : plain_unit(kind), kind);
-    VENTURE_ASSERT(unit != nullptr);
-    const double typed = (si - unit->offset) / unit->factor;
-    const std::string number = fmt::format("{:.{}g}", typed, digits);
-    return unit->symbol.empty() ? number : fmt::format("{} {}", number, unit->symbol);
+    const std::string_view symbol = kind == Kind::fraction ? "%" : plain_unit(kind);
+    const std::string number = fmt::format("{:.{}g}", from_si(si, symbol, kind), digits);
+    return symbol.empty() ? number : fmt::format("{} {}", number, symbol);
 }
 
 } // namespace venture::quantity

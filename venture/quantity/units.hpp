@@ -9,46 +9,58 @@
 
 namespace venture::quantity {
 
-/// What a number measures. A temperature and a temperature difference are two kinds, and so are flows per person,
-/// per area and per volume: what may be typed depends on the kind.
+/// What a number measures. Kinds are apart wherever a number of one must not be taken for the other: a temperature and
+/// a temperature difference; actual and standard air flow (converting needs a state); four ratings of sound.
 enum class Kind {
     number,
     fraction,
     length,
     area,
+    volume,
+    velocity,
     temperature,
     temperature_difference,
     power,
     power_per_area,
     heat_transfer,
+    heat_loss,
     resistance,
     conductivity,
     density,
     specific_heat,
     areal_capacity,
     air_flow,
+    standard_air_flow, ///< of air at 1.2 kg/m3
     air_flow_per_area,
     air_changes,
+    water_flow,
+    mass,
     moisture_flow,
+    humidity_ratio,
+    enthalpy,
+    energy,
     angle,
     hours,
     pressure,
+    sound_power,     ///< A-weighted, re 1 pW
+    sound_pressure,  ///< A-weighted, re 20 uPa
+    noise_rating,    ///< NR curves
+    noise_criterion, ///< NC curves
 };
 
-/// One way to write a kind: value in SI = typed * factor + offset.
-struct Unit {
-    Kind kind;
-    std::string_view symbol;
-    double factor;
-    double offset;
-};
+/// All of them, in the order above.
+[[nodiscard]] const std::vector<Kind>& all_kinds();
 
 /// The trade's word for a kind, e.g. "air flow".
 [[nodiscard]] std::string_view name_of(Kind kind);
-/// Symbol of the unit that a bare number of this kind is taken in, e.g. "W/m2K"; empty for a plain number.
+/// Symbol of the unit that a bare number of this kind is taken in, e.g. "W/m2K"; empty for plain numbers and fractions.
 [[nodiscard]] std::string_view plain_unit(Kind kind);
 /// Symbols that a kind may be typed in, the plain one first.
 [[nodiscard]] std::vector<std::string> unit_symbols(Kind kind);
+/// "length in m, cm, mm, ft, in, or a bare number in m": what may be typed.
+[[nodiscard]] std::string typing_rule(Kind kind);
+/// An ECMA regular expression of every text that parse_quantity() reads for a kind, whatever the number.
+[[nodiscard]] std::string quantity_pattern(Kind kind);
 
 /// Why a text is not a quantity of the kind asked for.
 struct QuantityProblem {
@@ -57,7 +69,8 @@ struct QuantityProblem {
     std::string hint;     ///< nearest unit or what to do; may be empty
 };
 
-/// Reads "2.4 m", "68 degF", "350 cfm", "12.5 %"; a bare number is in the plain unit of the kind.
+/// Reads "2.4 m", "68 degF", "350 cfm", "12.5 %"; a bare number is in the plain unit of the kind. Superscripts, degree
+/// signs and common other spellings of a unit are understood.
 /// @returns the value in SI (temperatures in degC, fractions as 0..1, hours in h), or why not
 [[nodiscard]] std::variant<double, QuantityProblem> parse_quantity(std::string_view text, Kind kind);
 
@@ -70,6 +83,9 @@ struct LeadingNumber {
 
 /// SI value of a number typed in the unit `symbol`, or why the unit does not fit.
 [[nodiscard]] std::variant<double, QuantityProblem> to_si(double typed, std::string_view symbol, Kind kind);
+/// The number that stands before the unit `symbol` for an SI value.
+/// @throws Error if the kind has no such unit
+[[nodiscard]] double from_si(double si, std::string_view symbol, Kind kind);
 
 /// "2.4 m", with at most `digits` significant digits, in the plain unit of the kind (percent for fractions).
 [[nodiscard]] std::string print_quantity(double si, Kind kind, int digits = 4);

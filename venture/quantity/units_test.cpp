@@ -1,5 +1,8 @@
 #include <venture/quantity/units.hpp>
 
+#include <regex>
+#include <set>
+
 #include <gtest/gtest.h>
 
 #include <venture/quantity/types.hpp>
@@ -64,13 +67,14 @@ TEST(ParseQuantityRefuses, AnUnknownUnitAndListsTheAllowedOnes)
 TEST(ParseQuantityRefuses, AMisspeltUnitWithTheNearestName)
 {
     EXPECT_EQ(refusal("12 mmm", Kind::length).hint, "did you mean 'mm'?");
-    EXPECT_EQ(refusal("12 l/s", Kind::air_flow).hint, "did you mean 'L/s'?");
+    EXPECT_EQ(refusal("12 Cfm", Kind::air_flow).hint, "did you mean 'cfm'?");
 }
 
 TEST(ParseQuantityRefuses, AUnitOfAnotherKindAndSaysWhatItMeasures)
 {
-    EXPECT_NE(refusal("20 K", Kind::temperature).hint.find("temperature difference"), std::string::npos);
-    EXPECT_NE(refusal("20 degC", Kind::temperature_difference).hint.find("temperature, not"), std::string::npos);
+    EXPECT_NE(refusal("20 K", Kind::temperature).hint.find("differences"), std::string::npos);
+    EXPECT_NE(refusal("20 degC", Kind::temperature_difference).hint.find("difference in K"), std::string::npos);
+    EXPECT_NE(refusal("20 kPa", Kind::temperature).hint.find("measures pressure"), std::string::npos);
     EXPECT_NE(refusal("3 kW", Kind::power_per_area).hint.find("measures power"), std::string::npos);
 }
 
@@ -98,22 +102,75 @@ TEST(PrintQuantity, WritesThePlainUnit)
     EXPECT_EQ(print_quantity(7.0, Kind::number), "7");
 }
 
-TEST(PrintQuantity, ReadsBackToTheSameValueForEveryKind)
+TEST(Units, LoseNothingBetweenAnyTwoOfAKindAndBack)
 {
-    for (int k = 0; k <= static_cast<int>(Kind::pressure); ++k) {
-        const auto kind = static_cast<Kind>(k);
-        for (const double value : {0.125, 3.0, 47.5})
-            EXPECT_NEAR(si(print_quantity(value, kind, 12), kind), value, 1e-9) << name_of(kind);
+    for (const Kind kind : all_kinds())
+        for (const std::string& from : unit_symbols(kind))
+            for (const std::string& to : unit_symbols(kind))
+                for (const double typed : {-40.0, 1e-3, 0.7, 21.0, 4321.0, 1e6}) {
+                    const double there = from_si(std::get<double>(to_si(typed, from, kind)), to, kind);
+                    const double back = from_si(std::get<double>(to_si(there, to, kind)), from, kind);
+                    EXPECT_NEAR(back, typed, 1e-13 * (std::abs(typed) + 600.0)) << from << " " << to;
+                }
+}
+
+TEST(Units, EveryKindHasANameAndAPlainUnitThatItReads)
+{
+    std::set<std::string_view> names;
+    for (const Kind kind : all_kinds()) {
+        EXPECT_TRUE(names.insert(name_of(kind)).second);
+        ASSERT_FALSE(unit_symbols(kind).empty());
+        for (const std::string& symbol : unit_symbols(kind)) (void)si("1 " + symbol, kind);
     }
 }
 
-TEST(Units, EveryKindHasAPlainUnitThatItReads)
+TEST(Units, AreReadInOtherSpellings)
 {
-    for (int k = 0; k <= static_cast<int>(Kind::pressure); ++k) {
-        const auto kind = static_cast<Kind>(k);
-        EXPECT_FALSE(name_of(kind).empty());
-        EXPECT_FALSE(unit_symbols(kind).empty());
-        for (const std::string& symbol : unit_symbols(kind)) (void)si("1 " + symbol, kind);
+    EXPECT_DOUBLE_EQ(si("0.35 W/(m\u00b2\u00b7K)", Kind::heat_transfer), 0.35);
+    EXPECT_DOUBLE_EQ(si("21 \u00b0C", Kind::temperature), 21.0);
+    EXPECT_NEAR(si("68\u00b0F", Kind::temperature), 20.0, 1e-12);
+    EXPECT_DOUBLE_EQ(si("12 l/s", Kind::air_flow), 0.012);
+    EXPECT_NEAR(si("2 tons", Kind::power), 7033.7056841334, 1e-6);
+    EXPECT_DOUBLE_EQ(si("10 ft\u00b2", Kind::area), 0.9290304);
+}
+
+TEST(Units, OfTheTradesOtherQuantities)
+{
+    EXPECT_NEAR(si("8 gr/lb", Kind::humidity_ratio), 8.0 / 7000.0, 1e-15);
+    EXPECT_NEAR(si("45 psi", Kind::pressure), 310264.078, 1e-3); // 1 psi = 6894.75729 Pa
+    EXPECT_NEAR(si("1 in wg", Kind::pressure), 249.08891, 1e-5);
+    EXPECT_NEAR(si("1 US gpm", Kind::water_flow), 6.30902e-5, 1e-10);
+    EXPECT_NEAR(si("1 imp gpm", Kind::water_flow), 7.57682e-5, 1e-10);
+    EXPECT_NEAR(si("1 Btu.in/h.ft2.F", Kind::conductivity), 0.144228, 1e-6);
+    EXPECT_NEAR(si("1 Btu/lb.F", Kind::specific_heat), 4186.8, 1e-6);
+}
+
+TEST(ParseQuantityRefuses, WhatCouldMeanTwoThings)
+{
+    EXPECT_NE(refusal("20 gpm", Kind::water_flow).hint.find("US gpm or imp gpm"), std::string::npos);
+    EXPECT_NE(refusal("3 MBtu/h", Kind::power).hint.find("kBtu/h"), std::string::npos);
+    EXPECT_NE(refusal("35 dB", Kind::sound_pressure).hint.find("dB LwA"), std::string::npos);
+    EXPECT_NE(refusal("18 degF", Kind::temperature_difference).hint.find("degF diff"), std::string::npos);
+}
+
+TEST(ParseQuantityRefuses, ConversionsThatNeedMoreThanANumber)
+{
+    EXPECT_NE(refusal("350 scfm", Kind::air_flow).hint.find("mass of air"), std::string::npos);
+    EXPECT_NE(refusal("350 cfm", Kind::standard_air_flow).hint.find("mass of air"), std::string::npos);
+    EXPECT_NE(refusal("35 NC", Kind::noise_rating).hint.find("spectrum"), std::string::npos);
+    EXPECT_NE(refusal("35 dB LwA", Kind::sound_pressure).hint.find("spectrum"), std::string::npos);
+}
+
+TEST(QuantityPattern, AcceptsWhatIsReadAndNothingElse)
+{
+    for (const Kind kind : all_kinds()) {
+        const std::regex pattern{quantity_pattern(kind)};
+        for (const Kind other : all_kinds())
+            for (const std::string& symbol : unit_symbols(other))
+                for (const std::string& text : {"1.5 " + symbol, "-2" + symbol, " +3e2  " + symbol + " ", symbol}) {
+                    const bool read = std::holds_alternative<double>(parse_quantity(text, kind));
+                    EXPECT_EQ(std::regex_match(text, pattern), read) << name_of(kind) << ": " << text;
+                }
     }
 }
 

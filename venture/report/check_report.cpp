@@ -16,6 +16,8 @@ using building::Attitude;
 using building::Building;
 using building::Neighbour;
 using nlohmann::json;
+using quantity::Kind;
+using quantity::PreferredUnits;
 
 namespace {
 
@@ -52,23 +54,23 @@ double full_gains_W(const building::Room& r)
            (u.lighting_W_per_m2.value + u.equipment_W_per_m2.value) * r.floor_area_m2 + u.equipment_W.value;
 }
 
-std::string setpoint(const std::optional<quantity::Sourced<double>>& t)
+std::string setpoint(const std::optional<quantity::Sourced<double>>& t, const PreferredUnits& units)
 {
-    return t ? fmt::format("{:.1f}", t->value) : "-";
+    return t ? units.number(t->value, "temperature") : "-";
 }
 
-std::string number_or_dash(double v, const char* format)
+std::string number_or_dash(double v, std::string_view quantity, const PreferredUnits& units)
 {
-    return v > 0.0 ? fmt::format(fmt::runtime(format), v) : "-";
+    return v > 0.0 ? units.number(v, quantity) : "-";
 }
 
-std::string build_ups_text(const Building& b)
+std::string build_ups_text(const Building& b, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Build-up", Align::left);
     table.add_column("as", Align::left);
-    table.add_column("U\nW/m2K");
-    table.add_column("thickness\nmm");
+    add_column(table, "U", "heat_transfer", units);
+    add_column(table, "thickness", "thickness", units);
     std::set<std::pair<std::size_t, std::string>> seen;
     for (const building::Surface& s : b.surfaces) {
         const bool inner = s.beyond.kind == Neighbour::Kind::room || s.beyond.kind == Neighbour::Kind::nothing;
@@ -80,17 +82,16 @@ std::string build_ups_text(const Building& b)
         if (!seen.insert({s.build_up, as}).second) continue;
         double thickness = 0.0;
         for (const fabric::Layer& layer : b.build_ups[s.build_up].layers.layers) thickness += layer.thickness_m;
-        table.add_row({b.build_ups[s.build_up].layers.name, as, fmt::format("{:.3f}", building::u_value(b, s)),
-                       fmt::format("{:.0f}", 1000.0 * thickness)});
+        table.add_row({b.build_ups[s.build_up].layers.name, as, units.number(building::u_value(b, s), "heat_transfer"),
+                       units.number(thickness, "thickness")});
     }
     return table.text();
 }
 
 /// Values of use that nobody stated and that act: what was taken instead, in how many rooms, and after whom.
-std::string defaults_text(const Building& b)
+std::string defaults_text(const Building& b, const PreferredUnits& units)
 {
     using building::Use;
-    using quantity::Kind;
     struct Value {
         const char* name;
         quantity::Sourced<double> Use::*field;
@@ -107,11 +108,11 @@ std::string defaults_text(const Building& b)
         std::string taken;
         for (const building::Room& room : b.rooms) {
             const auto& value = room.use.*v.field;
-            const quantity::Origin& origin = b.origins.at(value.origin);
+            const quantity::Origin origin = b.origins.at(value.origin);
             if (origin.kind != quantity::OriginKind::default_value || (v.per_person && room.use.people.value <= 0.0))
                 continue;
             ++rooms;
-            taken = fmt::format("{} ({})", quantity::print_quantity(value.value, v.kind), origin.text);
+            taken = fmt::format("{} ({})", units.text(value.value, v.kind), origin.text);
         }
         if (rooms > 0) out += fmt::format("  {} of {} rooms: {} = {}\n", rooms, b.rooms.size(), v.name, taken);
     }
@@ -124,23 +125,23 @@ std::string defaults_text(const Building& b)
 
 } // namespace
 
-std::string check_text(const Building& b)
+std::string check_text(const Building& b, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Room", Align::left);
     table.add_column("Type", Align::left);
-    table.add_column("Area\nm2");
-    table.add_column("Volume\nm3");
-    table.add_column("Outside\nwall m2");
-    table.add_column("glass\nm2");
-    table.add_column("roof\nm2");
-    table.add_column("ground\nm2");
-    table.add_column("mean U\nW/m2K");
-    table.add_column("heat\ndegC");
-    table.add_column("cool\ndegC");
+    add_column(table, "Area", "area", units);
+    add_column(table, "Volume", "volume", units);
+    add_column(table, "Out. wall", "area", units);
+    add_column(table, "glass", "area", units);
+    add_column(table, "roof", "area", units);
+    add_column(table, "ground", "area", units);
+    add_column(table, "mean U", "heat_transfer", units);
+    add_column(table, "heat", "temperature", units);
+    add_column(table, "cool", "temperature", units);
     table.add_column("leaks\n1/h");
-    table.add_column("fresh air\nL/s");
-    table.add_column("gains\nW/m2");
+    add_column(table, "fresh air", "air_flow", units);
+    add_column(table, "gains", "power_per_area", units);
     table.add_column("own/type/\ndefault");
     double area = 0.0, volume = 0.0;
     for (std::size_t r = 0; r < b.rooms.size(); ++r) {
@@ -148,25 +149,26 @@ std::string check_text(const Building& b)
         const Envelope e = envelope_of(b, r);
         area += room.floor_area_m2;
         volume += room.volume_m3;
-        table.add_row({room.name, room.type.empty() ? "-" : room.type, fmt::format("{:.2f}", room.floor_area_m2),
-                       fmt::format("{:.1f}", room.volume_m3), number_or_dash(e.wall_m2, "{:.2f}"),
-                       number_or_dash(e.glass_m2, "{:.2f}"), number_or_dash(e.roof_m2, "{:.2f}"),
-                       number_or_dash(e.ground_m2, "{:.2f}"), number_or_dash(e.mean_u(), "{:.2f}"),
-                       setpoint(room.use.heating_setpoint_C), setpoint(room.use.cooling_setpoint_C),
+        table.add_row({room.name, room.type.empty() ? "-" : room.type, units.number(room.floor_area_m2, "area"),
+                       units.number(room.volume_m3, "volume"), number_or_dash(e.wall_m2, "area", units),
+                       number_or_dash(e.glass_m2, "area", units), number_or_dash(e.roof_m2, "area", units),
+                       number_or_dash(e.ground_m2, "area", units), number_or_dash(e.mean_u(), "heat_transfer", units),
+                       setpoint(room.use.heating_setpoint_C, units), setpoint(room.use.cooling_setpoint_C, units),
                        fmt::format("{:g}", room.use.infiltration_per_h.value),
-                       number_or_dash(1000.0 * room.outdoor_air_by_plan_m3_per_s(), "{:.0f}"),
-                       number_or_dash(full_gains_W(room) / room.floor_area_m2, "{:.0f}"),
+                       number_or_dash(room.outdoor_air_by_plan_m3_per_s(), "air_flow", units),
+                       number_or_dash(full_gains_W(room) / room.floor_area_m2, "power_per_area", units),
                        fmt::format("{}/{}/{}", room.values_given, room.values_by_type, room.values_by_default)});
     }
     table.add_rule();
     table.add_row(
-        {fmt::format("{} rooms", b.rooms.size()), "", fmt::format("{:.2f}", area), fmt::format("{:.1f}", volume)});
-    std::string out = loads_heading(b) + "\n" + table.text();
+        {fmt::format("{} rooms", b.rooms.size()), "", units.number(area, "area"), units.number(volume, "volume")});
+    std::string out = loads_heading(b, units) + "\n" + table.text();
     out += "Walls and roofs net of openings, to wall centre lines; gains at full, sensible; own/type/default counts "
            "who stated each value of use.\n";
-    out += "Films inside after ISO 6946, fixed; outside 25 W/m2K. No thermal bridges, no shading, no sky loss: not "
+    out += "Films inside after ISO 6946, fixed; outside " + units.text(25.0, Kind::heat_transfer) +
+           ". No thermal bridges, no shading, no sky loss: not "
            "modelled yet.\n\n" +
-           build_ups_text(b) + "\n" + defaults_text(b);
+           build_ups_text(b, units) + "\n" + defaults_text(b, units);
     return out;
 }
 

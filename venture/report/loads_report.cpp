@@ -12,14 +12,17 @@ namespace venture::report {
 
 using loads::RoomLoad;
 using nlohmann::json;
+using quantity::PreferredUnits;
 
 namespace {
 
-std::string watts(double w) { return fmt::format("{:.0f}", w + 0.0); }
-std::string watts_or_dash(bool there, double w) { return there ? watts(w) : "-"; }
-std::string per_area(bool there, double w, double m2)
+std::string power_or_dash(bool there, double w, const PreferredUnits& units)
 {
-    return there && m2 > 0.0 ? fmt::format("{:.0f}", w / m2) : "-";
+    return there ? units.number(w, "power") : "-";
+}
+std::string per_area(bool there, double w, double m2, const PreferredUnits& units)
+{
+    return there && m2 > 0.0 ? units.number(w / m2, "power_per_area") : "-";
 }
 
 std::vector<std::size_t> rooms_where(const loads::RoomLoads& all, bool RoomLoad::*has)
@@ -36,39 +39,44 @@ double area_of(const loads::RoomLoads& all, const std::vector<std::size_t>& room
                            [&](double sum, std::size_t r) { return sum + all.rooms[r].floor_area_m2; });
 }
 
-void add_room(TextTable& table, const RoomLoad& r, bool tell_typed)
+void add_room(TextTable& table, const RoomLoad& r, bool tell_typed, const PreferredUnits& units)
 {
-    std::vector<std::string> row = {r.room, r.storey, fmt::format("{:.1f}", r.floor_area_m2)};
+    std::vector<std::string> row = {r.room, r.storey, units.number(r.floor_area_m2, "area")};
     if (tell_typed) row.emplace_back(r.typed ? "typed" : "computed");
     for (std::string& cell : std::vector<std::string>{
-             watts_or_dash(r.heated, r.heating_W), per_area(r.heated, r.heating_W, r.floor_area_m2),
-             watts_or_dash(r.heated && !r.paper.empty(), r.paper_W()), watts_or_dash(r.cooled, r.cooling_W),
-             watts_or_dash(r.cooled, r.cooling_sensible_W), watts_or_dash(r.cooled, r.cooling_latent_W),
-             per_area(r.cooled, r.cooling_W, r.floor_area_m2), r.cooled ? when_in_words(r.cooling_when) : "",
-             r.typed ? "-" : fmt::format("{:.1f}", r.lowest_air_C),
-             r.typed || r.cooling_days.empty() ? "-" : fmt::format("{:.1f}", r.highest_air_C)})
+             power_or_dash(r.heated, r.heating_W, units), per_area(r.heated, r.heating_W, r.floor_area_m2, units),
+             power_or_dash(r.heated && !r.paper.empty(), r.paper_W(), units),
+             power_or_dash(r.cooled, r.cooling_W, units), power_or_dash(r.cooled, r.cooling_sensible_W, units),
+             power_or_dash(r.cooled, r.cooling_latent_W, units),
+             per_area(r.cooled, r.cooling_W, r.floor_area_m2, units), r.cooled ? when_in_words(r.cooling_when) : "",
+             r.typed ? "-" : units.number(r.lowest_air_C, "temperature"),
+             r.typed || r.cooling_days.empty() ? "-" : units.number(r.highest_air_C, "temperature")})
         row.push_back(std::move(cell));
     table.add_row(std::move(row));
 }
 
-std::string totals_text(const loads::RoomLoads& all)
+std::string totals_text(const loads::RoomLoads& all, const PreferredUnits& units)
 {
     const auto heated = rooms_where(all, &RoomLoad::heated), cooled = rooms_where(all, &RoomLoad::cooled);
     const double heating = loads::heating_together_W(all, heated), heated_m2 = area_of(all, heated);
     std::string out = fmt::format(
-        "Heating  {:6.2f} kW  {} of {} rooms, all together in winter design; no margins, no pipes, no heating-up",
-        heating / 1000.0, heated.size(), all.rooms.size());
-    if (heated_m2 > 0.0) out += fmt::format("; {:.0f} W/m2 of {:.0f} m2 heated", heating / heated_m2, heated_m2);
+        "Heating  {:>10}  {} of {} rooms, all together in winter design; no margins, no pipes, no heating-up",
+        units.text(heating, "total_power"), heated.size(), all.rooms.size());
+    if (heated_m2 > 0.0)
+        out += fmt::format("; {} of {} heated", units.text(heating / heated_m2, "power_per_area"),
+                           units.text(heated_m2, "area"));
     out += "\n";
-    if (cooled.empty()) return out + "Cooling       none   no room has a cooling set-point\n";
+    if (cooled.empty()) return out + "Cooling        none  no room has a cooling set-point\n";
     const loads::Coincident c = loads::coincident_cooling(all, cooled);
-    out += fmt::format("Cooling  {:6.2f} kW  {} of {} rooms, largest hour of their sum{} ({:.2f} kW sensible, {:.2f} "
-                       "kW latent)\n                     the single peaks add up to {:.2f} kW",
-                       c.total_W / 1000.0, cooled.size(), all.rooms.size(),
-                       c.when.day.empty() ? "" : ": " + when_in_words(c.when), c.sensible_W / 1000.0,
-                       c.latent_W / 1000.0, c.sum_of_peaks_W / 1000.0);
+    out += fmt::format("Cooling  {:>10}  {} of {} rooms, largest hour of their sum{} ({} sensible, {} "
+                       "latent)\n                     the single peaks add up to {}",
+                       units.text(c.total_W, "total_power"), cooled.size(), all.rooms.size(),
+                       c.when.day.empty() ? "" : ": " + when_in_words(c.when), units.text(c.sensible_W, "total_power"),
+                       units.text(c.latent_W, "total_power"), units.text(c.sum_of_peaks_W, "total_power"));
     const double cooled_m2 = area_of(all, cooled);
-    if (cooled_m2 > 0.0) out += fmt::format("; {:.0f} W/m2 of {:.0f} m2 cooled", c.total_W / cooled_m2, cooled_m2);
+    if (cooled_m2 > 0.0)
+        out += fmt::format("; {} of {} cooled", units.text(c.total_W / cooled_m2, "power_per_area"),
+                           units.text(cooled_m2, "area"));
     if (!c.by_hour) out += "\n         typed loads carry no hours and were added at their peak";
     return out + "\n";
 }
@@ -152,7 +160,7 @@ std::string when_in_words(const loads::When& when)
     return fmt::format("{} {:02}-{:02} h", when.day, when.clock_hour, when.clock_hour + 1);
 }
 
-std::string loads_heading(const building::Building& b)
+std::string loads_heading(const building::Building& b, const PreferredUnits& units)
 {
     const auto& p = b.project;
     std::string out = p.name;
@@ -160,61 +168,68 @@ std::string loads_heading(const building::Building& b)
     if (!p.revision.empty()) out += fmt::format(", revision {}", p.revision);
     const auto& s = b.site;
     out +=
-        fmt::format("\n{}: {:.2f} deg {}, {:.2f} deg {}, {:.0f} m above the sea; winter design {:.1f} degC",
+        fmt::format("\n{}: {:.2f} deg {}, {:.2f} deg {}, {} above the sea; winter design {}",
                     s.name.empty() ? "Site" : s.name, std::abs(s.latitude_deg), s.latitude_deg < 0 ? "south" : "north",
-                    std::abs(s.longitude_deg), s.longitude_deg < 0 ? "west" : "east", s.height_m, s.winter.dry_bulb_C);
+                    std::abs(s.longitude_deg), s.longitude_deg < 0 ? "west" : "east",
+                    units.text(s.height_m, quantity::Kind::length), units.text(s.winter.dry_bulb_C, "temperature"));
     if (!s.months.empty())
-        out += fmt::format("; cooling design days of {} month{}, hottest {:.1f} degC", s.months.size(),
-                           s.months.size() == 1 ? "" : "s",
-                           std::ranges::max(s.months, {}, &climate::CoolingMonth::dry_bulb_C).dry_bulb_C);
+        out += fmt::format(
+            "; cooling design days of {} month{}, hottest {}", s.months.size(), s.months.size() == 1 ? "" : "s",
+            units.text(std::ranges::max(s.months, {}, &climate::CoolingMonth::dry_bulb_C).dry_bulb_C, "temperature"));
     return out + "\n";
 }
 
-std::string loads_text(const building::Building& b, const loads::DesignLoads& design)
+std::string loads_text(const building::Building& b, const loads::DesignLoads& design, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Room", Align::left);
     table.add_column("Storey", Align::left);
-    table.add_column("Area\nm2");
+    add_column(table, "Area", "area", units);
     const bool mixed = std::ranges::any_of(design.loads.rooms, &RoomLoad::typed);
     if (mixed) table.add_column("Loads", Align::left);
-    table.add_column("Heating\nW");
-    table.add_column("\nW/m2");
-    table.add_column("By hand\nW");
-    table.add_column("Cooling\nW");
-    table.add_column("sensible\nW");
-    table.add_column("latent\nW");
-    table.add_column("\nW/m2");
+    add_column(table, "Heating", "power", units);
+    add_column(table, "", "power_per_area", units);
+    add_column(table, "By hand", "power", units);
+    add_column(table, "Cooling", "power", units);
+    add_column(table, "sensible", "power", units);
+    add_column(table, "latent", "power", units);
+    add_column(table, "", "power_per_area", units);
     table.add_column("at", Align::left);
-    table.add_column("Coldest\ndegC");
-    table.add_column("Warmest\ndegC");
-    for (const RoomLoad& r : design.loads.rooms) add_room(table, r, mixed);
-    std::string out = loads_heading(b) + "Largest hour means for a convective supply; hours are clock hours.\n\n" +
-                      table.text() + "\n";
-    out += totals_text(design.loads) + runs_text(design.runs);
+    add_column(table, "Coldest", "temperature", units);
+    add_column(table, "Warmest", "temperature", units);
+    for (const RoomLoad& r : design.loads.rooms) add_room(table, r, mixed, units);
+    std::string out = loads_heading(b, units) +
+                      "Largest hour means for a convective supply; hours are clock hours.\n\n" + table.text() + "\n";
+    out += totals_text(design.loads, units) + runs_text(design.runs);
     out += "By hand  U x A x K and air flows at steady state, for comparison; `venture loads PROJECT --room NAME` "
            "lists the terms\n";
     out += "Coldest, warmest: hour means of the air, in winter design and over all cooling design days\n";
     return out;
 }
 
-std::string room_text(const RoomLoad& r)
+std::string room_text(const RoomLoad& r, const PreferredUnits& units)
 {
-    std::string out =
-        fmt::format("{}{}{:.2f} m2\n", r.room, r.storey.empty() ? ", " : ", " + r.storey + ", ", r.floor_area_m2);
+    std::string out = fmt::format("{}{}{}\n", r.room, r.storey.empty() ? ", " : ", " + r.storey + ", ",
+                                  units.text(r.floor_area_m2, "area"));
     if (r.typed) return out + "Its loads were typed: there is nothing to take apart.\n";
     if (r.heated) {
         TextTable table;
         table.add_column("Steady loss by hand", Align::left);
-        for (const char* heading : {"Area\nm2", "U\nW/m2K", "H\nW/K", "far side\ndegC", "loss\nW"})
-            table.add_column(heading);
+        add_column(table, "Area", "area", units);
+        add_column(table, "U", "heat_transfer", units);
+        add_column(table, "H", "heat_loss", units);
+        add_column(table, "far side", "temperature", units);
+        add_column(table, "loss", "power", units);
         for (const loads::PaperTerm& t : r.paper)
-            table.add_row({t.what, t.area_m2 > 0.0 ? fmt::format("{:.2f}", t.area_m2) : "",
-                           t.area_m2 > 0.0 ? fmt::format("{:.3f}", t.u_W_per_m2K) : "",
-                           fmt::format("{:.2f}", t.h_W_per_K), fmt::format("{:.1f}", t.far_side_C), watts(t.loss_W)});
+            table.add_row({t.what, t.area_m2 > 0.0 ? units.number(t.area_m2, "area") : "",
+                           t.area_m2 > 0.0 ? units.number(t.u_W_per_m2K, "heat_transfer") : "",
+                           units.number(t.h_W_per_K, "heat_loss"), units.number(t.far_side_C, "temperature"),
+                           units.number(t.loss_W, "power")});
         table.add_rule();
-        table.add_row({fmt::format("sum, room at {:.1f} degC", r.heating_room_C), "", "", "", "", watts(r.paper_W())});
-        out += fmt::format("\nHeating {:.0f} W in winter design by the heat balance\n\n{}", r.heating_W, table.text());
+        table.add_row({fmt::format("sum, room at {}", units.text(r.heating_room_C, "temperature")), "", "", "", "",
+                       units.number(r.paper_W(), "power")});
+        out += fmt::format("\nHeating {} in winter design by the heat balance\n\n{}", units.text(r.heating_W, "power"),
+                           table.text());
         out += "\nThe heat balance differs: it has one air and one radiant temperature, so walls colder than the air "
                "draw heat by\n"
                "radiation from the others, and a set-point that holds the operative temperature needs warmer air.\n";
@@ -223,7 +238,7 @@ std::string room_text(const RoomLoad& r)
         const loads::AirBalance& b = r.cooling_balance;
         TextTable table;
         table.add_column("Into the air in that hour", Align::left);
-        table.add_column("W");
+        add_column(table, "", "power", units);
         const std::pair<const char*, double> parts[] = {
             {"windows (inside face, with sun taken up)", b.windows_W},
             {"outside walls", b.outside_walls_W},
@@ -236,20 +251,20 @@ std::string room_text(const RoomLoad& r)
             {"ventilation", b.ventilation_W},
             {"released by air and furniture", b.released_by_air_W}};
         for (const auto& [what, w] : parts)
-            if (std::abs(w) >= 0.5) table.add_row({what, watts(w)});
+            if (std::abs(w) >= 0.5) table.add_row({what, units.number(w, "power")});
         table.add_rule();
-        table.add_row({"sensible cooling that balances it", watts(b.total_W())});
-        out += fmt::format("\nCooling {:.0f} W ({:.0f} sensible, {:.0f} latent) in {}, outdoors {:.1f} degC, room air "
-                           "{:.1f} degC\n\n{}",
-                           r.cooling_W, r.cooling_sensible_W, r.cooling_latent_W, when_in_words(r.cooling_when),
-                           r.cooling_outdoor_C, r.cooling_air_C, table.text());
-        out += fmt::format("\nSensible cooling by itself is largest in {}: {:.0f} W\n",
-                           when_in_words(r.cooling_sensible_when), r.cooling_sensible_peak_W);
+        table.add_row({"sensible cooling that balances it", units.number(b.total_W(), "power")});
+        out += fmt::format("\nCooling {} ({} sensible, {} latent) in {}, outdoors {}, room air {}\n\n{}",
+                           units.text(r.cooling_W, "power"), units.number(r.cooling_sensible_W, "power"),
+                           units.number(r.cooling_latent_W, "power"), when_in_words(r.cooling_when),
+                           units.text(r.cooling_outdoor_C, "temperature"), units.text(r.cooling_air_C, "temperature"),
+                           table.text());
+        out += fmt::format("\nSensible cooling by itself is largest in {}: {}\n",
+                           when_in_words(r.cooling_sensible_when), units.text(r.cooling_sensible_peak_W, "power"));
     }
     if (!r.heated && !r.cooled)
-        out += fmt::format(
-            "Neither heated nor cooled: its air floats between {:.1f} degC (winter design) and {:.1f} degC\n",
-            r.lowest_air_C, r.highest_air_C);
+        out += fmt::format("Neither heated nor cooled: its air floats between {} (winter design) and {}\n",
+                           units.text(r.lowest_air_C, "temperature"), units.text(r.highest_air_C, "temperature"));
     return out;
 }
 

@@ -7,15 +7,17 @@
 
 #include <venture/building/building.hpp>
 #include <venture/loads/design_loads.hpp>
+#include <venture/quantity/preferred_units.hpp>
 
 namespace venture::report {
 
 /// Title lines: job, site, and what the figures are.
-[[nodiscard]] std::string loads_heading(const building::Building& building);
+[[nodiscard]] std::string loads_heading(const building::Building& building, const quantity::PreferredUnits& units = {});
 /// A line a room, totals that say what they contain, and how the runs went.
-[[nodiscard]] std::string loads_text(const building::Building& building, const loads::DesignLoads& design);
+[[nodiscard]] std::string loads_text(const building::Building& building, const loads::DesignLoads& design,
+                                     const quantity::PreferredUnits& units = {});
 /// One room taken apart: steady loss line by line, and the air's balance in the hour of the cooling peak.
-[[nodiscard]] std::string room_text(const loads::RoomLoad& room);
+[[nodiscard]] std::string room_text(const loads::RoomLoad& room, const quantity::PreferredUnits& units = {});
 [[nodiscard]] nlohmann::json loads_json(const building::Building& building, const loads::DesignLoads& design);
 
 /// "July 15-16 h", "winter design".

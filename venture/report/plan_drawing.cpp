@@ -119,8 +119,9 @@ private:
     void draw_storey(std::size_t storey, const Placement& at)
     {
         c_.text({at.left, at.top - 9},
-                fmt::format("{} storey, level {:+.2f} m", b_.storeys[storey].name, b_.storeys[storey].level_m), 13,
-                true, false);
+                fmt::format("{} storey, level {}", b_.storeys[storey].name,
+                            o_.units.text(b_.storeys[storey].level_m, "length")),
+                13, true, false);
         for (std::size_t r = 0; r < b_.rooms.size(); ++r)
             if (stands_on(r, storey)) draw_room(r, storey, at);
         for (const Surface& s : b_.surfaces)
@@ -240,10 +241,10 @@ private:
         if (room.storey != storey) {
             lines.emplace_back("(open below)");
         } else {
-            lines.push_back(fmt::format("{:.1f} m\u00b2", room.floor_area_m2));
+            lines.push_back(o_.units.text(room.floor_area_m2, "area"));
             const loads::RoomLoad& load = loads_.rooms[r];
-            if (load.heated) lines.push_back(fmt::format("heat {:.0f} W", load.heating_W));
-            if (load.cooled) lines.push_back(fmt::format("cool {:.0f} W", load.cooling_W));
+            if (load.heated) lines.push_back("heat " + o_.units.text(load.heating_W, "power"));
+            if (load.cooled) lines.push_back("cool " + o_.units.text(load.cooling_W, "power"));
             if (!load.heated && !load.cooled) lines.emplace_back("unheated");
         }
         double size = 12.0;
@@ -296,11 +297,14 @@ private:
     void draw_legend(double scale)
     {
         const double y = o_.height - 34;
-        double length_m = 0.5; // 0.5, 1, 2, 5, 10, 20 ... metres, as long as fits
-        for (const double next : {1.0, 2.0, 5.0, 10.0, 20.0, 50.0, 100.0})
-            if (next * scale <= longest_bar) length_m = next;
+        const std::string_view unit = o_.units.symbol("length");
+        const double unit_m = std::get<double>(quantity::to_si(1.0, unit, quantity::Kind::length));
+        double number = 0.5; // 0.5, 1, 2, 5, 10, 20 ... metres or feet, as long as fits
+        for (const double next : {1.0, 2.0, 5.0, 10.0, 20.0, 50.0, 100.0, 200.0, 500.0})
+            if (next * unit_m * scale <= longest_bar) number = next;
+        const double length_m = number * unit_m;
         c_.line({margin, y}, {margin + length_m * scale, y}, {black, 3.0});
-        c_.text({margin, y + 18}, fmt::format("{:g} m", length_m), 11, false, false);
+        c_.text({margin, y + 18}, fmt::format("{:g} {}", number, unit), 11, false, false);
         double x = std::max(margin + length_m * scale + 40.0, 170.0);
         const auto wall = [&](const Pen& pen, const std::string& words) {
             c_.line({x, y - 4}, {x + 34, y - 4}, pen);

@@ -14,23 +14,24 @@ namespace venture::report {
 
 using nlohmann::json;
 using plant::PlantSelection;
+using quantity::PreferredUnits;
 using rating::Rated;
 using terminal::RoomSelection;
 
 namespace {
 
 std::string called(const Rated& r) { return r.count == 1 ? r.product : fmt::format("{} x {}", r.count, r.product); }
-std::string kilowatts(double w) { return fmt::format("{:.2f}", w / 1000.0); }
+std::string power(double w, const PreferredUnits& units) { return units.number(w, "total_power"); }
 std::string percent(const Rated& r)
 {
     return std::isfinite(r.fullness()) ? fmt::format("{:.0f} %", 100.0 * r.fullness()) : "-";
 }
 
 /// Capacity of every share: heating, or total and sensible cooling.
-std::string capacity_of(const Rated& r)
+std::string capacity_of(const Rated& r, const PreferredUnits& units)
 {
     std::string out;
-    for (const rating::Share& s : r.shares) out += (out.empty() ? "" : " / ") + kilowatts(s.capacity_W);
+    for (const rating::Share& s : r.shares) out += (out.empty() ? "" : " / ") + power(s.capacity_W, units);
     return out.empty() ? "-" : out;
 }
 
@@ -41,12 +42,12 @@ bool all_alike(const Sizing& s)
 
 /// Cells shared by units and plants: chosen, how full, and the others with reasons.
 template <class Selection>
-std::vector<std::string> choice_cells(const Selection& s)
+std::vector<std::string> choice_cells(const Selection& s, const PreferredUnits& units)
 {
     const auto& c = s.choice;
     if (s.kept) {
         if (s.kept_unknown) return {s.kept->product + " (kept)", "-", "-", "not in the catalogue", ""};
-        return {called(*c.chosen) + " (kept)", capacity_of(*c.chosen), percent(*c.chosen), "",
+        return {called(*c.chosen) + " (kept)", capacity_of(*c.chosen, units), percent(*c.chosen), "",
                 c.chosen->suffices() ? "" : c.chosen->in_words()};
     }
     if (!c.chosen) {
@@ -55,62 +56,62 @@ std::vector<std::string> choice_cells(const Selection& s)
                                                    : c.all.front().in_words();
         return {"NOTHING SUFFICES", "-", "-", reason, ""};
     }
-    return {called(*c.chosen), capacity_of(*c.chosen), percent(*c.chosen),
+    return {called(*c.chosen), capacity_of(*c.chosen, units), percent(*c.chosen),
             c.runner_up ? called(*c.runner_up) + ": " + c.why_runner_up_lost : "none",
             c.next_down ? called(*c.next_down) + ": " + c.next_down->in_words() : ""};
 }
 
-void add_choice_columns(TextTable& table)
+void add_choice_columns(TextTable& table, const PreferredUnits& units)
 {
     table.add_column("Product", Align::left);
-    table.add_column("can do\nkW");
+    add_column(table, "can do", "total_power", units);
     table.add_column("full");
     table.add_column("Runner-up: why it lost", Align::left);
     table.add_column("Next down: why not", Align::left);
 }
 
-std::string units_text(const Sizing& s)
+std::string units_text(const Sizing& s, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Room", Align::left);
     table.add_column("Duty", Align::left);
     const bool mixed = !all_alike(s);
     if (mixed) table.add_column("Loads", Align::left);
-    table.add_column("needs\nkW");
-    add_choice_columns(table);
+    add_column(table, "needs", "total_power", units);
+    add_choice_columns(table, units);
     for (const RoomSelection& u : s.units) {
         const auto& load = s.loads.rooms[u.room];
         const bool cooling = u.duty == services::Duty::cooling;
         std::vector<std::string> row = {load.room, std::string{name_of(u.duty)}};
         if (mixed) row.emplace_back(load.typed ? "typed" : "computed");
-        row.push_back(kilowatts(u.duty_W) + (cooling ? " / " + kilowatts(u.sensible_duty_W) : ""));
-        for (auto& cell : choice_cells(u)) row.push_back(std::move(cell));
+        row.push_back(power(u.duty_W, units) + (cooling ? " / " + power(u.sensible_duty_W, units) : ""));
+        for (auto& cell : choice_cells(u, units)) row.push_back(std::move(cell));
         table.add_row(std::move(row));
     }
     return table.text();
 }
 
-std::string plants_text(const Sizing& s)
+std::string plants_text(const Sizing& s, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Plant", Align::left);
     table.add_column("Kind", Align::left);
-    table.add_column("rooms\nkW");
+    add_column(table, "rooms", "total_power", units);
     table.add_column("margin");
-    table.add_column("needs\nkW");
-    add_choice_columns(table);
+    add_column(table, "needs", "total_power", units);
+    add_choice_columns(table, units);
     for (const PlantSelection& p : s.plants) {
         const services::Plant& plant = s.services.plants[p.plant];
         if (p.duty_W <= 0.0) continue;
-        std::vector<std::string> row = {plant.name, std::string{name_of(plant.kind)}, kilowatts(p.rooms_W),
-                                        fmt::format("{:.0f} %", 100.0 * p.margin), kilowatts(p.duty_W)};
-        for (auto& cell : choice_cells(p)) row.push_back(std::move(cell));
+        std::vector<std::string> row = {plant.name, std::string{name_of(plant.kind)}, power(p.rooms_W, units),
+                                        fmt::format("{:.0f} %", 100.0 * p.margin), power(p.duty_W, units)};
+        for (auto& cell : choice_cells(p, units)) row.push_back(std::move(cell));
         table.add_row(std::move(row));
     }
     return table.text();
 }
 
-std::string plant_notes(const Sizing& s)
+std::string plant_notes(const Sizing& s, const PreferredUnits& units)
 {
     std::string out;
     for (const PlantSelection& p : s.plants) {
@@ -120,27 +121,31 @@ std::string plant_notes(const Sizing& s)
             continue;
         }
         if (plant.kind == services::PlantKind::boiler) {
-            out += fmt::format("{}: heating of {} rooms together in winter design ({:.1f} degC outdoors), water at "
-                               "{:.0f} degC; no heating-up, pipe losses or hot water in it\n",
-                               plant.name, p.rooms.size(), s.loads.outdoor_winter_C, p.supply_C);
+            out += fmt::format("{}: heating of {} rooms together in winter design ({} outdoors), water at "
+                               "{}; no heating-up, pipe losses or hot water in it\n",
+                               plant.name, p.rooms.size(), units.text(s.loads.outdoor_winter_C, "temperature"),
+                               units.text(p.supply_C, quantity::Kind::temperature));
             continue;
         }
-        out += fmt::format("{}: largest hour of the sum of {} rooms{}; single peaks add up to {:.2f} kW; rated with "
-                           "{:.0f} degC water and {:.1f} degC outdoors\n",
+        out += fmt::format("{}: largest hour of the sum of {} rooms{}; single peaks add up to {}; rated with "
+                           "{} water and {} outdoors\n",
                            plant.name, p.rooms.size(),
                            p.coincident.when.day.empty() ? "" : ", " + when_in_words(p.coincident.when),
-                           p.coincident.sum_of_peaks_W / 1000.0, p.supply_C, p.outdoor_C);
+                           units.text(p.coincident.sum_of_peaks_W, "total_power"),
+                           units.text(p.supply_C, quantity::Kind::temperature), units.text(p.outdoor_C, "temperature"));
         if (!p.coincident.by_hour) out += "  typed loads carry no hours and were added at their peak\n";
     }
     return out;
 }
 
-std::string circuits_text(const Sizing& s)
+std::string circuits_text(const Sizing& s, const PreferredUnits& units)
 {
     std::string out;
     for (const services::Circuit& c : s.services.circuits)
-        out += fmt::format("{}: {} at {:g}/{:g} degC, {}s, fed by {}\n", c.name, name_of(c.carries), c.supply_C,
-                           c.return_C, name_of(c.unit), s.services.plants[c.plant].name);
+        out += fmt::format("{}: {} at {:g}/{:g} {}, {}s, fed by {}\n", c.name, name_of(c.carries),
+                           quantity::from_si(c.supply_C, units.symbol("temperature"), quantity::Kind::temperature),
+                           quantity::from_si(c.return_C, units.symbol("temperature"), quantity::Kind::temperature),
+                           units.symbol("temperature"), name_of(c.unit), s.services.plants[c.plant].name);
     return out;
 }
 
@@ -171,22 +176,31 @@ json choice_json(const Selection& s)
 }
 
 template <class Selection>
-void add_findings(const Selection& s, const std::string& name, std::string_view duty,
+void add_findings(const Selection& s, const std::string& name, std::string_view duty, const PreferredUnits& units,
                   std::vector<quantity::Problem>& out)
 {
     using quantity::Severity;
     constexpr double worth_saying = 0.01;
     const auto where = s.kept ? s.kept->origin : quantity::OriginId{};
+    const std::string subject = fmt::format("{} {}", name, duty); // accepted for this product at this duty, to 1 %
+    const std::string inputs = fmt::format("{} at {:.2g} W", s.kept ? s.kept->product : "", s.duty_W);
     const auto say = [&](std::string message, std::string hint) {
-        out.push_back({Severity::warning, quantity::codes::not_met, where, std::move(message), std::move(hint)});
+        out.push_back({.severity = Severity::warning,
+                       .code = quantity::codes::not_met,
+                       .where = where,
+                       .message = std::move(message),
+                       .hint = std::move(hint),
+                       .subject = subject,
+                       .inputs = inputs});
     };
     if (s.kept_unknown)
         return say(fmt::format("{}, {}: the kept product '{}' is not in the catalogue", name, duty, s.kept->product),
                    "check its name");
-    const std::string moved = std::abs(s.duty_moved) > worth_saying
-                                  ? fmt::format("; the duty was {:.2f} kW when it was settled on and is {:.2f} kW now",
-                                                *s.kept->chosen_for_W / 1000.0, s.duty_W / 1000.0)
-                                  : "";
+    const std::string moved =
+        std::abs(s.duty_moved) > worth_saying
+            ? fmt::format("; the duty was {} when it was settled on and is {} now",
+                          units.text(*s.kept->chosen_for_W, "total_power"), units.text(s.duty_W, "total_power"))
+            : "";
     if (!s.met()) {
         const std::string what =
             s.choice.chosen ? called(*s.choice.chosen) + " is " + s.choice.chosen->in_words() : "no product suffices";
@@ -194,12 +208,13 @@ void add_findings(const Selection& s, const std::string& name, std::string_view 
             s.kept ? "choose again (remove the [[kept]] table) or split the load"
                    : "split the load (a plant may have several units), or change the water temperatures");
     } else if (!moved.empty()) {
-        out.push_back({Severity::note,
-                       quantity::codes::not_met,
-                       where,
-                       fmt::format("{}, {}: {} still suffices ({}){}", name, duty, called(*s.choice.chosen),
-                                   s.choice.chosen->in_words(), moved),
-                       {}});
+        out.push_back({.severity = Severity::note,
+                       .code = quantity::codes::not_met,
+                       .where = where,
+                       .message = fmt::format("{}, {}: {} still suffices ({}){}", name, duty, called(*s.choice.chosen),
+                                              s.choice.chosen->in_words(), moved),
+                       .subject = subject,
+                       .inputs = inputs});
     }
 }
 
@@ -210,14 +225,14 @@ bool Sizing::met() const
     return std::ranges::all_of(units, &RoomSelection::met) && std::ranges::all_of(plants, &PlantSelection::met);
 }
 
-std::string size_text(const Sizing& s)
+std::string size_text(const Sizing& s, const PreferredUnits& units)
 {
     const auto typed = std::ranges::count_if(s.loads.rooms, &loads::RoomLoad::typed);
     std::string out;
     if (typed > 0)
         out += fmt::format("The loads of {} of {} rooms were TYPED, not computed.\n", typed, s.loads.rooms.size());
-    out += circuits_text(s) + "\nTerminal units\n\n" + units_text(s) + "\nPlant\n\n" + plants_text(s) + "\n" +
-           plant_notes(s);
+    out += circuits_text(s, units) + "\nTerminal units\n\n" + units_text(s, units) + "\nPlant\n\n" +
+           plants_text(s, units) + "\n" + plant_notes(s, units);
     out += "Cooling: total / sensible, the sensible part at its own peak; \"full\" is the harder of the two.\n";
     out += "A choice is the product that runs fullest without being short; each further unit in a room counts as a "
            "tenth more capacity.\n";
@@ -263,13 +278,13 @@ json size_json(const Sizing& s)
             {"met", s.met()}};
 }
 
-std::vector<quantity::Problem> size_findings(const Sizing& s)
+std::vector<quantity::Problem> size_findings(const Sizing& s, const PreferredUnits& units)
 {
     std::vector<quantity::Problem> out;
-    for (const RoomSelection& u : s.units) add_findings(u, s.loads.rooms[u.room].room, name_of(u.duty), out);
+    for (const RoomSelection& u : s.units) add_findings(u, s.loads.rooms[u.room].room, name_of(u.duty), units, out);
     for (const PlantSelection& p : s.plants)
         if (p.duty_W > 0.0)
-            add_findings(p, s.services.plants[p.plant].name, name_of(s.services.plants[p.plant].kind), out);
+            add_findings(p, s.services.plants[p.plant].name, name_of(s.services.plants[p.plant].kind), units, out);
     return out;
 }
 

@@ -8,6 +8,7 @@
 
 #include <venture/loads/room_loads.hpp>
 #include <venture/plant/selection.hpp>
+#include <venture/quantity/preferred_units.hpp>
 #include <venture/services/services.hpp>
 #include <venture/terminal/selection.hpp>
 
@@ -23,10 +24,11 @@ struct Sizing {
     [[nodiscard]] bool met() const;
 };
 
-[[nodiscard]] std::string size_text(const Sizing& sizing);
+[[nodiscard]] std::string size_text(const Sizing& sizing, const quantity::PreferredUnits& units = {});
 [[nodiscard]] nlohmann::json size_json(const Sizing& sizing);
 
 /// What is not met, or was kept for another duty: one line each, with what to do.
-[[nodiscard]] std::vector<quantity::Problem> size_findings(const Sizing& sizing);
+[[nodiscard]] std::vector<quantity::Problem> size_findings(const Sizing& sizing,
+                                                           const quantity::PreferredUnits& units = {});
 
 } // namespace venture::report

@@ -3,13 +3,11 @@
 #include <algorithm>
 #include <sstream>
 
+#include <venture/quantity/names.hpp>
+
 namespace venture::report {
 
-std::size_t display_width(const std::string& text)
-{
-    return static_cast<std::size_t>(
-        std::ranges::count_if(text, [](char c) { return (static_cast<unsigned char>(c) & 0xC0U) != 0x80U; }));
-}
+using quantity::display_width;
 
 void TextTable::add_column(std::string heading, Align align)
 {
@@ -75,6 +73,12 @@ std::string TextTable::text() const
             line_of([&](std::size_t c) { return row[c]; });
     }
     return out;
+}
+
+void add_column(TextTable& table, std::string_view heading, std::string_view quantity,
+                const quantity::PreferredUnits& units)
+{
+    table.add_column(std::string{heading} + "\n" + std::string{units.symbol(quantity)});
 }
 
 } // namespace venture::report

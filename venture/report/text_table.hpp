@@ -4,6 +4,8 @@
 #include <string>
 #include <vector>
 
+#include <venture/quantity/preferred_units.hpp>
+
 namespace venture::report {
 
 enum class Align { left, right };
@@ -28,7 +30,8 @@ private:
     std::vector<std::vector<std::string>> rows_{}; ///< an empty one is a rule
 };
 
-/// Width on a terminal: letters, not bytes.
-[[nodiscard]] std::size_t display_width(const std::string& text);
+/// A column of numbers in the unit chosen for a quantity, which stands below the heading.
+void add_column(TextTable& table, std::string_view heading, std::string_view quantity,
+                const quantity::PreferredUnits& units);
 
 } // namespace venture::report

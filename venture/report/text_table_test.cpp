@@ -23,8 +23,6 @@ TEST(TextTable, AlignsColumnsAndTrimsLineEnds)
                         "sum\n");
 }
 
-TEST(TextTable, CountsLettersNotBytes) { EXPECT_EQ(display_width("caf\xc3\xa9"), 4u); }
-
 TEST(TextTable, OfNothingIsTwoEmptyLinesAtMost) { EXPECT_EQ(TextTable{}.text(), "\n"); }
 
 } // namespace

@@ -39,9 +39,11 @@ public:
     }
 
 private:
-    void say(Severity severity, std::string_view code, OriginId where, std::string message, std::string hint = {})
+    quantity::Problem& say(Severity severity, std::string_view code, OriginId where, std::string message,
+                           std::string hint = {})
     {
-        out_.problems.push_back({severity, code, where, std::move(message), std::move(hint)});
+        return out_.problems.emplace_back(
+            quantity::Problem{severity, code, where, std::move(message), std::move(hint)});
     }
 
     template <class T>
@@ -50,6 +52,13 @@ private:
         const auto it = std::ranges::find(all, name, &T::name);
         if (it == all.end()) return std::nullopt;
         return static_cast<std::size_t>(it - all.begin());
+    }
+
+    /// Whether the input has something of that name, readable or not.
+    template <class Record>
+    static bool is_given(const std::vector<Record>& all, const std::string& name)
+    {
+        return std::ranges::any_of(all, [&](const Record& r) { return r.name && *r.name == name; });
     }
 
     template <class T>
@@ -100,6 +109,7 @@ private:
                 fmt::format("circuit '{}' carries {}: a {} has no such rating here", *c.name, *c.carries, *c.unit),
                 "radiators heat; fan coils cool");
         const auto plant = find(out_.plants, *c.plant);
+        if (!plant && is_given(input_.plants, *c.plant)) return; // said already: something in that plant is unreadable
         if (!plant)
             unknown("plant", *c.plant, out_.plants, c.plant.origin);
         else if ((out_.plants[*plant].kind == PlantKind::boiler) != (duty == Duty::heating))
@@ -118,6 +128,7 @@ private:
         if (named == "nothing") return unserved(client, duty, "is said to be served by nothing");
         if (!named.empty()) {
             const auto found = find(out_.circuits, named);
+            if (!found && is_given(input_.circuits, named)) return std::nullopt; // said already
             if (!found)
                 unknown("circuit", named, out_.circuits, where);
             else if (out_.circuits[*found].carries != duty)
@@ -138,7 +149,9 @@ private:
         say(Severity::warning, codes::unserved, client.origin,
             fmt::format("{} of room '{}' is not served: {}", name_of(duty), client.room, why),
             fmt::format("name a circuit with {}, or take the set-point away",
-                        duty == Duty::heating ? "heated_by" : "cooled_by"));
+                        duty == Duty::heating ? "heated_by" : "cooled_by"))
+            .subject = fmt::format("room/{} {}", client.room, name_of(duty));
+        out_.problems.back().cause = fmt::format("{} is not served: {}", name_of(duty), why);
         return std::nullopt;
     }
 
@@ -172,7 +185,9 @@ private:
                 std::ranges::any_of(out_.rooms, [&](const Link& l) { return l.heating == c || l.cooling == c; });
             if (!used)
                 say(Severity::warning, codes::unused, input_.circuits[c].name.origin,
-                    fmt::format("circuit '{}' serves no room", out_.circuits[c].name));
+                    fmt::format("circuit '{}' serves no room", out_.circuits[c].name),
+                    "name it in heated_by or cooled_by of a room, or take it out")
+                    .subject = "circuit/" + out_.circuits[c].name;
         }
     }
 

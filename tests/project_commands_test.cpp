@@ -1,0 +1,217 @@
+/// The commands about a project's files: origins, units, explain, schema, pack, watch, accepted findings.
+
+#include <csignal>
+
+#include <chrono>
+#include <thread>
+
+#include <gmock/gmock.h>
+#include <gtest/gtest.h>
+#include <nlohmann/json.hpp>
+
+#include <program.hpp>
+
+namespace venture {
+namespace {
+
+namespace fs = std::filesystem;
+using nlohmann::json;
+using testing::HasSubstr;
+using testing::Not;
+using namespace std::chrono_literals;
+
+const fs::path data = fs::path{VENTURE_SOURCE_DIR} / "data";
+
+class ProjectCommands : public testing::Test {
+protected:
+    void SetUp() override
+    {
+        folder = fs::temp_directory_path() / fmt::format("venture_files_{}_{}",
+                                                         testing::UnitTest::GetInstance()->current_test_info()->name(),
+                                                         ::getpid());
+        fs::remove_all(folder);
+        fs::create_directories(folder);
+        fs::copy(data / "house", folder / "house");
+    }
+    void TearDown() override { fs::remove_all(folder); }
+
+    [[nodiscard]] Ran run(const std::string& arguments) const { return run_program(arguments, folder); }
+    [[nodiscard]] json run_json(const std::string& arguments) const
+    {
+        const Ran r = run(arguments);
+        json doc = json::parse(r.out, nullptr, false);
+        EXPECT_FALSE(doc.is_discarded()) << r.out << r.errors;
+        return doc;
+    }
+    void replace(const fs::path& file, const std::string& what, const std::string& by) const
+    {
+        std::string text = text_of(folder / file);
+        const auto at = text.find(what);
+        ASSERT_NE(at, std::string::npos) << what;
+        text.replace(at, what.size(), by);
+        std::ofstream{folder / file, std::ios::binary} << text;
+    }
+    void append(const fs::path& file, const std::string& text) const
+    {
+        std::ofstream{folder / file, std::ios::binary | std::ios::app} << text;
+    }
+
+    fs::path folder;
+};
+
+TEST_F(ProjectCommands, OriginsListEveryValueOrThoseAskedFor)
+{
+    const Ran all = run("check house --origins"), defaults = run("check house --origins default");
+    EXPECT_EQ(all.code, 0);
+    EXPECT_THAT(all.out, HasSubstr("project.toml:"));
+    EXPECT_THAT(all.out, HasSubstr("computed: floor area x height"));
+    EXPECT_THAT(defaults.out, HasSubstr("default: "));
+    EXPECT_THAT(defaults.out, Not(HasSubstr("computed: ")));
+    const Ran nothing = run("check house --origins nobody");
+    EXPECT_EQ(nothing.code, 2);
+    EXPECT_THAT(nothing.errors, HasSubstr("no value is called 'nobody'"));
+    for (const json& v : run_json("check house --origins site --json")["values"])
+        EXPECT_TRUE(v["path"].get<std::string>().starts_with("site/"));
+}
+
+TEST_F(ProjectCommands, ASetValueIsToldAsSuch)
+{
+    EXPECT_THAT(run("check house --origins set --set site/winter_dry_bulb=-10").out,
+                HasSubstr("--set site/winter_dry_bulb=-10"));
+}
+
+TEST_F(ProjectCommands, UnitsComeFromTheProjectAndFromTheCommandLine)
+{
+    EXPECT_THAT(run("loads house").out, HasSubstr("degC"));
+    append("house/project.toml", "\n[units]\npreset = \"inch-pound\"\ntotal_power = \"kW\"\n");
+    const std::string project = run("loads house").out;
+    EXPECT_THAT(project, HasSubstr("degF"));
+    EXPECT_THAT(project, HasSubstr(" kW"));
+    EXPECT_THAT(run("loads house --units SI").out, HasSubstr("degC"));
+    EXPECT_THAT(run("loads house --units SI,temperature=degF").out, HasSubstr("degF"));
+    const Ran wrong = run("loads house --units metrical");
+    EXPECT_EQ(wrong.code, 2);
+    EXPECT_THAT(wrong.errors, HasSubstr("expected one of SI, inch-pound"));
+    EXPECT_EQ(run_json("loads house --json")["totals"]["heating_W"],
+              run_json("loads house --json --units SI")["totals"]["heating_W"]); // machines get SI
+}
+
+TEST_F(ProjectCommands, ExplainTellsAKeyAndWhereAProjectSetsIt)
+{
+    EXPECT_THAT(run("explain room/height").out, HasSubstr("typed as   length in m"));
+    const Ran here = run("explain house storey/height");
+    EXPECT_EQ(here.code, 0);
+    EXPECT_THAT(here.out, HasSubstr("project.toml:"));
+    EXPECT_THAT(here.out, Not(HasSubstr("opening")));
+    const Ran wrong = run("explain hieght");
+    EXPECT_EQ(wrong.code, 2);
+    EXPECT_THAT(wrong.errors, HasSubstr("did you mean 'height'?"));
+}
+
+TEST_F(ProjectCommands, SchemaIsPrintedAndWritten)
+{
+    EXPECT_EQ(json::parse(run("schema").out)["$schema"], "http://json-schema.org/draft-07/schema#");
+    EXPECT_EQ(run("schema -o schemas").code, 0);
+    for (const char* name : {"project", "include", "library"})
+        EXPECT_TRUE(fs::exists(folder / "schemas" / (std::string{name} + ".schema.json")));
+}
+
+TEST_F(ProjectCommands, PackMakesACopyThatNeedsNothingElse)
+{
+    std::ofstream{folder / "shared.toml"} << "[[material]]\nname = \"cork\"\nconductivity = 0.04\ndensity = 120\n"
+                                             "specific_heat = 1500\n";
+    append("house/project.toml", "\n[[library]]\nname = \"office\"\nfile = \"../shared.toml\"\n");
+    const json before = run_json("loads house --json");
+    EXPECT_EQ(before["libraries"][0]["name"], "office");
+    const Ran packed = run("pack house -o copy");
+    EXPECT_EQ(packed.code, 0) << packed.errors;
+    EXPECT_THAT(packed.out, HasSubstr("libraries/office.toml"));
+    fs::remove_all(folder / "house");
+    fs::remove(folder / "shared.toml");
+    const json after = run_json("loads copy --json");
+    EXPECT_EQ(before["fingerprint"], after["fingerprint"]);
+    EXPECT_EQ(before["libraries"][0]["fingerprint"], after["libraries"][0]["fingerprint"]);
+    EXPECT_EQ(run("pack copy -o copy").code, 2);
+}
+
+TEST_F(ProjectCommands, AFindingIsAcceptedUntilItsInputsChange)
+{
+    replace("house/project.toml", "[[room]]", "[[room]]\nventilation_rate = 0\npeople = 4");
+    const Ran open = run("check house --strict");
+    EXPECT_EQ(open.code, 1);
+    const auto at = open.errors.find("finding = \"V402 ");
+    ASSERT_NE(at, std::string::npos) << open.errors;
+    const std::string mark = open.errors.substr(at, open.errors.find('\n', at) - at);
+    append("house/project.toml", "\n[[accepted]]\n" + mark + "\nreason = \"a porch\"\nby = \"AP\"\n");
+    const Ran accepted = run("check house --strict");
+    EXPECT_EQ(accepted.code, 0) << accepted.errors;
+    EXPECT_THAT(accepted.errors, HasSubstr("accepted by AP: a porch"));
+    EXPECT_EQ(run_json("check house --json")["accepted"].size(), 1u);
+    replace("house/project.toml", "people = 4", "people = 5");
+    const Ran again = run("check house --strict");
+    EXPECT_EQ(again.code, 1);
+    EXPECT_THAT(again.errors, HasSubstr("AP accepted this for other values (a porch)"));
+}
+
+TEST_F(ProjectCommands, AFileAboveTheLimitIsRefusedByItsSize)
+{
+    fs::resize_file(folder / "house/project.toml", (16U << 20U) + 1);
+    const Ran r = run("check house");
+    EXPECT_EQ(r.code, 2);
+    EXPECT_THAT(r.errors, HasSubstr("16777217 bytes, more than the 16777216 that are read"));
+}
+
+/// The program left running; ended when it goes out of scope.
+class Running {
+public:
+    Running(const std::string& arguments, const fs::path& folder) : output_{folder / "watch.txt"}
+    {
+        const std::string command = fmt::format("cd '{}' && exec '{}' {} >'{}' 2>&1 & echo $!", folder.string(),
+                                                VENTURE_PROGRAM, arguments, output_.string());
+        FILE* pipe = ::popen(command.c_str(), "r");
+        if (pipe == nullptr || std::fscanf(pipe, "%d", &id_) != 1) id_ = 0;
+        if (pipe != nullptr) ::pclose(pipe);
+    }
+    ~Running()
+    {
+        if (id_ > 0) ::kill(id_, SIGINT);
+    }
+    Running(const Running&) = delete;
+    Running& operator=(const Running&) = delete;
+
+    /// Waits until the output holds a text; a generous limit keeps a broken program from hanging the tests.
+    [[nodiscard]] bool says(const std::string& text) const
+    {
+        for (int i = 0; i < 600; ++i) {
+            if (text_of(output_).find(text) != std::string::npos) return true;
+            std::this_thread::sleep_for(50ms);
+        }
+        return false;
+    }
+    [[nodiscard]] std::string said() const { return text_of(output_); }
+    void interrupt() const { ::kill(id_, SIGINT); }
+
+private:
+    fs::path output_;
+    int id_ = 0;
+};
+
+TEST_F(ProjectCommands, WatchTellsWhatMovedAndLivesThroughHalfSavedFiles)
+{
+    const Running watch{"watch house loads size plan", folder};
+    ASSERT_TRUE(watch.says("run 1: ")) << watch.said();
+    replace("house/project.toml", "winter_dry_bulb = ", "winter_dry_bulb = -20 #");
+    ASSERT_TRUE(watch.says("run 2: saved")) << watch.said();
+    EXPECT_THAT(watch.said(), HasSubstr(", heating"));
+    const std::string whole = text_of(folder / "house/project.toml");
+    std::ofstream{folder / "house/project.toml"} << whole.substr(0, whole.size() / 2) << "\n[[room";
+    ASSERT_TRUE(watch.says("run 3: not usable as it is; the last good figures stand")) << watch.said();
+    std::ofstream{folder / "house/project.toml"} << whole;
+    ASSERT_TRUE(watch.says("run 4: no figure moved")) << watch.said();
+    EXPECT_TRUE(fs::exists(folder / "house/results/plan.svg"));
+    watch.interrupt();
+    EXPECT_TRUE(watch.says("stopped")) << watch.said();
+}
+
+} // namespace
+} // namespace venture

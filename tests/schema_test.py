@@ -1,0 +1,66 @@
+"""The published schemas against an independent validator (python3-jsonschema): every good file is accepted, every file
+of the corpus that a schema can see through is rejected, and the files in docs/schema are what the program prints."""
+
+import json
+import pathlib
+import subprocess
+import sys
+import tempfile
+import tomllib
+
+import jsonschema
+
+program, root = sys.argv[1], pathlib.Path(sys.argv[2])
+failures = []
+
+
+def schemas():
+    with tempfile.TemporaryDirectory() as folder:
+        subprocess.run([program, "schema", "-o", folder], check=True, capture_output=True)
+        found = {}
+        for file in sorted(pathlib.Path(folder).glob("*.schema.json")):
+            text = file.read_text(encoding="utf-8")
+            published = root / "docs/schema" / file.name
+            if not published.exists() or published.read_text(encoding="utf-8") != text:
+                failures.append(f"docs/schema/{file.name} is not what `venture schema` writes")
+            schema = json.loads(text)
+            jsonschema.Draft7Validator.check_schema(schema)
+            found[file.name.split(".")[0]] = jsonschema.Draft7Validator(schema)
+        return found
+
+
+validators = schemas()
+
+
+def errors_of(kind, file):
+    with open(file, "rb") as stream:
+        document = tomllib.load(stream)
+    return [f"{list(e.path)}: {e.message[:200]}" for e in validators[kind].iter_errors(document)]
+
+
+def accept(kind, file):
+    for error in errors_of(kind, file):
+        failures.append(f"{file.relative_to(root)} should be accepted: {error}")
+
+
+for name in ("demo", "house"):
+    accept("project", root / "data" / name / "project.toml")
+for library in root.glob("data/**/library*.toml"):
+    accept("library", library)
+accept("library", root / "tests/corpus/library.toml")
+
+rejected = accepted = 0
+for case in json.loads((root / "tests/corpus/cases.json").read_text(encoding="utf-8")):
+    file = root / "tests/corpus" / case["folder"] / "project.toml"
+    if case["schema"] == "not TOML":
+        continue
+    if case["schema"] == "accepts":
+        accept("project", file)
+        accepted += 1
+    elif not errors_of("project", file):
+        failures.append(f"{file.relative_to(root)} should be rejected")
+    else:
+        rejected += 1
+
+print(f"{accepted} accepted, {rejected} rejected, as they should be" if not failures else "\n".join(failures))
+sys.exit(1 if failures or rejected < 8 else 0)

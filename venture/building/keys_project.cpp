@@ -1,0 +1,134 @@
+#include <venture/building/key_shorthand.hpp>
+#include <venture/quantity/preferred_units.hpp>
+
+namespace venture::quantity {
+
+using namespace building;          // NOLINT(google-build-using-namespace): the tables whose keys these are
+using namespace building::declare; // NOLINT(google-build-using-namespace): words that only declare keys
+
+template <>
+std::span<const Key<ProjectInput>> keys<ProjectInput>()
+{
+    using T = ProjectInput;
+    static const std::vector<Key<T>> all = {
+        text_key<T>("name", &T::name, "name of the job", true),
+        text_key<T>("client", &T::client, "who it is for"),
+        text_key<T>("number", &T::number, "job number"),
+        text_key<T>("author", &T::author, "who answers for it"),
+        text_key<T>("revision", &T::revision, "revision letter or date; the only date that outputs carry"),
+        note_key<T>(),
+    };
+    return all;
+}
+
+template <>
+std::span<const Key<LoadsInput>> keys<LoadsInput>()
+{
+    using T = LoadsInput;
+    static const std::vector<Key<T>> all = {
+        text_key<T>("table", &T::table, "CSV file with a line a room: room, heating, sensible cooling, latent cooling"),
+        note_key<T>(),
+    };
+    return all;
+}
+
+/// Keys of [units]: one for each quantity that is printed.
+template <>
+std::span<const Key<UnitsInput>> keys<UnitsInput>()
+{
+    using T = UnitsInput;
+    static const std::vector<Key<T>> all = [] {
+        std::vector<Key<T>> out = {
+            {otherwise_word(word("preset", "units of all that is not named below", unit_presets()),
+                            unit_presets().front(), "SI unless typed"),
+             &T::preset}};
+        using Member = Given<std::string> T::*;
+        const Member members[] = {&T::length,
+                                  &T::thickness,
+                                  &T::area,
+                                  &T::volume,
+                                  &T::velocity,
+                                  &T::temperature,
+                                  &T::temperature_difference,
+                                  &T::power,
+                                  &T::total_power,
+                                  &T::power_per_area,
+                                  &T::heat_transfer,
+                                  &T::heat_loss,
+                                  &T::resistance,
+                                  &T::conductivity,
+                                  &T::density,
+                                  &T::specific_heat,
+                                  &T::areal_capacity,
+                                  &T::air_flow,
+                                  &T::standard_air_flow,
+                                  &T::air_flow_per_area,
+                                  &T::water_flow,
+                                  &T::mass,
+                                  &T::moisture_flow,
+                                  &T::humidity_ratio,
+                                  &T::enthalpy,
+                                  &T::energy,
+                                  &T::duration,
+                                  &T::pressure};
+        const auto& printed = printed_quantities();
+        VENTURE_ASSERT(std::size(members) == printed.size());
+        for (std::size_t i = 0; i < printed.size(); ++i)
+            out.push_back({word(printed[i].key, printed[i].text, unit_symbols(printed[i].kind)), members[i]});
+        out.push_back(note_key<T>());
+        return out;
+    }();
+    return all;
+}
+
+template <>
+std::span<const Key<LibraryInput>> keys<LibraryInput>()
+{
+    using T = LibraryInput;
+    static const std::vector<Key<T>> all = {
+        name_key<T>("what origins call it"),
+        text_key<T>("file", &T::file,
+                    "TOML file with materials, build-ups, glazings, profiles or room types; may lie outside the "
+                    "project, is never written",
+                    true),
+        note_key<T>(),
+    };
+    return all;
+}
+
+template <>
+std::span<const Key<TableFileInput>> keys<TableFileInput>()
+{
+    using T = TableFileInput;
+    static const std::vector<Key<T>> all = {
+        text_key<T>("file", &T::file, "CSV file in the project's folder, one record a line", true),
+        {must(word("holds", "what a line is",
+                   {"material", "build_up", "glazing", "profile", "room_type", "storey", "room", "circuit", "plant",
+                    "kept"})),
+         &T::holds},
+        {word("separator", "between cells; detected unless typed", {"comma", "semicolon", "tab", "bar"}),
+         &T::separator},
+        {word("decimal_mark", "of numbers; detected unless typed", {"point", "comma"}), &T::decimal_mark},
+        {word("encoding", "of letters; detected unless typed", {"utf-8", "utf-16", "windows-1252"}), &T::encoding},
+        {whole(number("header_rows", Kind::number, 1, 2,
+                      "1: names, with units in brackets; 2: units in a row of their own; detected unless typed")),
+         &T::header_rows},
+        note_key<T>(),
+    };
+    return all;
+}
+
+template <>
+std::span<const Key<AcceptedInput>> keys<AcceptedInput>()
+{
+    using T = AcceptedInput;
+    static const std::vector<Key<T>> all = {
+        text_key<T>("finding", &T::finding, "the finding's mark, as `venture check` prints it", true),
+        text_key<T>("reason", &T::reason, "why it is right as it is", true),
+        text_key<T>("by", &T::by, "initials of whoever answers for it", true),
+        note_key<T>(),
+    };
+    return all;
+}
+
+} // namespace venture::quantity

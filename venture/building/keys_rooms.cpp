@@ -1,0 +1,156 @@
+#include <venture/building/key_shorthand.hpp>
+
+namespace venture::quantity {
+
+using namespace building;          // NOLINT(google-build-using-namespace): the tables whose keys these are
+using namespace building::declare; // NOLINT(google-build-using-namespace): words that only declare keys
+
+template <>
+std::span<const Key<ProfileInput>> keys<ProfileInput>()
+{
+    using T = ProfileInput;
+    static const std::vector<Key<T>> all = {
+        name_key<T>("what gains call it"),
+        text_key<T>("hours", &T::hours, "clock hours with a fraction: \"08-12 50 %\"; hours not named are 0", true),
+        note_key<T>(),
+    };
+    return all;
+}
+
+template <>
+std::span<const Key<UseInput>> keys<UseInput>()
+{
+    using T = UseInput;
+    static const std::vector<Key<T>> all = {
+        {number("heating_setpoint", Kind::temperature, -10, 40, "held at least; unheated unless typed"),
+         &T::heating_setpoint},
+        {number("cooling_setpoint", Kind::temperature, 5, 50, "held at most; not cooled unless typed"),
+         &T::cooling_setpoint},
+        {number("humidity_limit", Kind::fraction, 0.05, 1,
+                "relative humidity at the cooling set-point above which cooling dries; floating unless typed"),
+         &T::humidity_limit},
+        {otherwise_word(word("control", "what set-points refer to", {"operative", "air"}), "operative",
+                        "EN 12831-1 and EN 16798-1 state design temperatures as operative"),
+         &T::control},
+        {otherwise(number("people", Kind::number, 0, 1e5, "number of people"), 0.0, "nobody"), &T::people},
+        {otherwise(number("sensible_per_person", Kind::power, 0, 1000, "heat given off, without evaporation"), 75.0,
+                   "seated light work at 24 degC, ASHRAE Handbook - Fundamentals, rounded"),
+         &T::sensible_per_person},
+        {otherwise(number("latent_per_person", Kind::power, 0, 1000, "heat given off by evaporation"), 55.0,
+                   "seated light work at 24 degC, ASHRAE Handbook - Fundamentals, rounded"),
+         &T::latent_per_person},
+        {otherwise(number("lighting", Kind::power_per_area, 0, 500, "electric power of the lighting"), 0.0, "none"),
+         &T::lighting},
+        {otherwise(number("equipment", Kind::power_per_area, 0, 5000, "heat of equipment"), 0.0, "none"),
+         &T::equipment},
+        {otherwise(number("equipment_power", Kind::power, 0, 1e6, "heat of equipment, added to that per area"), 0.0,
+                   "none"),
+         &T::equipment_power},
+        {otherwise(number("moisture", Kind::moisture_flow, 0, 1, "water that evaporates, beside people"), 0.0, "none"),
+         &T::moisture},
+        {otherwise_word(word("people_profile", "when", {}), "always", "all day unless typed"), &T::people_profile},
+        {otherwise_word(word("lighting_profile", "when", {}), "always", "all day unless typed"), &T::lighting_profile},
+        {otherwise_word(word("equipment_profile", "when", {}), "always", "all day unless typed"),
+         &T::equipment_profile},
+        {otherwise_word(word("moisture_profile", "when", {}), "always", "all day unless typed"), &T::moisture_profile},
+        {otherwise_word(word("ventilation_profile", "when", {}), "always", "all day unless typed"),
+         &T::ventilation_profile},
+        {otherwise(number("infiltration", Kind::air_changes, 0, 50, "outdoor air by leakage"), 0.3, own),
+         &T::infiltration},
+        {otherwise(number("ventilation_per_person", Kind::air_flow, 0, 10, "outdoor air for each person"), 0.0, "none"),
+         &T::ventilation_per_person},
+        {otherwise(number("ventilation_per_area", Kind::air_flow_per_area, 0, 1, "outdoor air for the floor area"), 0.0,
+                   "none"),
+         &T::ventilation_per_area},
+        {otherwise(number("ventilation_rate", Kind::air_changes, 0, 100, "outdoor air by volume"), 0.0, "none"),
+         &T::ventilation_rate},
+        {otherwise(
+             number("furniture", Kind::areal_capacity, 0, 1e6, "heat capacity of air's neighbours: furniture, goods"),
+             10000.0, "EN ISO 52016-1, default internal heat capacity"),
+         &T::furniture},
+        text_key<T>("heated_by", &T::heated_by, "circuit that heats the room, or \"nothing\""),
+        text_key<T>("cooled_by", &T::cooled_by, "circuit that cools the room, or \"nothing\""),
+    };
+    return all;
+}
+
+template <>
+std::span<const Key<RoomTypeInput>> keys<RoomTypeInput>()
+{
+    using T = RoomTypeInput;
+    static const std::vector<Key<T>> all = {name_key<T>("what rooms call it"), note_key<T>()};
+    return all;
+}
+
+template <>
+std::span<const Key<StoreyInput>> keys<StoreyInput>()
+{
+    using T = StoreyInput;
+    static const std::vector<Key<T>> all = {
+        name_key<T>("what rooms call it"),
+        {must(number("level", Kind::length, -200, 1000, "of the floor above the project's zero")), &T::level},
+        {must(number("height", Kind::length, 1.5, 50, "floor to floor")), &T::height},
+        note_key<T>(),
+    };
+    return all;
+}
+
+template <>
+std::span<const Key<OpeningInput>> keys<OpeningInput>()
+{
+    using T = OpeningInput;
+    static const std::vector<Key<T>> all = {
+        text_key<T>("name", &T::name, "of the opening"),
+        text_key<T>("in", &T::in, "face it is in: a side of the compass, or \"roof\"", true),
+        {otherwise_word(word("kind", "what it is", {"window", "door", "roof window"}), "window", "most openings are"),
+         &T::kind},
+        text_key<T>("glazing", &T::glazing, "for windows"),
+        {number("u_value", Kind::heat_transfer, 0.1, 7, "for doors"), &T::u_value},
+        {must(number("width", Kind::length, 0.05, 100, "of one")), &T::width},
+        {must(number("height", Kind::length, 0.05, 50, "of one")), &T::height},
+        {number("sill", Kind::length, 0, 50, "above the floor; 0.9 m for windows, 0 for doors unless typed"), &T::sill},
+        {number("from_left", Kind::length, 0, 1000,
+                "from the left end of the wall seen from outside; spread evenly unless typed"),
+         &T::from_left},
+        {otherwise(whole(number("count", Kind::number, 1, 1000, "how many alike")), 1.0, "one"), &T::count},
+        note_key<T>(),
+    };
+    return all;
+}
+
+template <>
+std::span<const Key<FaceInput>> keys<FaceInput>()
+{
+    using T = FaceInput;
+    static const std::vector<Key<T>> all = {
+        text_key<T>("on", &T::on, "a side of the compass, \"floor\" or \"roof\"", true),
+        {word("beyond", "what lies behind it instead of what was found",
+              {"outdoors", "ground", "no exchange", "a temperature"}),
+         &T::beyond},
+        {number("temperature", Kind::temperature, -60, 80, "behind the face, with beyond = \"a temperature\""),
+         &T::temperature},
+        text_key<T>("build_up", &T::build_up, "instead of the one in [fabric]"),
+        note_key<T>(),
+    };
+    return all;
+}
+
+template <>
+std::span<const Key<RoomInput>> keys<RoomInput>()
+{
+    using T = RoomInput;
+    static const std::vector<Key<T>> all = {
+        name_key<T>("unique in the project"),
+        text_key<T>("storey", &T::storey, "the storey it stands on", true),
+        text_key<T>("type", &T::type, "room type whose values it takes where it has none"),
+        {listed(number("at", Kind::length, -1e5, 1e5, "place of its lower left corner on the plan: [x, y]"), 2),
+         &T::at},
+        {listed(number("size", Kind::length, 0.1, 1e4, "along x and along y: [x, y]"), 2), &T::size},
+        {number("corners", Kind::length, -1e5, 1e5, "outline instead of at and size: [[x, y], ...]"), &T::corners},
+        {number("height", Kind::length, 1.5, 100, "floor to ceiling; the storey's unless typed"), &T::height},
+        note_key<T>(),
+    };
+    return all;
+}
+
+} // namespace venture::quantity

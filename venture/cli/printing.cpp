@@ -1,0 +1,167 @@
+#include <venture/cli/printing.hpp>
+
+#include <algorithm>
+#include <cstdio>
+#include <cstdlib>
+
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+#include <spdlog/spdlog.h>
+#include <unistd.h>
+
+namespace venture::cli {
+
+using nlohmann::json;
+using quantity::Problem;
+using quantity::Severity;
+
+namespace {
+
+project::Colour colour_of_stderr()
+{
+    const bool terminal = isatty(STDERR_FILENO) != 0 && std::getenv("NO_COLOR") == nullptr;
+    return terminal ? project::Colour::terminal : project::Colour::none;
+}
+
+std::string counted(std::ptrdiff_t n, const char* what) { return fmt::format("{} {}{}", n, what, n == 1 ? "" : "s"); }
+
+/// "2 errors, 1 warning"; empty if nothing is open.
+std::string sums(const std::vector<Problem>& problems)
+{
+    std::string out;
+    for (const Severity severity : {Severity::error, Severity::warning, Severity::note}) {
+        const auto n = std::ranges::count(problems, severity, &Problem::severity);
+        if (n > 0) out += (out.empty() ? "" : ", ") + counted(n, std::string{name_of(severity)}.c_str());
+    }
+    return out;
+}
+
+json place_json(const Job& job, quantity::OriginId where)
+{
+    const quantity::Origin place = job.origins().place_behind(where);
+    const bool in_file = place.kind == quantity::OriginKind::file;
+    return {{"file", in_file ? place.text : ""}, {"line", place.line}, {"column", place.column}};
+}
+
+json problems_json(const Job& job, const std::vector<Problem>& problems)
+{
+    json out = json::array();
+    int group = 0;
+    for (const auto& g : project::grouped(problems, job.origins(), job.project().sources)) {
+        ++group;
+        for (const Problem& p : g.problems) {
+            json entry = {{"severity", name_of(p.severity)},
+                          {"code", p.code},
+                          {"message", p.message},
+                          {"hint", p.hint},
+                          {"group", group}};
+            entry.update(place_json(job, p.where));
+            if (p.severity != Severity::error) entry["mark"] = project::mark_of(p);
+            out.push_back(std::move(entry));
+        }
+    }
+    return out;
+}
+
+} // namespace
+
+void print(const std::string& text) { std::fwrite(text.data(), 1, text.size(), stdout); }
+
+void print_error(const std::string& text)
+{
+    std::fflush(stdout);
+    std::fwrite(text.data(), 1, text.size(), stderr);
+}
+
+std::string problems_in_words(const Job& job)
+{
+    const project::Findings all = job.findings();
+    std::string out;
+    for (const auto& group : project::grouped(all.open, job.origins(), job.project().sources))
+        out += project::in_words(group, job.origins(), job.project().sources, colour_of_stderr());
+    if (!all.accepted.empty()) out += "Accepted findings\n";
+    for (const project::AcceptedFinding& a : all.accepted)
+        out += fmt::format("  {} {}\n    accepted by {}: {}\n", a.finding.code, project::printable(a.finding.message),
+                           project::printable(a.by), project::printable(a.reason));
+    const std::string open = sums(all.open);
+    if (!open.empty()) out += open + (job.failed() ? "; nothing was computed\n" : "\n");
+    return out;
+}
+
+std::string marks_in_words(const Job& job)
+{
+    std::string out;
+    for (const Problem& p : job.findings().open)
+        if (p.severity == Severity::warning) out += fmt::format("  finding = \"{}\"\n", project::mark_of(p));
+    if (out.empty()) return {};
+    return "To accept a finding, give its mark, a reason and your initials (by) in an [[accepted]] table:\n" + out;
+}
+
+std::string libraries_in_words(const Job& job)
+{
+    std::string out;
+    for (const project::SourceFile& f : job.project().sources.files())
+        if (f.role == project::FileRole::library)
+            out += fmt::format("Library '{}': {}, fingerprint {}\n", f.library, f.name, f.fingerprint);
+    return out;
+}
+
+void print_json(json document, const Job& job)
+{
+    const project::Findings all = job.findings();
+    document["problems"] = problems_json(job, all.open);
+    document["accepted"] = json::array();
+    for (const project::AcceptedFinding& a : all.accepted) {
+        json entry = {
+            {"mark", project::mark_of(a.finding)}, {"message", a.finding.message}, {"by", a.by}, {"reason", a.reason}};
+        entry.update(place_json(job, a.where));
+        document["accepted"].push_back(std::move(entry));
+    }
+    document["libraries"] = json::array();
+    for (const project::SourceFile& f : job.project().sources.files())
+        if (f.role == project::FileRole::library)
+            document["libraries"].push_back({{"name", f.library}, {"file", f.name}, {"fingerprint", f.fingerprint}});
+    print(document.dump(2, ' ', false, json::error_handler_t::replace) + "\n");
+}
+
+std::vector<std::string> changes_of(const CommonOptions& o)
+{
+    std::vector<std::string> out = o.changes;
+    std::string_view rest = o.units;
+    while (!rest.empty()) {
+        const auto comma = std::min(rest.find(','), rest.size());
+        const std::string one{rest.substr(0, comma)};
+        out.push_back((one.find('=') == std::string::npos ? "units/preset=" : "units/") + one);
+        rest.remove_prefix(std::min(comma + 1, rest.size()));
+    }
+    return out;
+}
+
+Job open(const CommonOptions& o)
+{
+    spdlog::debug("reading {}", o.project.string());
+    Job job{o.project, changes_of(o)};
+    job.resolve();
+    return job;
+}
+
+Job open_and_compute(const CommonOptions& o)
+{
+    Job job = open(o);
+    if (job.failed()) return job;
+    spdlog::debug("computing with steps of {:g} min", o.step_min);
+    job.compute(o.step_min * 60.0);
+    return job;
+}
+
+ExitCode finish(const Job& job, const CommonOptions& o, bool met)
+{
+    if (!o.json) print_error(problems_in_words(job));
+    if (job.failed()) return ExitCode::bad_input;
+    if (!o.json) print_error(marks_in_words(job));
+    const auto open = job.findings().open;
+    const bool warned = std::ranges::any_of(open, [](const auto& p) { return p.severity == Severity::warning; });
+    return met && !(o.strict && warned) ? ExitCode::done : ExitCode::not_met;
+}
+
+} // namespace venture::cli

@@ -1,0 +1,35 @@
+#pragma once
+/// What all commands print with: results to stdout, messages to stderr after them.
+
+#include <string>
+#include <vector>
+
+#include <nlohmann/json_fwd.hpp>
+
+#include <venture/cli/commands.hpp>
+#include <venture/cli/job.hpp>
+
+namespace venture::cli {
+
+void print(const std::string& text);
+/// Messages follow what was printed before them, also where both go to one terminal.
+void print_error(const std::string& text);
+
+/// Everything found, in the order of the files, what is accepted at the end; colours only on a terminal.
+[[nodiscard]] std::string problems_in_words(const Job& job);
+/// Lines to accept open warnings by.
+[[nodiscard]] std::string marks_in_words(const Job& job);
+/// Adds "problems", "accepted" and "libraries" to a document and prints it.
+void print_json(nlohmann::json document, const Job& job);
+/// "Library office: ../walls.toml, 3f9a..." for each; nothing if there is none.
+[[nodiscard]] std::string libraries_in_words(const Job& job);
+
+/// The changes of a run: those of --set and those of --units.
+[[nodiscard]] std::vector<std::string> changes_of(const CommonOptions& options);
+[[nodiscard]] Job open(const CommonOptions& options);
+/// Opens a project and computes its loads; `job.failed()` tells whether there are any.
+[[nodiscard]] Job open_and_compute(const CommonOptions& options);
+/// Ends a command: what was said, and the exit code that follows from it.
+[[nodiscard]] ExitCode finish(const Job& job, const CommonOptions& options, bool met = true);
+
+} // namespace venture::cli

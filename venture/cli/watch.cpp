@@ -1,0 +1,162 @@
+/// The command that runs again whenever a file of the project is saved, and tells what moved.
+
+#include <algorithm>
+#include <atomic>
+#include <chrono>
+#include <csignal>
+#include <cstdio>
+#include <map>
+#include <thread>
+
+#include <fmt/format.h>
+
+#include <venture/cli/printing.hpp>
+#include <venture/project/output.hpp>
+#include <venture/quantity/error.hpp>
+#include <venture/report/changes.hpp>
+#include <venture/report/plan_drawing.hpp>
+
+namespace venture::cli {
+
+namespace {
+
+namespace fs = std::filesystem;
+using namespace std::chrono_literals;
+
+std::atomic<bool> stop_asked{false};
+void ask_to_stop(int) { stop_asked = true; }
+
+/// Size and time of a file, to see whether it was saved.
+using Stamp = std::pair<std::uintmax_t, fs::file_time_type>;
+using Stamps = std::map<std::string, Stamp>;
+
+void add_stamp(Stamps& stamps, const fs::path& file)
+{
+    std::error_code wrong;
+    const auto size = fs::file_size(file, wrong);
+    if (wrong) return; // gone, or being renamed: the next look tells
+    const auto time = fs::last_write_time(file, wrong);
+    if (!wrong) stamps[file.string()] = {size, time};
+}
+
+/// Everything that a project in this folder may be read from.
+Stamps look(const fs::path& folder, const std::vector<fs::path>& others)
+{
+    Stamps stamps;
+    std::error_code wrong;
+    fs::recursive_directory_iterator it{folder.empty() ? "." : folder, fs::directory_options::skip_permission_denied,
+                                        wrong};
+    for (; !wrong && it != fs::recursive_directory_iterator{}; it.increment(wrong)) {
+        const fs::path name = it->path().filename();
+        if (name == "results" || name.string().starts_with('.')) {
+            it.disable_recursion_pending();
+            continue;
+        }
+        if (name.extension() == ".toml" || name.extension() == ".csv") add_stamp(stamps, it->path());
+    }
+    for (const fs::path& file : others) add_stamp(stamps, file);
+    return stamps;
+}
+
+class Watcher {
+public:
+    Watcher(const CommonOptions& options, const std::vector<std::string>& what) : o_{options}, what_{what} {}
+
+    ExitCode run()
+    {
+        std::signal(SIGINT, ask_to_stop);
+        std::signal(SIGTERM, ask_to_stop);
+        std::error_code ignored;
+        folder_ = fs::is_directory(o_.project, ignored) ? o_.project : o_.project.parent_path();
+        Stamps seen = look(folder_, others_);
+        round();
+        while (!stop_asked) {
+            std::this_thread::sleep_for(100ms);
+            Stamps now = look(folder_, others_);
+            if (now == seen) continue;
+            for (Stamps later; later != now && !stop_asked; std::swap(now, later)) { // until the saving is done
+                std::this_thread::sleep_for(60ms);
+                later = look(folder_, others_);
+                if (later == now) break;
+            }
+            seen = now;
+            round();
+        }
+        print("stopped\n");
+        return ExitCode::done;
+    }
+
+private:
+    [[nodiscard]] bool asks(std::string_view what) const { return std::ranges::find(what_, what) != what_.end(); }
+
+    /// One run; whatever goes wrong is told, and the last good figures stay for the next comparison.
+    void round()
+    {
+        ++rounds_;
+        try {
+            run_once();
+        } catch (const std::exception& wrong) {
+            print_error(fmt::format("run {}: {}\n", rounds_, wrong.what()));
+        }
+        std::fflush(stdout);
+        std::fflush(stderr);
+    }
+
+    void run_once()
+    {
+        const bool only_check = !asks("loads") && !asks("size") && !asks("plan");
+        Job job = only_check ? open(o_) : open_and_compute(o_);
+        others_.clear();
+        for (const project::SourceFile& f : job.project().sources.files()) others_.push_back(f.path);
+        std::string messages; // asked for after everything that may add to them
+        if (job.failed()) {
+            print(fmt::format("run {}: not usable as it is; the last good figures stand\n", rounds_));
+            print_error(problems_in_words(job));
+            told_ = {};
+            return;
+        }
+        report::Figures figures;
+        const auto add = [&](report::Figures more) { std::ranges::move(more, std::back_inserter(figures)); };
+        if (asks("check") && job.building()) add(report::figures_of(*job.building()));
+        if (asks("loads")) add(report::figures_of(job.design().loads));
+        if (asks("size")) add(report::figures_of(job.size()));
+        if (asks("plan")) draw(job);
+        tell(job, std::move(figures));
+    }
+
+    void draw(const Job& job)
+    {
+        if (!job.building()) return;
+        project::OutputFolder{job.folder()}.write(
+            "results/plan.svg", report::draw_plan(*job.building(), job.design().loads, {.units = job.units()}));
+    }
+
+    void tell(const Job& job, report::Figures figures)
+    {
+        if (last_) {
+            const std::string moved = report::moved_text(*last_, figures, job.units());
+            print(fmt::format("run {}: {}\n{}", rounds_, moved.empty() ? "no figure moved" : "saved", moved));
+        } else {
+            print(fmt::format("run {}: {} figures; watching {}, end with Ctrl-C\n", rounds_, figures.size(),
+                              folder_.empty() ? "." : folder_.string()));
+        }
+        last_ = std::move(figures);
+        const std::string messages = problems_in_words(job);
+        if (messages != told_) print_error(messages.empty() ? "nothing is found wrong or odd any more\n" : messages);
+        told_ = messages;
+    }
+
+    CommonOptions o_;
+    std::vector<std::string> what_;
+    fs::path folder_{};
+    std::vector<fs::path> others_{};
+    std::optional<report::Figures> last_{};
+    std::string told_{};
+    int rounds_ = 0;
+};
+
+} // namespace
+
+ExitCode watch(const CommonOptions& o, const std::vector<std::string>& what) { return Watcher{o, what}.run(); }
+
+} // namespace venture::cli

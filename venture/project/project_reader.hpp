@@ -1,0 +1,46 @@
+#pragma once
+/// Reads a project file by file: itself, what it includes, its tables, its libraries. Internal to project.
+
+#include <map>
+#include <string>
+#include <vector>
+
+#include <venture/project/read_project.hpp>
+#include <venture/project/table_reader.hpp>
+#include <venture/project/toml_document.hpp>
+
+namespace venture::project {
+
+class ProjectReader {
+public:
+    ProjectReader(const FileLoader& load, ProjectFile& out) : load_{load}, out_{out} {}
+
+    /// Reads the project's own file, and everything that it names.
+    void read(std::string text, const std::string& file);
+
+private:
+    void read_toml(std::string text, const std::string& file, FileRole role, std::filesystem::path path);
+    void read_includes(const toml::table& root, TableReader& reader);
+    void include(const std::string& named, quantity::OriginId where);
+    void read_tables();
+    void read_table(const building::TableFileInput& stated);
+    void read_loads();
+    void read_libraries();
+    void read_library(const building::LibraryInput& library);
+    void check_format(toml::table& root, TableReader& reader, const std::string& file, bool must_state);
+    /// Bytes of a file that a key names, or a problem.
+    [[nodiscard]] std::optional<std::string> load(const quantity::Given<std::string>& named, bool may_lie_outside);
+    quantity::Problem& problem(std::string_view code, quantity::OriginId where, std::string message,
+                               std::string hint = {});
+    [[nodiscard]] quantity::OriginId place(const std::string& file, std::uint32_t line, std::uint32_t column);
+    template <class Record>
+    void merge_library(std::string_view table, std::vector<Record>& own, std::vector<Record>&& more,
+                       const std::string& library);
+
+    const FileLoader& load_;
+    ProjectFile& out_;
+    std::vector<std::string> being_read_{};                     ///< the chain of includes that leads here
+    std::map<std::string, quantity::OriginId> single_tables_{}; ///< where each table that stands once was given
+};
+
+} // namespace venture::project

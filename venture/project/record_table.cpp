@@ -1,0 +1,128 @@
+#include <venture/project/record_table.hpp>
+
+#include <algorithm>
+
+#include <venture/quantity/codes.hpp>
+#include <venture/quantity/names.hpp>
+
+namespace venture::project {
+
+using quantity::Given;
+using quantity::KeySpec;
+using quantity::OriginId;
+using quantity::Severity;
+namespace codes = quantity::codes;
+
+OriginId RecordTable::place(std::uint32_t line, std::uint32_t column)
+{
+    return origins_.add({quantity::OriginKind::file, file_, line, column, {}});
+}
+
+void RecordTable::find_columns(const std::vector<std::string>& allowed)
+{
+    const auto all = headings(table_);
+    for (std::size_t i = 0; i < all.size(); ++i) {
+        const CsvHeading& h = all[i];
+        if (std::ranges::find(allowed, h.name) == allowed.end()) {
+            const auto near = quantity::nearest_name(h.name, allowed);
+            problems_.push_back({Severity::error, codes::unknown_key, place(h.line, h.column),
+                                 fmt::format("unknown column '{}'; expected one of {}", h.name,
+                                             quantity::listed(allowed, near ? 3 : 12)),
+                                 near ? fmt::format("did you mean '{}'?", *near)
+                                      : std::string{"remove it; a comment line begins with #"}});
+        } else if (!columns_.try_emplace(h.name, Column{i, h.unit}).second) {
+            problems_.push_back({Severity::error, codes::twice, place(h.line, h.column),
+                                 fmt::format("a second column is called '{}'", h.name), "keep one of the two"});
+        }
+    }
+}
+
+bool RecordTable::has_all_cells(const CsvRow& row)
+{
+    const std::size_t width = table_.header.front().size();
+    if (row.size() == width) return true;
+    problems_.push_back({Severity::error, codes::syntax, place(row.front().line, 0),
+                         fmt::format("{} cells where the header has {}", row.size(), width),
+                         "put what holds a separator into quotes; write numbers without thousands marks"});
+    return false;
+}
+
+const CsvCell* RecordTable::cell(const CsvRow& row, const std::string& column) const
+{
+    const auto found = columns_.find(column);
+    if (found == columns_.end()) return nullptr;
+    const CsvCell& c = row[found->second.index];
+    return c.text.empty() ? nullptr : &c;
+}
+
+std::optional<double> RecordTable::number(const CsvCell& cell, const std::string& column, const KeySpec& spec)
+{
+    std::string text = with_decimal_point(cell.text, table_.dialect.decimal_mark);
+    const auto leading = quantity::leading_number(text);
+    const std::string& unit = columns_.at(column).unit;
+    if (leading && leading->rest.empty() && !unit.empty()) text += " " + unit;
+    double si = 0.0;
+    if (auto problem = building::read_number(text, spec, place(cell.line, cell.column), si)) {
+        problems_.push_back(std::move(*problem));
+        return std::nullopt;
+    }
+    return si;
+}
+
+void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<double>& out)
+{
+    const std::string column{spec.name};
+    const CsvCell* c = cell(row, column);
+    if (c == nullptr) return;
+    out.refused = true;
+    if (const auto si = number(*c, column, spec)) out = Given<double>{*si, place(c->line, c->column)};
+}
+
+void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<std::string>& out)
+{
+    const CsvCell* c = cell(row, std::string{spec.name});
+    if (c == nullptr) return;
+    std::string word;
+    const OriginId where = place(c->line, c->column);
+    auto problem = building::read_word(c->text, spec, where, word);
+    out.refused = problem.has_value();
+    if (problem)
+        problems_.push_back(std::move(*problem));
+    else
+        out = Given<std::string>{std::move(word), where};
+}
+
+void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<quantity::TextList>& out)
+{
+    const CsvCell* c = cell(row, std::string{spec.name});
+    if (c == nullptr) return;
+    const OriginId where = place(c->line, c->column);
+    quantity::TextList items;
+    std::string_view rest = c->text;
+    while (true) {
+        const auto bar = rest.find('|');
+        items.push_back({std::string{quantity::trimmed(rest.substr(0, bar))}, where});
+        if (bar == std::string_view::npos) break;
+        rest.remove_prefix(bar + 1);
+    }
+    out = Given<quantity::TextList>{std::move(items), where};
+}
+
+void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<quantity::QuantityList>& out)
+{
+    const std::string x = fmt::format("{} x", spec.name), y = fmt::format("{} y", spec.name);
+    const CsvCell *at_x = cell(row, x), *at_y = cell(row, y);
+    if (at_x == nullptr && at_y == nullptr) return;
+    out.refused = true;
+    if (at_x == nullptr || at_y == nullptr) {
+        const CsvCell& there = at_x != nullptr ? *at_x : *at_y;
+        problems_.push_back({Severity::error, codes::missing, place(there.line, there.column),
+                             fmt::format("{}: one of '{}' and '{}' is empty", spec.name, x, y),
+                             "give both or neither"});
+        return;
+    }
+    const auto vx = number(*at_x, x, spec), vy = number(*at_y, y, spec);
+    if (vx && vy) out = Given<quantity::QuantityList>{{*vx, *vy}, place(at_x->line, at_x->column)};
+}
+
+} // namespace venture::project

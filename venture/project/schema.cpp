@@ -1,0 +1,137 @@
+#include <venture/project/schema.hpp>
+
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+
+#include <venture/building/key_tables.hpp>
+#include <venture/project/formats.hpp>
+#include <venture/quantity/error.hpp>
+
+namespace venture::project {
+
+using building::KeyEntry;
+using building::KeyTable;
+using building::ValueShape;
+using quantity::KeySpec;
+using quantity::Kind;
+using Json = nlohmann::ordered_json;
+
+namespace {
+
+/// A bound or default as a bare number: in the plain unit. Twelve digits hide the rounding of the conversion.
+double bare(double si, Kind kind)
+{
+    const std::string_view unit = quantity::plain_unit(kind);
+    if (kind == Kind::fraction) return si;
+    return std::stod(fmt::format("{:.12g}", quantity::from_si(si, unit, kind)));
+}
+
+Json number_schema(const KeySpec& spec)
+{
+    Json plain = {{"type", "number"},
+                  {"minimum", bare(spec.allowed.lowest, spec.kind)},
+                  {"maximum", bare(spec.allowed.highest, spec.kind)}};
+    if (spec.whole) plain["multipleOf"] = 1;
+    return {{"anyOf", Json::array({plain, {{"type", "string"}, {"pattern", quantity::quantity_pattern(spec.kind)}}})}};
+}
+
+Json text_schema(const KeySpec& spec)
+{
+    Json out = {{"type", "string"}};
+    if (!spec.choices.empty()) out["enum"] = spec.choices;
+    return out;
+}
+
+Json value_schema(const KeyEntry& entry)
+{
+    const KeySpec& spec = *entry.spec;
+    switch (entry.shape) {
+    case ValueShape::number:
+        return number_schema(spec);
+    case ValueShape::text:
+        return text_schema(spec);
+    case ValueShape::texts:
+        return {{"type", "array"}, {"items", {{"type", "string"}}}};
+    case ValueShape::numbers: {
+        Json out = {{"type", "array"}, {"items", number_schema(spec)}};
+        if (spec.count > 0) out["minItems"] = out["maxItems"] = spec.count;
+        return out;
+    }
+    case ValueShape::points:
+        return {{"type", "array"},
+                {"items", {{"type", "array"}, {"items", number_schema(spec)}, {"minItems", 2}, {"maxItems", 2}}}};
+    }
+    VENTURE_UNREACHABLE("a value without a shape");
+}
+
+Json key_schema(const KeyEntry& entry)
+{
+    const KeySpec& spec = *entry.spec;
+    Json out = value_schema(entry);
+    const bool numeric = entry.shape != ValueShape::text && entry.shape != ValueShape::texts;
+    std::string description{spec.text};
+    if (numeric) description += fmt::format(" ({})", quantity::typing_rule(spec.kind));
+    if (!spec.default_source.empty()) description += fmt::format("; default: {}", spec.default_source);
+    out["description"] = description;
+    if (spec.default_value) out["default"] = bare(*spec.default_value, spec.kind);
+    if (!spec.default_word.empty()) out["default"] = spec.default_word;
+    return out;
+}
+
+Json table_schema(const KeyTable& table)
+{
+    Json properties = Json::object(), required = Json::array();
+    for (const KeyEntry& entry : table.keys) {
+        properties[std::string{entry.spec->name}] = key_schema(entry);
+        if (entry.spec->required) required.push_back(entry.spec->name);
+    }
+    for (const KeyTable& nested : table.nested)
+        properties[nested.name.substr(nested.name.rfind('.') + 1)] = table_schema(nested);
+    Json one = {{"type", "object"}, {"additionalProperties", false}, {"properties", properties}};
+    if (!required.empty()) one["required"] = required;
+    return table.many ? Json{{"type", "array"}, {"items", one}} : one;
+}
+
+std::string_view title_of(SchemaOf what)
+{
+    switch (what) {
+    case SchemaOf::project:
+        return "Venture: project.toml";
+    case SchemaOf::include:
+        return "Venture: a file that a project includes";
+    case SchemaOf::library:
+        return "Venture: a library";
+    }
+    VENTURE_UNREACHABLE("a schema of nothing");
+}
+
+} // namespace
+
+std::string schema_file_name(SchemaOf what)
+{
+    return what == SchemaOf::project   ? "project.schema.json"
+           : what == SchemaOf::include ? "include.schema.json"
+                                       : "library.schema.json";
+}
+
+std::string schema_json(SchemaOf what)
+{
+    const Json path = {{"type", "string"}, {"minLength", 1}};
+    Json properties = {
+        {"format", {{"const", current_format}, {"description", "the notation that the file is written in"}}},
+        {"note", {{"description", "anything worth saying; not read"}}}};
+    if (what != SchemaOf::library)
+        properties["include"] = {{"anyOf", Json::array({path, {{"type", "array"}, {"items", path}}})},
+                                 {"description", "files to read as well, by their paths in the project's folder"}};
+    for (const KeyTable& table : building::key_tables())
+        if (what != SchemaOf::library || table.in_library) properties[table.name] = table_schema(table);
+    Json root = {{"$schema", "http://json-schema.org/draft-07/schema#"},
+                 {"title", title_of(what)},
+                 {"type", "object"},
+                 {"additionalProperties", false},
+                 {"properties", properties}};
+    if (what == SchemaOf::project) root["required"] = Json::array({"format"});
+    return root.dump(2) + "\n";
+}
+
+} // namespace venture::project
