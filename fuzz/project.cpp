@@ -1,24 +1,60 @@
-/// Any bytes as a project file and as a product file: read, resolve, connect, tell; never crash.
+/// Any bytes as a project of several files: read, complete, resolve, connect, list, tell; never crash.
 #include <cstdint>
+#include <map>
 #include <string>
 
+#include <venture/building/effective.hpp>
 #include <venture/building/overlay.hpp>
 #include <venture/building/resolve.hpp>
-#include <venture/catalogue/read_catalogue.hpp>
+#include <venture/project/acceptance.hpp>
 #include <venture/project/read_project.hpp>
+#include <venture/quantity/error.hpp>
 #include <venture/services/services.hpp>
+
+namespace {
+
+using namespace venture;
+
+/// The text up to the first line "== NAME" is project.toml; each such line begins another file.
+std::map<std::string, std::string> files_in(const std::string& text)
+{
+    std::map<std::string, std::string> files;
+    std::string name = "project.toml";
+    std::size_t at = 0;
+    while (at <= text.size()) {
+        const auto next = std::min(text.find("\n== ", at), text.size());
+        files[name] = text.substr(at, next - at);
+        if (next == text.size()) break;
+        const auto end = std::min(text.find('\n', next + 1), text.size());
+        name = text.substr(next + 4, end - next - 4);
+        at = end + 1;
+    }
+    return files;
+}
+
+} // namespace
 
 extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size)
 {
-    using namespace venture;
     const std::string text{reinterpret_cast<const char*>(data), size};
-    project::ProjectFile file = project::read_project_text(text, "fuzz.toml");
+    const auto files = files_in(text);
+    const auto load = [&](const std::filesystem::path& named) {
+        const auto found = files.find(named.generic_string());
+        return found == files.end() ? project::FileText{{}, "not there"} : project::FileText{found->second, {}};
+    };
+    project::ProjectFile file = project::read_project_text(files.at("project.toml"), "project.toml", load);
     (void)building::apply_overlay(file.input, text.substr(0, 40), text.substr(0, 20));
     building::Resolved resolved = building::resolve(file.input);
-    for (const auto& problem : project::in_reading_order(resolved.problems, resolved.effective.origins))
-        (void)project::in_words(problem, resolved.effective.origins, file.sources);
-    (void)services::connect(file.input, {});
-    catalogue::Catalogue products;
-    catalogue::read_catalogue_text(text, "fuzz.toml", products);
+    std::move(file.problems.begin(), file.problems.end(), std::back_inserter(resolved.problems));
+    const auto& origins = resolved.effective.origins;
+    const auto values =
+        building::effective_values(resolved.effective, resolved.building ? &*resolved.building : nullptr);
+    for (const auto& value : building::asked_for(values, text.substr(0, 10), origins))
+        (void)origins.describe(value.origin);
+    const auto findings =
+        project::part_accepted(resolved.problems, resolved.effective.accepted, [](std::string_view) { return true; });
+    for (const auto& group : project::grouped(findings.open, origins, file.sources))
+        VENTURE_ASSERT(!project::in_words(group, origins, file.sources).empty());
+    (void)services::connect(resolved.effective, {});
     return 0;
 }

@@ -11,8 +11,7 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
 {
     using namespace venture;
     const std::string text{reinterpret_cast<const char*>(data), size};
-    for (int k = 0; k <= static_cast<int>(quantity::Kind::pressure); ++k) {
-        const auto kind = static_cast<quantity::Kind>(k);
+    for (const quantity::Kind kind : quantity::all_kinds()) {
         const auto parsed = quantity::parse_quantity(text, kind);
         if (const double* value = std::get_if<double>(&parsed)) {
             if (std::isfinite(*value)) (void)quantity::parse_quantity(quantity::print_quantity(*value, kind), kind);

@@ -92,6 +92,7 @@ void read_products(project::TableReader& reader, const toml::table& root, std::s
         if (!is_complete(record, file, into)) continue;
         try {
             add(record, into);
+            into.places[*record.name] = record.name.origin;
         } catch (const quantity::Error& wrong) {
             into.problems.push_back(
                 {quantity::Severity::error, quantity::codes::contradiction, record.name.origin, wrong.what(), {}});

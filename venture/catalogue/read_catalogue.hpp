@@ -1,6 +1,7 @@
 #pragma once
 /// Product data files into products.
 
+#include <map>
 #include <string>
 #include <vector>
 
@@ -15,6 +16,7 @@ struct Catalogue {
     plant::Products plants{};
     std::vector<quantity::Problem> problems{};
     quantity::OriginPool origins{};
+    std::map<std::string, quantity::OriginId> places{}; ///< of each product, by its name
     project::Sources sources{};
 };
 

@@ -186,6 +186,7 @@ report::Sizing Job::size()
     if (building_ && !building_->site.months.empty())
         outdoor_C = std::ranges::max(building_->site.months, {}, &climate::CoolingMonth::dry_bulb_C).dry_bulb_C;
     report::Sizing sizing{.loads = design_.loads, .services = services_};
+    for (const auto& [name, place] : products.places) sizing.products_from[name] = products.origins.describe(place);
     sizing.units = terminal::select_units(sizing.loads, services_, products.units);
     sizing.plants = plant::select_plants(sizing.loads, services_, products.plants, outdoor_C);
     add(report::size_findings(sizing, units_));

@@ -263,8 +263,14 @@ RoomLoad load_of(const Building& b, const std::vector<Run>& runs, std::size_t r)
                  .origin = room.origin};
     out.heated = room.use.heating_setpoint_C.has_value();
     out.cooled = room.use.cooling_setpoint_C.has_value();
-    if (out.heated) out.heating_room_C = room.use.heating_setpoint_C->value;
-    if (out.cooled) out.cooling_air_C = room.use.cooling_setpoint_C->value;
+    if (out.heated) {
+        out.heating_room_C = room.use.heating_setpoint_C->value;
+        out.heating_setpoint_origin = room.use.heating_setpoint_C->origin;
+    }
+    if (out.cooled) {
+        out.cooling_air_C = room.use.cooling_setpoint_C->value;
+        out.cooling_setpoint_origin = room.use.cooling_setpoint_C->origin;
+    }
     add_heating(runs.front(), r, out);
     if (out.heated) out.paper = PaperSum{b, runs.front(), r}.run();
     for (std::size_t i = 1; i < runs.size(); ++i) add_cooling(runs[i], r, out);

@@ -54,6 +54,7 @@ struct RoomLoad {
     bool typed = false;         ///< someone typed it; else computed by the heat balance
     quantity::OriginId origin{};
     bool heated = false, cooled = false;
+    quantity::OriginId heating_setpoint_origin{}, cooling_setpoint_origin{}; ///< who said what is held
 
     double heating_W = 0.0; ///< largest hour mean
     double heating_room_C = 20.0;

@@ -109,6 +109,23 @@ std::string key_text(const KeyTable& table, const KeyEntry& entry, const Preferr
     return out;
 }
 
+/// Kinds of quantity with all their units, for the end of the page.
+std::string quantities_page()
+{
+    std::string out =
+        "\n## Quantities and their units\n\nThe first unit is the plain one. Superscripts, degree signs and "
+        "brackets may be typed as usual: `W/(m\u00b2K)`, `21 \u00b0C`.\n\n| quantity | units | SI prints | "
+        "inch-pound prints |\n| --- | --- | --- | --- |\n";
+    const PreferredUnits si, inch_pound{"inch-pound"};
+    for (const Kind kind : quantity::all_kinds()) {
+        const auto symbols = quantity::unit_symbols(kind);
+        if (kind == Kind::number) continue;
+        out += fmt::format("| {} | {} | {} | {} |\n", name_of(kind), fmt::join(symbols, ", "), si.symbol(kind),
+                           inch_pound.symbol(kind));
+    }
+    return out;
+}
+
 } // namespace
 
 std::string keys_page()
@@ -122,7 +139,7 @@ std::string keys_page()
             out += fmt::format("| `{}` | {} | {} | {} |\n", entry.spec->name, entry.spec->text, unit_or_words(entry),
                                entry.spec->required ? "must be given" : default_of(*entry.spec, si));
     });
-    return out;
+    return out + quantities_page();
 }
 
 std::optional<std::string> explain_key(const std::string& name, const PreferredUnits& units)

@@ -115,14 +115,16 @@ json balance_json(const loads::AirBalance& b)
             {"released_by_air", b.released_by_air_W}};
 }
 
-json room_json(const RoomLoad& r)
+json room_json(const RoomLoad& r, const quantity::OriginPool& origins)
 {
     json out = {{"room", r.room},
                 {"storey", r.storey},
                 {"floor_area_m2", r.floor_area_m2},
                 {"origin", r.typed ? "typed" : "computed"}};
+    if (r.typed) out["from"] = origins.describe(r.origin);
     if (r.heated) {
         out["heating"] = {{"load_W", r.heating_W}, {"room_C", r.heating_room_C}, {"when", when_json(r.heating_when)}};
+        if (!r.typed) out["heating"]["set_point_from"] = origins.describe(r.heating_setpoint_origin);
         json terms = json::array();
         for (const loads::PaperTerm& t : r.paper)
             terms.push_back({{"what", t.what},
@@ -143,6 +145,7 @@ json room_json(const RoomLoad& r)
                           {"room_air_C", r.cooling_air_C},
                           {"humidity_ratio", r.cooling_humidity_ratio},
                           {"outdoor_C", r.cooling_outdoor_C}};
+    if (!r.typed) out["cooling"]["set_point_from"] = origins.describe(r.cooling_setpoint_origin);
     if (r.cooled && !r.typed) out["cooling"]["air_balance_W"] = balance_json(r.cooling_balance);
     if (!r.typed) {
         out["lowest_air_C"] = r.lowest_air_C;
@@ -207,11 +210,15 @@ std::string loads_text(const building::Building& b, const loads::DesignLoads& de
     return out;
 }
 
-std::string room_text(const RoomLoad& r, const PreferredUnits& units)
+std::string room_text(const RoomLoad& r, const quantity::OriginPool& origins, const PreferredUnits& units)
 {
     std::string out = fmt::format("{}{}{}\n", r.room, r.storey.empty() ? ", " : ", " + r.storey + ", ",
                                   units.text(r.floor_area_m2, "area"));
-    if (r.typed) return out + "Its loads were typed: there is nothing to take apart.\n";
+    if (r.typed)
+        return out +
+               fmt::format("Its loads were typed ({}): there is nothing to take apart.\n", origins.describe(r.origin));
+    if (r.heated) out += fmt::format("Heating set-point: {}\n", origins.describe(r.heating_setpoint_origin));
+    if (r.cooled) out += fmt::format("Cooling set-point: {}\n", origins.describe(r.cooling_setpoint_origin));
     if (r.heated) {
         TextTable table;
         table.add_column("Steady loss by hand", Align::left);
@@ -274,7 +281,7 @@ json loads_json(const building::Building& b, const loads::DesignLoads& design)
     const auto heated = rooms_where(all, &RoomLoad::heated), cooled = rooms_where(all, &RoomLoad::cooled);
     const loads::Coincident c = loads::coincident_cooling(all, cooled);
     json rooms = json::array(), runs = json::array();
-    for (const RoomLoad& r : all.rooms) rooms.push_back(room_json(r));
+    for (const RoomLoad& r : all.rooms) rooms.push_back(room_json(r, b.origins));
     for (const loads::RunNote& n : design.runs)
         runs.push_back({{"day", n.day},
                         {"repetitions", n.days},

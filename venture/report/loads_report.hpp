@@ -17,7 +17,9 @@ namespace venture::report {
 [[nodiscard]] std::string loads_text(const building::Building& building, const loads::DesignLoads& design,
                                      const quantity::PreferredUnits& units = {});
 /// One room taken apart: steady loss line by line, and the air's balance in the hour of the cooling peak.
-[[nodiscard]] std::string room_text(const loads::RoomLoad& room, const quantity::PreferredUnits& units = {});
+/// @param origins  what the room's origins refer to
+[[nodiscard]] std::string room_text(const loads::RoomLoad& room, const quantity::OriginPool& origins,
+                                    const quantity::PreferredUnits& units = {});
 [[nodiscard]] nlohmann::json loads_json(const building::Building& building, const loads::DesignLoads& design);
 
 /// "July 15-16 h", "winter design".

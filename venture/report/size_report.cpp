@@ -149,7 +149,7 @@ std::string circuits_text(const Sizing& s, const PreferredUnits& units)
     return out;
 }
 
-json rated_json(const Rated& r)
+json rated_json(const Rated& r, const Sizing& sizing)
 {
     json shares = json::array();
     for (const rating::Share& s : r.shares)
@@ -159,18 +159,21 @@ json rated_json(const Rated& r)
                 {"shares", shares},
                 {"suffices", r.suffices()},
                 {"in_words", r.in_words()}};
+    if (const auto from = sizing.products_from.find(r.product); from != sizing.products_from.end())
+        out["from"] = from->second;
     if (std::isfinite(r.fullness())) out["fullness"] = r.fullness();
     return out;
 }
 
 template <class Selection>
-json choice_json(const Selection& s)
+json choice_json(const Selection& s, const Sizing& sizing)
 {
     const auto& c = s.choice;
     json out = {{"how", s.kept ? "kept" : "chosen"}, {"met", s.met()}};
-    if (c.chosen) out["product"] = rated_json(*c.chosen);
-    if (c.runner_up) out["runner_up"] = {{"rated", rated_json(*c.runner_up)}, {"why_it_lost", c.why_runner_up_lost}};
-    if (c.next_down) out["largest_that_falls_short"] = rated_json(*c.next_down);
+    if (c.chosen) out["product"] = rated_json(*c.chosen, sizing);
+    if (c.runner_up)
+        out["runner_up"] = {{"rated", rated_json(*c.runner_up, sizing)}, {"why_it_lost", c.why_runner_up_lost}};
+    if (c.next_down) out["largest_that_falls_short"] = rated_json(*c.next_down, sizing);
     if (s.kept && s.kept->chosen_for_W) out["duty_moved"] = s.duty_moved;
     return out;
 }
@@ -255,7 +258,7 @@ json size_json(const Sizing& s)
             unit["sensible_duty_W"] = u.sensible_duty_W;
             unit["entering_wet_bulb_C"] = u.entering_wet_bulb_C;
         }
-        unit.update(choice_json(u));
+        unit.update(choice_json(u, s));
         units.push_back(unit);
     }
     for (const PlantSelection& p : s.plants) {
@@ -269,7 +272,7 @@ json size_json(const Sizing& s)
                       {"duty_W", p.duty_W},
                       {"supply_C", p.supply_C}};
         if (s.services.plants[p.plant].kind == services::PlantKind::chiller) plant["outdoor_C"] = p.outdoor_C;
-        plant.update(choice_json(p));
+        plant.update(choice_json(p, s));
         plants.push_back(plant);
     }
     return {{"fingerprint", fmt::format("{:016x}", s.loads.fingerprint)},

@@ -1,6 +1,7 @@
 #pragma once
 /// What was chosen for rooms and plant, how full it runs, and why not the next.
 
+#include <map>
 #include <string>
 #include <vector>
 
@@ -20,6 +21,7 @@ struct Sizing {
     services::Services services{};
     std::vector<terminal::RoomSelection> units{};
     std::vector<plant::PlantSelection> plants{};
+    std::map<std::string, std::string> products_from{}; ///< where the data of each product stand, by its name
     /// Whether everything that is served is met by something.
     [[nodiscard]] bool met() const;
 };
