@@ -102,7 +102,8 @@ std::span<const Key<OpeningInput>> keys<OpeningInput>()
     static const std::vector<Key<T>> all = {
         text_key<T>("name", &T::name, "of the opening"),
         text_key<T>("in", &T::in, "face it is in: a side of the compass, or \"roof\"", true),
-        {otherwise_word(word("kind", "what it is", {"window", "door", "roof window"}), "window", "most openings are"),
+        {otherwise_word(word("kind", "what it is", {"window", "door", "roof window"}), "window",
+                        "a window unless typed"),
          &T::kind},
         text_key<T>("glazing", &T::glazing, "for windows"),
         {number("u_value", Kind::heat_transfer, 0.1, 7, "for doors"), &T::u_value},

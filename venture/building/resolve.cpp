@@ -176,6 +176,10 @@ void Resolver::add_layer(const quantity::PlacedText& text, fabric::Buildup& buil
                             [](const MaterialInput& m) { return value_of(m.name); });
     if (!index) return;
     const MaterialInput& m = input_.materials[*index];
+    if (!m.conductivity || !m.density || !m.specific_heat) { // said already: something of it is missing or unreadable
+        numbers_sound_ = false;
+        return;
+    }
     buildup.layers.push_back(
         {.material = {std::string{name}, value_of(m.conductivity), value_of(m.density), value_of(m.specific_heat)},
          .thickness_m = std::get<double>(thickness)});
@@ -188,7 +192,7 @@ void Resolver::add_build_ups()
         NamedBuildup out{.layers = {.name = value_of(given.name)}, .absorptance = value_of(given.absorptance)};
         if (given.layers)
             for (const auto& text : *given.layers) add_layer(text, out.layers);
-        if (problems_.size() == before) {
+        if (problems_.size() == before && numbers_sound_) {
             try {
                 fabric::check(out.layers);
                 quantity::check_range("build-up '" + out.layers.name + "'", "resistance of all layers",

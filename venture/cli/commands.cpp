@@ -98,7 +98,7 @@ ExitCode loads(const CommonOptions& o, const std::optional<std::string>& room, b
                                     quantity::listed(names, 40)));
             return ExitCode::bad_input;
         }
-        print(report::room_text(*found, job.origins(), job.units()));
+        print(report::room_text(*found, job.origins(), job.units()) + "\n");
     } else if (!job.failed()) {
         print(as_table
                   ? exchange::write_loads_table(job.design().loads)

@@ -4,7 +4,9 @@
 
 #include <fmt/format.h>
 
+#include <venture/building/chosen_units.hpp>
 #include <venture/building/effective.hpp>
+#include <venture/building/overlay.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/project/output.hpp>
 #include <venture/project/schema.hpp>
@@ -38,7 +40,15 @@ ExitCode explain(const CommonOptions& o, const std::string& key)
 {
     std::optional<Job> job;
     if (!o.project.empty()) job = open(o);
-    const auto text = report::explain_key(key, job ? job->units() : quantity::PreferredUnits{});
+    building::Input alone; // units without a project
+    for (const std::string& change : job ? std::vector<std::string>{} : changes_of(o)) {
+        const auto equals = change.find('=');
+        if (const auto wrong = building::apply_overlay(alone, change.substr(0, equals), change.substr(equals + 1))) {
+            print_error(project::in_words({{*wrong}}, alone.origins, {}));
+            return ExitCode::bad_input;
+        }
+    }
+    const auto text = report::explain_key(key, job ? job->units() : building::chosen_units(alone.units));
     if (!text) {
         const auto near = quantity::nearest_name(key, report::explainable_keys());
         print_error(fmt::format("no key is called '{}'{}; all of them are in docs/keys.md\n", key,

@@ -108,9 +108,8 @@ private:
         Job job = only_check ? open(o_) : open_and_compute(o_);
         others_.clear();
         for (const project::SourceFile& f : job.project().sources.files()) others_.push_back(f.path);
-        std::string messages; // asked for after everything that may add to them
         if (job.failed()) {
-            print(fmt::format("run {}: not usable as it is; the last good figures stand\n", rounds_));
+            print(fmt::format("\nrun {}: not usable as it is; the last good figures stand\n", rounds_));
             print_error(problems_in_words(job));
             told_ = {};
             return;
@@ -135,7 +134,7 @@ private:
     {
         if (last_) {
             const std::string moved = report::moved_text(*last_, figures, job.units());
-            print(fmt::format("run {}: {}\n{}", rounds_, moved.empty() ? "no figure moved" : "saved", moved));
+            print(fmt::format("\nrun {}: {}\n{}", rounds_, moved.empty() ? "no figure moved" : "saved", moved));
         } else {
             print(fmt::format("run {}: {} figures; watching {}, end with Ctrl-C\n", rounds_, figures.size(),
                               folder_.empty() ? "." : folder_.string()));

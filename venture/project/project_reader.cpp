@@ -19,7 +19,7 @@ using quantity::Severity;
 
 namespace {
 
-constexpr std::size_t most_files = 1000;
+constexpr std::size_t most_files = 1000, most_bytes = 4 * largest_file_bytes; ///< of all files together
 
 std::optional<char> sign(const Given<std::string>& word, std::initializer_list<std::pair<std::string_view, char>> signs)
 {
@@ -79,6 +79,9 @@ std::optional<std::string> ProjectReader::load(const Given<std::string>& named, 
         return std::nullopt;
     }
     FileText read = load_ ? load_(*named) : FileText{{}, "cannot be read here: there is no folder to look in"};
+    bytes_ += read.text.size();
+    if (bytes_ > most_bytes)
+        read.problem = fmt::format("with it the project has more than the {} bytes that are read in all", most_bytes);
     if (read.problem.empty()) return std::move(read.text);
     problem(codes::file, named.origin, fmt::format("'{}': {}", *named, read.problem),
             may_lie_outside ? "paths are relative to the project's folder" : "paths begin at the project's folder");

@@ -62,6 +62,18 @@ TEST(Include, StaysInsideTheProject)
             << path;
 }
 
+TEST(Include, EndsBeforeAProjectFillsTheMemory)
+{
+    std::map<std::string, std::string> files;
+    std::string list;
+    for (const char* name : {"a", "b", "c", "d", "e"}) {
+        files[name] = std::string(15U << 20U, '\n');
+        list += std::string{list.empty() ? "\"" : ", \""} + name + "\"";
+    }
+    EXPECT_THAT((Read{"format = 1\ninclude = [" + list + "]\n", files}.said),
+                Contains(HasSubstr("more than the 67108864 bytes that are read in all")));
+}
+
 TEST(Include, CannotGiveATableThatStandsOnceASecondTime)
 {
     const Read r{"format = 1\ninclude = \"a.toml\"\n[site]\nlatitude = 5\n", {{"a.toml", "[site]\nlongitude = 5\n"}}};

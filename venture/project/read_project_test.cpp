@@ -123,6 +123,25 @@ TEST(ReadProject, GoesOnAfterASyntaxErrorAtTheNextTable)
     EXPECT_EQ(*p.input.rooms[0].name, "A");
 }
 
+TEST(ReadProject, LosesOnlyTheLineOfAMistake)
+{
+    const ProjectFile p = read("format=1\n[[room]]\nname=\"A\"\nheight = 3 m\npeople=2\nlighting=8\nequipment = 3,5\n"
+                               "storey=\"s\"\n");
+    EXPECT_THAT(said(p), testing::SizeIs(2));
+    ASSERT_EQ(p.input.rooms.size(), 1u);
+    EXPECT_DOUBLE_EQ(*p.input.rooms[0].use.people, 2.0);
+    EXPECT_EQ(*p.input.rooms[0].storey, "s");
+}
+
+TEST(ReadProject, TellsAListThatIsNotClosedOnce)
+{
+    const ProjectFile p =
+        read("format=1\n[[room]]\nname=\"A\"\nsize = [3,\n  4\npeople=2\n[[room]]\nname=\"B\"\npeople=3\n");
+    EXPECT_THAT(said(p), testing::SizeIs(1));
+    ASSERT_EQ(p.input.rooms.size(), 2u);
+    EXPECT_DOUBLE_EQ(*p.input.rooms[1].use.people, 3.0);
+}
+
 TEST(ReadProject, TellsEveryMistakeOfAFileAtOnceInFileOrder)
 {
     const auto lines =

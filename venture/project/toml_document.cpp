@@ -1,6 +1,7 @@
 #include <venture/project/toml_document.hpp>
 
 #include <algorithm>
+#include <optional>
 #include <string_view>
 
 #include <fmt/format.h>
@@ -115,14 +116,28 @@ public:
     }
     [[nodiscard]] std::string joined() const { return fmt::format("{}", fmt::join(lines_, "\n")); }
 
-    /// Blanks from a line (from 1) up to the next table header; if that changes nothing, from the header before it.
-    /// @returns whether anything changed
-    bool blank_from(std::size_t line)
+    /// Whether a mistake stands right below the one before, or above it, in one table: it may only follow from that.
+    [[nodiscard]] bool follows_from_the_last(std::size_t line) const
     {
-        std::size_t first = std::clamp<std::size_t>(line, 1, lines_.size()) - 1;
-        if (blank(first)) return true;
-        while (first > 0 && !is_header(first)) --first;
-        return blank(first);
+        return last_mistake_ && line <= *last_mistake_ + 2 && line + 1 >= *last_mistake_ &&
+               !(line >= 1 && line <= lines_.size() && is_header(line - 1));
+    }
+    /// Blanks the line (from 1) of a mistake, with what was opened above it and never closed; a further mistake right
+    /// below an earlier one blanks the rest of its table.
+    /// @returns whether anything is left to be read otherwise
+    bool blank_mistake(std::size_t line)
+    {
+        const std::size_t at = std::clamp<std::size_t>(line, 1, lines_.size()) - 1;
+        const bool follows = follows_from_the_last(line);
+        last_mistake_ = at;
+        if (follows) return blank_table(at);
+        const std::size_t first = opened_above(at);
+        bool changed = false;
+        for (std::size_t i = first; i <= at; ++i) {
+            changed |= !lines_[i].empty();
+            lines_[i].clear();
+        }
+        return changed || blank_table(at);
     }
 
 private:
@@ -131,7 +146,14 @@ private:
         const auto letter = lines_[i].find_first_not_of(" \t");
         return letter != std::string::npos && lines_[i][letter] == '[';
     }
-    bool blank(std::size_t first)
+    /// Blanks from a line to the next header; if that changes nothing, from the header before it.
+    bool blank_table(std::size_t at)
+    {
+        if (blank_to_header(at)) return true;
+        while (at > 0 && !is_header(at)) --at;
+        return blank_to_header(at);
+    }
+    bool blank_to_header(std::size_t first)
     {
         bool changed = false;
         for (std::size_t i = first; i < lines_.size() && (i == first || !is_header(i)); ++i) {
@@ -140,7 +162,33 @@ private:
         }
         return changed;
     }
+    /// The line above, in the same table, that opens a list which is still open at a line; the line itself if none
+    /// does.
+    [[nodiscard]] std::size_t opened_above(std::size_t at) const
+    {
+        std::size_t first = at;
+        for (int open = 0; first > 0 && !is_header(first);) {
+            --first;
+            if (is_header(first)) break;
+            open += brackets_in(lines_[first]);
+            if (open > 0) return first;
+        }
+        return at;
+    }
+    /// Opened less closed brackets of a line, outside quotes and comments.
+    static int brackets_in(const std::string& line)
+    {
+        int open = 0;
+        char quote = 0;
+        for (const char c : line) {
+            if (quote == 0 && c == '#') break;
+            if (c == '"' || c == '\'') quote = quote == 0 ? c : (quote == c ? '\0' : quote);
+            if (quote == 0) open += (c == '[' || c == '{') ? 1 : (c == ']' || c == '}') ? -1 : 0;
+        }
+        return open;
+    }
     std::vector<std::string> lines_{};
+    std::optional<std::size_t> last_mistake_{};
 };
 
 } // namespace
@@ -235,7 +283,7 @@ TomlDocument parse_toml(std::string text, const std::string& file, quantity::Ori
     Lines lines{text};
     for (const auto& finding : Scanner{text}.run()) {
         report(finding.line, finding.column, finding.message, "put text into quotes; comments begin with #");
-        lines.blank_from(finding.line);
+        lines.blank_mistake(finding.line);
     }
     for (int mistakes = 0; mistakes < most_mistakes; ++mistakes) {
         try {
@@ -244,8 +292,9 @@ TomlDocument parse_toml(std::string text, const std::string& file, quantity::Ori
         } catch (const toml::parse_error& error) {
             const auto at = error.source().begin;
             SyntaxWords words = syntax_words(lines.line(at.line), error.description());
-            report(at.line, at.column, std::move(words.message), std::move(words.hint));
-            if (!lines.blank_from(at.line)) return document;
+            if (!lines.follows_from_the_last(at.line))
+                report(at.line, at.column, std::move(words.message), std::move(words.hint));
+            if (!lines.blank_mistake(at.line)) return document;
         }
     }
     return document;

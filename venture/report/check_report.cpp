@@ -118,8 +118,11 @@ std::string defaults_text(const Building& b, const PreferredUnits& units)
     }
     const auto operative =
         std::ranges::count_if(b.rooms, [](const building::Room& r) { return r.use.control_operative; });
-    out += fmt::format("  {} of {} rooms hold the operative temperature, the others that of the air\n", operative,
-                       b.rooms.size());
+    if (operative == std::ssize(b.rooms))
+        out += "  every room holds the operative temperature\n";
+    else
+        out += fmt::format("  {} of {} rooms hold the operative temperature, the others that of the air\n", operative,
+                           b.rooms.size());
     return "Taken where nobody said otherwise\n\n" + out;
 }
 

@@ -38,6 +38,13 @@ struct Placement {
     [[nodiscard]] Spot at(GridPoint p) const { return at(building::to_metres(p.x), building::to_metres(p.y)); }
 };
 
+/// "18.00 m2" as it is drawn.
+std::string with_superscript(std::string text)
+{
+    if (text.ends_with('2')) text.replace(text.size() - 1, 1, "\u00b2");
+    return text;
+}
+
 class PlanDrawing {
 public:
     PlanDrawing(const Building& b, const loads::RoomLoads& loads, const PlanOptions& o)
@@ -241,7 +248,7 @@ private:
         if (room.storey != storey) {
             lines.emplace_back("(open below)");
         } else {
-            lines.push_back(o_.units.text(room.floor_area_m2, "area"));
+            lines.push_back(with_superscript(o_.units.text(room.floor_area_m2, "area")));
             const loads::RoomLoad& load = loads_.rooms[r];
             if (load.heated) lines.push_back("heat " + o_.units.text(load.heating_W, "power"));
             if (load.cooled) lines.push_back("cool " + o_.units.text(load.cooling_W, "power"));
