@@ -154,10 +154,10 @@ private:
     void add_explain()
     {
         auto* c = app_.add_subcommand("explain", "what a key of the project file means, and where a project sets it");
-        c->add_option(
-             "PROJECT_AND_KEY", explained_,
-             "a key (\"height\", \"room/height\", \"room.opening/sill\") or table (\"room\"); before it, if given, the "
-             "project whose values are shown")
+        c->add_option("KEY", explained_,
+                      "[PROJECT] KEY: a key (\"height\", \"room/height\", \"room.opening/sill\") or table (\"room\"); "
+                      "before it, if given, the "
+                      "project whose values are shown")
             ->required()
             ->expected(1, 2);
         c->add_option("--units", common_.units, "print in these units: SI, inch-pound, or single ones over that");

@@ -67,6 +67,7 @@ public:
         std::signal(SIGINT, ask_to_stop);
         std::signal(SIGTERM, ask_to_stop);
         std::error_code ignored;
+        if (!fs::exists(o_.project, ignored)) return finish(open(o_), o_); // nothing to wait for
         folder_ = fs::is_directory(o_.project, ignored) ? o_.project : o_.project.parent_path();
         Stamps seen = look(folder_, others_);
         round();

@@ -6,6 +6,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/project/utf8.hpp>
 #include <venture/quantity/names.hpp>
 
 namespace venture::project {
@@ -82,6 +83,7 @@ std::string other_places(const ProblemGroup& group, const OriginPool& origins)
 std::string printable(std::string_view text)
 {
     std::string out{text};
+    replace_wrong_bytes(out);
     for (char& c : out)
         if ((static_cast<unsigned char>(c) < 0x20 && c != '\n') || c == 0x7f) c = '?';
     return out;

@@ -71,7 +71,7 @@ std::optional<std::string> ProjectReader::load(const Given<std::string>& named, 
     const std::string why = may_lie_outside ? std::string{} : outside_project(*named);
     if (!why.empty()) {
         problem(codes::include, named.origin, fmt::format("'{}' {}", *named, why),
-                "give a path inside the project's folder; what lies outside is named in [[library]]");
+                "give a path inside the project's folder; only a [[library]] may lie outside");
         return std::nullopt;
     }
     if (out_.sources.files().size() >= most_files) {

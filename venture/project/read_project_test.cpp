@@ -107,6 +107,21 @@ INSTANTIATE_TEST_SUITE_P(
         Bad{"list_not_closed", "format=1\n[[room]]\nsize = [3, 4\nheight = 3\n", "V102"},
         Bad{"backslash", "format=1\n[project]\nname = \"C:\\plans\"\n", "single quotes"},
         Bad{"just_words", "format=1\n[[room]]\nthe hall\n", "'the hall' is no key with a value"},
+        Bad{"accent_in_a_value",
+            "format=1\n[[room]]\nname = K\xc3\xbc"
+            "che\n",
+            "write name = \"K\xc3\xbc"
+            "che\""},
+        Bad{"utf16",
+            std::string{"\xff\xfe"
+                        "f\0",
+                        4},
+            "the file is in UTF-16"},
+        Bad{"one_and_many", "format=1\n[[room]]\nname=\"A\"\n[room]\nname=\"B\"\n",
+            "'room' stands as [room] and as [[room]]"},
+        Bad{"table_twice", "format=1\n[site]\nlatitude=1\n[site]\nlongitude=1\n", "[site] stands twice"},
+        Bad{"open_list", "format=1\n[[room]]\nsize = [3, 4\n[[room]]\nname=\"B\"\n",
+            "3:1 V102 'size = [3, 4' opens a list that is not closed"},
         Bad{"deep_lists", "format=1\nx = " + std::string(2000, '[') + "\n", "nested deeper"},
         Bad{"ambiguous_comma", "format=1\n[[room]]\nheight=\"1,5 m\"\n", "decimal mark or thousands"}),
     [](const auto& tested) { return tested.param.name; });
@@ -133,12 +148,21 @@ TEST(ReadProject, LosesOnlyTheLineOfAMistake)
     EXPECT_EQ(*p.input.rooms[0].storey, "s");
 }
 
+TEST(ReadProject, TellsABrokenHeaderAndNotWhatStandsBelowIt)
+{
+    const ProjectFile p = read("format=1\n[site\nlatitude = 5\nlongitude == 4\n[[room]]\nheight = 3 ft\nname = \"x\n");
+    const auto lines = said(p);
+    ASSERT_EQ(lines.size(), 3u) << testing::PrintToString(lines);
+    EXPECT_TRUE(lines[0].starts_with("2:") && lines[1].starts_with("6:") && lines[2].starts_with("7:"));
+}
+
 TEST(ReadProject, TellsAListThatIsNotClosedOnce)
 {
     const ProjectFile p =
         read("format=1\n[[room]]\nname=\"A\"\nsize = [3,\n  4\npeople=2\n[[room]]\nname=\"B\"\npeople=3\n");
     EXPECT_THAT(said(p), testing::SizeIs(1));
     ASSERT_EQ(p.input.rooms.size(), 2u);
+    EXPECT_DOUBLE_EQ(*p.input.rooms[0].use.people, 2.0); // right below the list
     EXPECT_DOUBLE_EQ(*p.input.rooms[1].use.people, 3.0);
 }
 

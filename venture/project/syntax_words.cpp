@@ -100,13 +100,42 @@ std::optional<SyntaxWords> line_words(std::string_view line)
     return value_words(key, trimmed(line.substr(equals + 1)));
 }
 
+SyntaxWords twice_words(std::string_view line, std::string_view description)
+{
+    const std::string name{quoted_in(description)};
+    if (!line.starts_with('[')) return {fmt::format("'{}' stands twice in its table", name), "keep one of the two"};
+    if (line.starts_with("[[") || contains(description, "array"))
+        return {fmt::format("'{0}' stands as [{0}] and as [[{0}]]", name), fmt::format("write [[{}]] over each", name)};
+    return {fmt::format("[{}] stands twice", name), "put the keys of both under one header"};
+}
+
 } // namespace
+
+SyntaxWords quoting_words(std::string_view raw_line)
+{
+    const std::string_view line = trimmed(without_comment(raw_line));
+    const auto equals = line.find('=');
+    if (line.starts_with('[') || equals == std::string_view::npos)
+        return {{}, "names of tables and keys are of plain letters (a to z); comments begin with #"};
+    const std::string_view key = trimmed(line.substr(0, equals)), value = trimmed(line.substr(equals + 1));
+    const bool plain_key =
+        std::ranges::all_of(key, [](char c) { return is_letter(c) || is_digit(c) || c == '_' || c == '-'; });
+    if (!plain_key) return {{}, "keys are of plain letters (a to z)"};
+    if (contains(value, "\"") || contains(value, "'") || value.starts_with('['))
+        return {{}, "put texts into quotes; comments begin with #"};
+    return {{}, fmt::format("write {} = \"{}\"", key, value.substr(0, 60))};
+}
+
+SyntaxWords unclosed_words(std::string_view raw_line)
+{
+    const std::string_view line = trimmed(without_comment(raw_line));
+    return {fmt::format("'{}' opens a list that is not closed", line.substr(0, 60)), "close it with ]"};
+}
 
 SyntaxWords syntax_words(std::string_view raw_line, std::string_view description)
 {
     const std::string_view line = trimmed(without_comment(raw_line));
-    if (contains(description, "redefine"))
-        return {fmt::format("'{}' stands twice in its table", quoted_in(description)), "keep one of the two"};
+    if (contains(description, "redefine")) return twice_words(line, description);
     if (contains(description, "nested"))
         return {"lists or tables nested deeper than this notation allows (256)", "a project needs no more than three"};
     if (contains(description, "escape sequence"))

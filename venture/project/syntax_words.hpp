@@ -14,4 +14,9 @@ struct SyntaxWords {
 /// @param description  what the parser says of it
 [[nodiscard]] SyntaxWords syntax_words(std::string_view line, std::string_view description);
 
+/// For a line with letters outside quotes that may only stand inside.
+[[nodiscard]] SyntaxWords quoting_words(std::string_view line);
+/// For a line that opens a list which is not closed.
+[[nodiscard]] SyntaxWords unclosed_words(std::string_view line);
+
 } // namespace venture::project

@@ -4,7 +4,7 @@
 
 #include <iconv.h>
 
-#include <venture/project/toml_document.hpp>
+#include <venture/project/utf8.hpp>
 
 namespace venture::project {
 

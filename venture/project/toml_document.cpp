@@ -7,6 +7,7 @@
 #include <fmt/format.h>
 
 #include <venture/project/syntax_words.hpp>
+#include <venture/project/utf8.hpp>
 #include <venture/quantity/codes.hpp>
 
 namespace venture::project {
@@ -116,28 +117,42 @@ public:
     }
     [[nodiscard]] std::string joined() const { return fmt::format("{}", fmt::join(lines_, "\n")); }
 
-    /// Whether a mistake stands right below the one before, or above it, in one table: it may only follow from that.
+    /// Whether a mistake only follows from the one before: it stands at the same line or above, or continues that line.
     [[nodiscard]] bool follows_from_the_last(std::size_t line) const
     {
-        return last_mistake_ && line <= *last_mistake_ + 2 && line + 1 >= *last_mistake_ &&
-               !(line >= 1 && line <= lines_.size() && is_header(line - 1));
+        const std::size_t at = index_of(line);
+        if (!last_mistake_) return false;
+        const bool continues = at == *last_mistake_ + 1 && !is_header(at) && lines_[at].find('=') == std::string::npos;
+        return at <= *last_mistake_ || continues;
     }
-    /// Blanks the line (from 1) of a mistake, with what was opened above it and never closed; a further mistake right
-    /// below an earlier one blanks the rest of its table.
+    /// The line (from 1), above one at which the parser stopped and in the same table, whose list is still open there.
+    [[nodiscard]] std::optional<std::size_t> opened_above(std::size_t line) const
+    {
+        int open = 0;
+        for (std::size_t i = index_of(line); i > 0;) {
+            --i;
+            if (is_header(i)) return std::nullopt;
+            open += brackets_in(lines_[i]);
+            if (open > 0) return i + 1;
+        }
+        return std::nullopt;
+    }
+    /// Blanks what a mistake makes unreadable: its line; a whole table if its header is broken; a list that is not
+    /// closed.
     /// @returns whether anything is left to be read otherwise
     bool blank_mistake(std::size_t line)
     {
-        const std::size_t at = std::clamp<std::size_t>(line, 1, lines_.size()) - 1;
-        const bool follows = follows_from_the_last(line);
+        const std::size_t at = index_of(line);
+        const bool again = last_mistake_ && at <= *last_mistake_;
         last_mistake_ = at;
-        if (follows) return blank_table(at);
-        const std::size_t first = opened_above(at);
-        bool changed = false;
-        for (std::size_t i = first; i <= at; ++i) {
-            changed |= !lines_[i].empty();
-            lines_[i].clear();
-        }
-        return changed || blank_table(at);
+        if (again || is_header(at)) return blank_table(at);
+        return blank(at, at) || blank_table(at);
+    }
+    /// Blanks from a line that opens a list to before the one at which the parser stopped.
+    bool blank_list(std::size_t opened, std::size_t line)
+    {
+        last_mistake_ = index_of(opened);
+        return blank(index_of(opened), index_of(line) - 1);
     }
 
 private:
@@ -146,34 +161,31 @@ private:
         const auto letter = lines_[i].find_first_not_of(" \t");
         return letter != std::string::npos && lines_[i][letter] == '[';
     }
+    [[nodiscard]] std::size_t index_of(std::size_t line) const
+    {
+        return std::clamp<std::size_t>(line, 1, lines_.size()) - 1;
+    }
     /// Blanks from a line to the next header; if that changes nothing, from the header before it.
     bool blank_table(std::size_t at)
     {
-        if (blank_to_header(at)) return true;
+        if (blank(at, end_of_table(at))) return true;
         while (at > 0 && !is_header(at)) --at;
-        return blank_to_header(at);
+        return blank(at, end_of_table(at));
     }
-    bool blank_to_header(std::size_t first)
+    [[nodiscard]] std::size_t end_of_table(std::size_t at) const
+    {
+        std::size_t last = at;
+        while (last + 1 < lines_.size() && !is_header(last + 1)) ++last;
+        return last;
+    }
+    bool blank(std::size_t first, std::size_t last)
     {
         bool changed = false;
-        for (std::size_t i = first; i < lines_.size() && (i == first || !is_header(i)); ++i) {
+        for (std::size_t i = first; i <= last; ++i) {
             changed |= !lines_[i].empty();
             lines_[i].clear();
         }
         return changed;
-    }
-    /// The line above, in the same table, that opens a list which is still open at a line; the line itself if none
-    /// does.
-    [[nodiscard]] std::size_t opened_above(std::size_t at) const
-    {
-        std::size_t first = at;
-        for (int open = 0; first > 0 && !is_header(first);) {
-            --first;
-            if (is_header(first)) break;
-            open += brackets_in(lines_[first]);
-            if (open > 0) return first;
-        }
-        return at;
     }
     /// Opened less closed brackets of a line, outside quotes and comments.
     static int brackets_in(const std::string& line)
@@ -206,40 +218,6 @@ std::size_t control_character_in(const std::string& text)
         text.begin());
 }
 
-/// Length of the UTF-8 letter at `at`; 0 if it is none.
-std::size_t letter_length(const std::string& text, std::size_t at)
-{
-    const auto lead = static_cast<unsigned char>(text[at]);
-    const std::size_t length = lead < 0x80   ? 1
-                               : lead < 0xC2 ? 0
-                               : lead < 0xE0 ? 2
-                               : lead < 0xF0 ? 3
-                               : lead < 0xF5 ? 4
-                                             : 0;
-    if (length == 0 || at + length > text.size()) return 0;
-    for (std::size_t i = 1; i < length; ++i)
-        if ((static_cast<unsigned char>(text[at + i]) & 0xC0U) != 0x80U) return 0;
-    const auto second = length > 1 ? static_cast<unsigned char>(text[at + 1]) : 0x80U;
-    const bool overlong = (lead == 0xE0 && second < 0xA0) || (lead == 0xF0 && second < 0x90);
-    const bool beyond = (lead == 0xED && second > 0x9F) || (lead == 0xF4 && second > 0x8F);
-    return overlong || beyond ? 0 : length;
-}
-
-/// Replaces what is no UTF-8 by question marks. @returns where it stood
-std::vector<std::size_t> replace_wrong_bytes(std::string& text)
-{
-    std::vector<std::size_t> found;
-    for (std::size_t at = 0; at < text.size();) {
-        const std::size_t length = letter_length(text, at);
-        if (length == 0) {
-            found.push_back(at);
-            text[at] = '?';
-        }
-        at += std::max<std::size_t>(length, 1);
-    }
-    return found;
-}
-
 std::uint32_t line_at(const std::string& text, std::size_t byte)
 {
     return 1 +
@@ -247,16 +225,6 @@ std::uint32_t line_at(const std::string& text, std::size_t byte)
 }
 
 } // namespace
-
-bool is_utf8(const std::string& text)
-{
-    for (std::size_t at = 0; at < text.size();) {
-        const std::size_t length = letter_length(text, at);
-        if (length == 0) return false;
-        at += length;
-    }
-    return true;
-}
 
 TomlDocument parse_toml(std::string text, const std::string& file, quantity::OriginPool& origins,
                         std::vector<Problem>& problems)
@@ -270,6 +238,10 @@ TomlDocument parse_toml(std::string text, const std::string& file, quantity::Ori
         document.whole = false;
     };
     if (text.starts_with("\xEF\xBB\xBF")) text.replace(0, 3, "");
+    if (text.starts_with("\xFF\xFE") || text.starts_with("\xFE\xFF")) {
+        report(1, 0, "the file is in UTF-16", "save it as UTF-8 in your editor");
+        return document;
+    }
     if (const auto at = control_character_in(text); at < text.size()) {
         report(line_at(text, at), 0,
                fmt::format("not a text: the byte 0x{:02x} stands in it", static_cast<unsigned char>(text[at])),
@@ -282,7 +254,8 @@ TomlDocument parse_toml(std::string text, const std::string& file, quantity::Ori
                "save the file as UTF-8 in your editor");
     Lines lines{text};
     for (const auto& finding : Scanner{text}.run()) {
-        report(finding.line, finding.column, finding.message, "put text into quotes; comments begin with #");
+        SyntaxWords words = quoting_words(lines.line(finding.line));
+        report(finding.line, finding.column, finding.message, std::move(words.hint));
         lines.blank_mistake(finding.line);
     }
     for (int mistakes = 0; mistakes < most_mistakes; ++mistakes) {
@@ -291,6 +264,11 @@ TomlDocument parse_toml(std::string text, const std::string& file, quantity::Ori
             return document;
         } catch (const toml::parse_error& error) {
             const auto at = error.source().begin;
+            if (const auto opened = lines.opened_above(at.line)) {
+                SyntaxWords words = unclosed_words(lines.line(*opened));
+                report(static_cast<std::uint32_t>(*opened), 1, std::move(words.message), std::move(words.hint));
+                if (lines.blank_list(*opened, at.line)) continue;
+            }
             SyntaxWords words = syntax_words(lines.line(at.line), error.description());
             if (!lines.follows_from_the_last(at.line))
                 report(at.line, at.column, std::move(words.message), std::move(words.hint));

@@ -19,9 +19,6 @@ struct TomlDocument {
     bool whole = true; ///< false: parts were left out after mistakes, so "missing" says nothing
 };
 
-/// Whether a text is sound UTF-8.
-[[nodiscard]] bool is_utf8(const std::string& text);
-
 /// @param file  name that places are told with
 [[nodiscard]] TomlDocument parse_toml(std::string text, const std::string& file, quantity::OriginPool& origins,
                                       std::vector<quantity::Problem>& problems);
