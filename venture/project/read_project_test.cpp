@@ -112,6 +112,14 @@ INSTANTIATE_TEST_SUITE_P(
             "che\n",
             "write name = \"K\xc3\xbc"
             "che\""},
+        Bad{"quote_in_a_value", "format=1\n[site]\nname = Ops 'room'\n", "V102 'Ops 'room'' is a text without quotes"},
+        Bad{"quote_hides_a_letter",
+            "h  = 6\xdf"
+            "c:a'Y\xce\xa3\n",
+            "V102"},
+        Bad{"mistake_in_a_list", "format=1\n[[build_up]]\nlayers = [\n\"a\",\n80 mm foam,\n\"b\"\n]\n",
+            "5:4 V102 a mistake inside a list"},
+        Bad{"no_comma", "format=1\n[[room]]\nsize = [\"3 m\" \"4 m\"]\n", "a comma or quote is missing in it"},
         Bad{"utf16",
             std::string{"\xff\xfe"
                         "f\0",
@@ -181,6 +189,16 @@ TEST(ReadProject, SurvivesDeepKeysAndLongLines)
     for (int i = 0; i < 200000; ++i) deep += ".a";
     EXPECT_THAT(said(read(deep + "=1\n")), testing::Contains(testing::HasSubstr("more than 64 parts")));
     EXPECT_THAT(said(read("format=1\nx=" + std::string(100000, '['))), testing::Contains(testing::HasSubstr("V102")));
+}
+
+TEST(ReadProject, ReadsListsOverSeveralLinesAndQuotesInsideLongTexts)
+{
+    const ProjectFile p =
+        read("format=1\n[[room]]\ncorners = [\n  [0, 0],\n  [5, 0],\n  [5, 4],\n]\nnote = \"\"\"\nsay "
+             "'hi' caf\xc3\xa9 \"\"\"\"\nname = 'x'\n");
+    EXPECT_THAT(said(p), testing::IsEmpty());
+    EXPECT_EQ((*p.input.rooms.at(0).corners).size(), 3u);
+    EXPECT_EQ(*p.input.rooms[0].name, "x");
 }
 
 TEST(ReadProject, ReadsAByteOrderMarkAndCarriageReturns)
