@@ -67,6 +67,9 @@ TEST_F(ProjectCommands, OriginsListEveryValueOrThoseAskedFor)
     EXPECT_THAT(all.out, HasSubstr("computed: floor area x height"));
     EXPECT_THAT(defaults.out, HasSubstr("default: "));
     EXPECT_THAT(defaults.out, Not(HasSubstr("computed: ")));
+    EXPECT_EQ(run("check --origins house").out, all.out); // the project is not taken for what is asked
+    EXPECT_EQ(run("check").code, 2);
+    EXPECT_EQ(run("check --origins").code, 2);
     const Ran nothing = run("check house --origins nobody");
     EXPECT_EQ(nothing.code, 2);
     EXPECT_THAT(nothing.errors, HasSubstr("no value is called 'nobody'"));

@@ -3,6 +3,7 @@
 #include <cstdio>
 #include <exception>
 #include <functional>
+#include <utility>
 
 #include <CLI/CLI.hpp>
 #include <fmt/format.h>
@@ -104,6 +105,8 @@ private:
             ->expected(0, 1);
         c->callback([this, c] {
             check_.origins = c->count("--origins") > 0;
+            if (common_.project.empty()) common_.project = std::exchange(check_.what, std::string{});
+            if (common_.project.empty()) throw CLI::RequiredError{"PROJECT"};
             command_ = [this] { return cli::check(common_, check_); };
         });
     }
