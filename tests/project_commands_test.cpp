@@ -73,7 +73,8 @@ TEST_F(ProjectCommands, OriginsListEveryValueOrThoseAskedFor)
     const Ran nothing = run("check house --origins nobody");
     EXPECT_EQ(nothing.code, 2);
     EXPECT_THAT(nothing.errors, HasSubstr("no value is called 'nobody'"));
-    for (const json& v : run_json("check house --origins site --json")["values"])
+    const json of_site = run_json("check house --origins site --json");
+    for (const json& v : of_site["values"])
         EXPECT_TRUE(v["path"].get<std::string>().starts_with("site/"));
 }
 
