@@ -371,11 +371,13 @@ TEST_F(CommandLine, SaysWhenItCannotWrite)
     EXPECT_EQ(run("draw plan house -o /proc/nowhere/plan.svg").code, 3);
 }
 
-TEST_F(CommandLine, RunsTheExampleAsItsPageShows)
+TEST_F(CommandLine, ExamplesPrintWhatStandsBesideThem)
 {
-    const Ran r = run("", ONE_ROOM);
-    EXPECT_EQ(r.code, 0);
-    EXPECT_EQ(r.out, text_of(fs::path{VENTURE_SOURCE_DIR} / "examples/one_room.expected"));
+    for (const char* name : {"one_room", "cooling_coil", "sun_on_a_day"}) {
+        const Ran r = run("", fmt::format("{}/{}", EXAMPLES, name));
+        EXPECT_EQ(r.code, 0) << name;
+        EXPECT_EQ(r.out, text_of(fs::path{VENTURE_SOURCE_DIR} / "examples" / (std::string{name} + ".expected")));
+    }
 }
 
 } // namespace

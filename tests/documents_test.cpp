@@ -81,6 +81,19 @@ TEST(KeysPage, IsMadeFromTheDeclarations)
     }
 }
 
+TEST(AccuracyPage, HasTheCasesAndVerdictsThatVerifyFinds)
+{
+    const auto heads = [](const std::string& text) { // digits may differ from one processor to the next
+        std::vector<std::string> out;
+        std::istringstream lines{text};
+        for (std::string line; std::getline(lines, line);) out.push_back(line.substr(0, line.find(": ")));
+        return out;
+    };
+    const auto page = blocks(root / "docs/accuracy.md", "text");
+    ASSERT_EQ(page.size(), 1u);
+    EXPECT_EQ(heads(page.front()), heads(run_program("tests/reference", root, VERIFY_PROGRAM).out));
+}
+
 TEST(Documents, HaveNoSnippetThatIsNotReadCleanly)
 {
     int read = 0;

@@ -74,8 +74,7 @@ TEST_F(ProjectCommands, OriginsListEveryValueOrThoseAskedFor)
     EXPECT_EQ(nothing.code, 2);
     EXPECT_THAT(nothing.errors, HasSubstr("no value is called 'nobody'"));
     const json of_site = run_json("check house --origins site --json");
-    for (const json& v : of_site["values"])
-        EXPECT_TRUE(v["path"].get<std::string>().starts_with("site/"));
+    for (const json& v : of_site["values"]) EXPECT_TRUE(v["path"].get<std::string>().starts_with("site/"));
 }
 
 TEST_F(ProjectCommands, ASetValueIsToldAsSuch)

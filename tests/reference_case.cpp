@@ -25,7 +25,7 @@ public:
         hours_ = c.value("period_h", std::size_t{24});
         model_.step_s = step_s;
         model_.steps = static_cast<std::size_t>(static_cast<double>(hours_) * 3600.0 / step_s);
-        if (c.contains("air_exchange")) throw std::runtime_error{"transfer air between zones is not modelled"};
+        if (c.contains("air_exchange")) throw NotYet{"transfer air between zones is not modelled"};
     }
 
     loads::ThermalModel read()
@@ -75,7 +75,7 @@ private:
         zone.heat_below_C = zone.cool_above_C = signal(control.at(key));
         zone.radiant_weight = control.value("on", "air") == "operative" ? 0.5 : 0.0;
         if (!control.contains("emission")) return;
-        if (control.at("emission").contains("surfaces")) throw std::runtime_error{"embedded emission is not modelled"};
+        if (control.at("emission").contains("surfaces")) throw NotYet{"embedded emission is not modelled"};
         zone.convective_share = control.at("emission").value("convective", 0.0);
     }
 
@@ -128,7 +128,7 @@ private:
     void read_surface(const json& s)
     {
         if (s.contains("sources") || s.contains("plane_temperature"))
-            throw std::runtime_error{"sources inside walls are not modelled"};
+            throw NotYet{"sources inside walls are not modelled"};
         model_.surfaces.push_back({.id = s.at("id"),
                                    .area_m2 = s.at("area_m2"),
                                    .wall = wall_index_.at(s.at("construction")),

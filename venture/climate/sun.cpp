@@ -94,6 +94,27 @@ SunPosition sun_position(const UtcInstant& when, Angle latitude, Angle longitude
             4.0 * equation_deg};
 }
 
+SunDay sun_day(const UtcInstant& date, Angle latitude, Angle longitude, Angle centre)
+{
+    const auto sun = [&](double hour) {
+        return sun_position({date.year, date.month, date.day, hour}, latitude, longitude);
+    };
+    SunDay day;
+    for (int i = 0; i < 3; ++i) // the equation of time moves by half a minute a day: twice would do
+        day.noon_utc_h = 12.0 - longitude.degrees() / 15.0 - sun(day.noon_utc_h).equation_of_time_min / 60.0;
+    day.noon_elevation_deg = sun(day.noon_utc_h).elevation_deg();
+    const auto crossing = [&](double towards) -> std::optional<double> {
+        double up = day.noon_utc_h, down = day.noon_utc_h + towards;
+        const auto is_up = [&](double hour) { return sun(hour).elevation_deg() > centre.degrees(); };
+        if (!is_up(up) || is_up(down)) return std::nullopt;
+        for (int i = 0; i < 40; ++i) (is_up(0.5 * (up + down)) ? up : down) = 0.5 * (up + down);
+        return up;
+    };
+    day.rise_utc_h = crossing(-12.0);
+    day.set_utc_h = crossing(12.0);
+    return day;
+}
+
 double cos_incidence(const SunPosition& sun, Angle tilt, Angle azimuth)
 {
     const double zenith = sun.zenith_deg * deg;
@@ -112,14 +133,18 @@ double relative_air_mass(Angle elevation)
     return 1.0 / (std::sin(elevation.radians()) + 0.50572 * std::pow(6.07995 + elevation.degrees(), -1.6364));
 }
 
-ClearSky clear_sky(Angle elevation, double extraterrestrial_W_per_m2, double beam_depth, double diffuse_depth)
+ClearSky clear_sky(Angle elevation, double extraterrestrial_W_per_m2, double beam_depth, double diffuse_depth,
+                   ClearSkyEdition edition)
 {
     check_range("clear_sky", "beam optical depth", beam_depth, {1e-6, 3.0}, "");
     check_range("clear_sky", "diffuse optical depth", diffuse_depth, {1e-6, 5.0}, "");
     if (elevation.degrees() <= 0.0) return {};
     const double m = relative_air_mass(elevation), tb = beam_depth, td = diffuse_depth;
-    const double ab = 1.454 - 0.406 * tb - 0.268 * td + 0.021 * tb * td;
-    const double ad = 0.507 + 0.205 * tb - 0.080 * td - 0.190 * tb * td;
+    const bool old = edition == ClearSkyEdition::of_2009;
+    const double ab =
+        old ? 1.219 - 0.043 * tb - 0.151 * td - 0.204 * tb * td : 1.454 - 0.406 * tb - 0.268 * td + 0.021 * tb * td;
+    const double ad =
+        old ? 0.202 + 0.852 * tb - 0.007 * td - 0.357 * tb * td : 0.507 + 0.205 * tb - 0.080 * td - 0.190 * tb * td;
     return {extraterrestrial_W_per_m2 * std::exp(-tb * std::pow(m, ab)),
             extraterrestrial_W_per_m2 * std::exp(-td * std::pow(m, ad))};
 }

@@ -1,6 +1,8 @@
 #pragma once
 /// Where the sun stands, and what a clear sky sends.
 
+#include <optional>
+
 #include <venture/quantity/types.hpp>
 
 namespace venture::climate {
@@ -33,6 +35,22 @@ struct SunPosition {
 /// @throws   quantity::RangeError outside the valid range
 [[nodiscard]] SunPosition sun_position(const UtcInstant& when, Angle latitude, Angle longitude);
 
+/// The sun's day at a place: when it stands highest, rises and sets.
+struct SunDay {
+    double noon_utc_h = 12.0;        ///< may lie outside 0..24: the day is that of local mean solar time
+    double noon_elevation_deg = 0.0; ///< of the centre, without refraction
+    std::optional<double> rise_utc_h{}, set_utc_h{}; ///< nothing if it stays up or down
+};
+
+/// @param date    of local mean solar time; its hour is not looked at
+/// @param centre  elevation of the sun's centre at which it counts as risen: 0, or -0.833 degrees for the upper limb
+/// with
+///                the usual refraction
+/// Accuracy  noon within 20 s, rise and set within 60 s (reference table of events)
+/// @throws   quantity::RangeError outside the range of sun_position()
+[[nodiscard]] SunDay sun_day(const UtcInstant& date, Angle latitude, Angle longitude,
+                             Angle centre = Angle::degrees(0.0));
+
 /// Cosine of the angle between the sun and the normal of a plane; negative when the sun is behind it.
 /// @param tilt     0 for facing up, 90 for a wall, 180 for facing down
 /// @param azimuth  of the normal, clockwise from north
@@ -51,12 +69,15 @@ struct ClearSky {
     double diffuse_horizontal_W_per_m2 = 0.0;
 };
 
+/// Whose air-mass exponents a clear sky takes: optical depths belong to the edition they are printed in.
+enum class ClearSkyEdition { of_2009, of_2013 };
+
 /// Two-parameter clear sky; nil when the sun is down.
-/// Source    ASHRAE Handbook - Fundamentals 2013 and later, climatic design chapter (air-mass exponents of 2013).
+/// Source    ASHRAE Handbook - Fundamentals, climatic design chapter, editions of 2009, and of 2013 and later.
 /// @param beam_depth, diffuse_depth  pseudo optical depths of the month, above 0 and at most 3 (5 for diffuse)
 /// @throws   quantity::RangeError for depths outside that range
 [[nodiscard]] ClearSky clear_sky(Angle elevation, double extraterrestrial_W_per_m2, double beam_depth,
-                                 double diffuse_depth);
+                                 double diffuse_depth, ClearSkyEdition edition = ClearSkyEdition::of_2013);
 
 /// What falls on a plane, by origin, W/m2.
 struct PlaneIrradiance {

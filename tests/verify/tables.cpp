@@ -1,0 +1,38 @@
+#include <verify/tables.hpp>
+
+#include <array>
+#include <set>
+#include <string_view>
+
+namespace venture::verify {
+
+bool is_not_yet(const std::string& topic, const std::string& group)
+{
+    static const std::map<std::string, std::set<std::string>> planned = {
+        {"incident solar geometry and shadows", {"window_shadows", "block_shadows"}},
+        {"opaque envelope, steady state; room heat loss",
+         {"simple", "bridged", "tapered", "corrections", "air_layers", "slab_on_ground", "rooms"}},
+        {"glazing optics, glazing U value, periodic wall conduction",
+         {"single_pane", "double_pane", "solar_gain", "glazing_U", "periodic_walls"}},
+        {"emitters, heat exchangers, heat pumps, capacity tables",
+         {"radiators", "exchangers", "chilled_beams", "panels", "heat_pumps", "cooling_capacity_table"}},
+        {"ventilation",
+         {"zones", "multiple_zone_single_path", "multiple_zone_dual_path", "perceived_quality", "co2", "economiser",
+          "demand_controlled", "heat_recovery_frost"}},
+        {"fluids, ducts and pipes",
+         {"dry_air", "water", "friction_factor", "round_ducts", "rectangular_ducts", "flat_oval_ducts",
+          "round_duct_sizing", "rectangular_duct_sizing", "pipes", "duct_paths"}},
+        {"boreholes, line sources", {"single", "two_interacting", "infinite_line", "wall_temperature"}},
+    };
+    const auto found = planned.find(topic);
+    return found != planned.end() && found->second.contains(group);
+}
+
+bool is_description(const std::string& key)
+{
+    constexpr std::array<std::string_view, 9> keys = {
+        "name", "set", "topic", "basis", "confidence", "conventions", "tolerances", "self_checks", "left_out"};
+    return std::ranges::find(keys, key) != keys.end();
+}
+
+} // namespace venture::verify
