@@ -83,6 +83,15 @@ TEST_F(ProjectCommands, ASetValueIsToldAsSuch)
                 HasSubstr("--set site/winter_dry_bulb=-10"));
 }
 
+TEST_F(ProjectCommands, WhatNamesFilesCannotBeSetForOneRun)
+{
+    for (const char* change : {"loads/table=x.csv", "library/a/file=x.toml", "table/1/file=x.csv"}) {
+        const Ran r = run(fmt::format("check house --set {}", change));
+        EXPECT_EQ(r.code, 2) << change;
+        EXPECT_THAT(r.errors, HasSubstr("read before changes are laid over"));
+    }
+}
+
 TEST_F(ProjectCommands, UnitsComeFromTheProjectAndFromTheCommandLine)
 {
     EXPECT_THAT(run("loads house").out, HasSubstr("degC"));

@@ -48,7 +48,13 @@ Job::Job(const std::filesystem::path& path, const std::vector<std::string>& chan
 void Job::apply(const std::string& change)
 {
     const auto equals = change.find('=');
-    if (equals == std::string::npos) {
+    const std::string_view table = std::string_view{change}.substr(0, change.find('/'));
+    if (table == "library" || table == "table" || table == "loads") { // it would change nothing, without a word
+        const auto where = project_.input.origins.add({.kind = quantity::OriginKind::overlay, .text = change});
+        problems_.push_back({Severity::error, codes::overlay, where,
+                             fmt::format("[{}] names files, which are read before changes are laid over", table),
+                             "change it in the project"});
+    } else if (equals == std::string::npos) {
         const auto where = project_.input.origins.add({.kind = quantity::OriginKind::overlay, .text = change});
         problems_.push_back(
             {Severity::error, codes::overlay, where, "no '=' in it", "write --set \"room/Boat hall/height=5 m\""});
