@@ -105,16 +105,24 @@ PlaneIrradiance isotropic_on_plane(const ClearSky& sky, const SunPosition& sun, 
                        sky.diffuse_horizontal_W_per_m2 * isotropic_sky_share(tilt));
 }
 
-PlaneIrradiance perez_on_plane(const ClearSky& sky, const SunPosition& sun, Angle tilt, Angle azimuth,
-                               double ground_reflectance, double extraterrestrial_W_per_m2)
+PlaneIrradiance on_plane(const ClearSky& sky, const SunPosition& sun, const SkyBrightness& brightness, Angle tilt,
+                         Angle azimuth, double ground_reflectance)
 {
-    check_plane("perez_on_plane", tilt, ground_reflectance);
+    check_plane("on_plane", tilt, ground_reflectance);
     const Angle elevation = Angle::degrees(std::clamp(sun.elevation_deg(), 0.0, 90.0));
-    const SkyBrightness brightness =
-        sun.elevation_deg() > 0.0 ? perez_1990(sky, elevation, extraterrestrial_W_per_m2) : SkyBrightness{};
     const double diffuse = sky_diffuse_on_plane(sky.diffuse_horizontal_W_per_m2, brightness,
                                                 cos_incidence(sun, tilt, azimuth), elevation, tilt);
     return with_ground(sky, sun, tilt, azimuth, ground_reflectance, std::max(0.0, diffuse));
+}
+
+PlaneIrradiance perez_on_plane(const ClearSky& sky, const SunPosition& sun, Angle tilt, Angle azimuth,
+                               double ground_reflectance, double extraterrestrial_W_per_m2)
+{
+    const bool up = sun.elevation_deg() > 0.0;
+    const SkyBrightness brightness =
+        up ? perez_1990(sky, Angle::degrees(std::min(90.0, sun.elevation_deg())), extraterrestrial_W_per_m2)
+           : SkyBrightness{};
+    return on_plane(sky, sun, brightness, tilt, azimuth, ground_reflectance);
 }
 
 ClearSky split_global(double global_horizontal_W_per_m2, Angle elevation, double extraterrestrial_W_per_m2)

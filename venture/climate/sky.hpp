@@ -40,6 +40,10 @@ struct SkyBrightness {
 [[nodiscard]] PlaneIrradiance isotropic_on_plane(const ClearSky& sky, const SunPosition& sun, Angle tilt, Angle azimuth,
                                                  double ground_reflectance);
 
+/// What a plane gets under a sky of given brightenings: work these out once for all planes of an hour.
+[[nodiscard]] PlaneIrradiance on_plane(const ClearSky& sky, const SunPosition& sun, const SkyBrightness& brightness,
+                                       Angle tilt, Angle azimuth, double ground_reflectance);
+
 /// What a plane gets under the sky of perez_1990(): the model of hourly weather. A sun below the horizon leaves the
 /// diffuse isotropic.
 [[nodiscard]] PlaneIrradiance perez_on_plane(const ClearSky& sky, const SunPosition& sun, Angle tilt, Angle azimuth,

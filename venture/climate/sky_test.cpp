@@ -56,6 +56,15 @@ TEST(Perez, BrightensTheSkyAroundTheSun)
     EXPECT_LT(away.sky_diffuse_W_per_m2, towards.sky_diffuse_W_per_m2);
 }
 
+TEST(Perez, GivesTheSameWithItsBrightnessWorkedOutOnce)
+{
+    const SunPosition sun = standing(35.0, 150.0);
+    const SkyBrightness b = perez_1990(bright, degrees(35.0), e0);
+    for (double azimuth = 0.0; azimuth < 360.0; azimuth += 45.0)
+        EXPECT_EQ(on_plane(bright, sun, b, degrees(60), degrees(azimuth), 0.3).total_W_per_m2(),
+                  perez_on_plane(bright, sun, degrees(60), degrees(azimuth), 0.3, e0).total_W_per_m2());
+}
+
 TEST(Perez, IsNearlyIsotropicUnderAnOvercastSkyAndExactlySoAtNight)
 {
     const SkyBrightness b = perez_1990(overcast, degrees(35.0), e0);
