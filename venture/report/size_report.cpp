@@ -185,7 +185,8 @@ void add_findings(const Selection& s, const std::string& name, std::string_view 
     using quantity::Severity;
     constexpr double worth_saying = 0.01;
     const auto where = s.kept ? s.kept->origin : quantity::OriginId{};
-    const std::string subject = fmt::format("{} {}", name, duty); // accepted for this product at this duty, to 1 %
+    const std::string subject =
+        fmt::format("{} {}", name, duty); // accepted for this product at this duty, to two digits
     const std::string inputs = fmt::format("{} at {:.2g} W", s.kept ? s.kept->product : "", s.duty_W);
     const auto say = [&](std::string message, std::string hint) {
         out.push_back({.severity = Severity::warning,
