@@ -95,8 +95,7 @@ private:
 bool begins_with(std::string_view path, std::string_view asked)
 {
     const auto star = asked.find('*');
-    if (star == std::string_view::npos)
-        return path == asked || (path.starts_with(asked) && path[asked.size()] == '/');
+    if (star == std::string_view::npos) return path == asked || (path.starts_with(asked) && path[asked.size()] == '/');
     if (!path.starts_with(asked.substr(0, star))) return false;
     asked.remove_prefix(star + 1);
     if (asked.empty()) return true;

@@ -10,7 +10,7 @@ namespace venture::project {
 
 struct ScanFinding {
     std::uint32_t line = 0, column = 0; ///< from 1; the column counts letters
-    std::string message{}; ///< empty for a quote: the line as a whole tells what went wrong
+    std::string message{};              ///< empty for a quote: the line as a whole tells what went wrong
 };
 
 /// Finds letters beyond ASCII outside strings and comments (the parser's behaviour on some of them is undefined),
