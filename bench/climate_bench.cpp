@@ -7,6 +7,7 @@
 
 #include <venture/air/state_pair.hpp>
 #include <venture/climate/sky.hpp>
+#include <venture/climate/weather_year.hpp>
 
 namespace {
 
@@ -44,6 +45,24 @@ void year_of_sun_and_sky(benchmark::State& state)
     }
 }
 BENCHMARK(year_of_sun_and_sky)->Unit(benchmark::kMillisecond);
+
+/// Hours of a weather year, from its file's numbers to irradiances on planes.
+void year_of_weather_on_planes(benchmark::State& state)
+{
+    climate::WeatherYear year{.place = {52.0, 0.0, 0.0, 0.0}};
+    for (const climate::StepSun& sun : climate::suns_of_year(year.place, false, 1)) {
+        const climate::ClearSky sky = sky_under(sun.middle);
+        year.dry_bulb_C.push_back(10.0);
+        year.beam_normal_W_per_m2.push_back(sky.beam_normal_W_per_m2);
+        year.diffuse_horizontal_W_per_m2.push_back(sky.diffuse_horizontal_W_per_m2);
+    }
+    std::vector<climate::Plane> planes;
+    for (int i = 0; i < orientations; ++i) planes.push_back({.azimuth = bearing(i)});
+    for (auto _ : state)
+        benchmark::DoNotOptimize(
+            climate::irradiance_of_year(year, climate::suns_of_year(year.place, false, 1), planes));
+}
+BENCHMARK(year_of_weather_on_planes)->Unit(benchmark::kMillisecond);
 
 /// The same formula by formula: everything again for every orientation.
 void year_formula_by_formula(benchmark::State& state)

@@ -19,6 +19,8 @@ building::Input small_office()
     in.site.latitude = 51.0;
     in.site.longitude = 7.0;
     in.site.time_zone = 1.0;
+    in.site.summer_time_first = "26 March"s;
+    in.site.summer_time_last = "28 October"s;
     in.site.winter_dry_bulb = -9.0;
     in.site.winter_ground = 8.0;
 
@@ -30,7 +32,6 @@ building::Input small_office()
     july.beam_depth = 0.41;
     july.diffuse_depth = 2.3;
     july.ground = 15.0;
-    july.clock_ahead = 1.0;
     in.site.months = {july};
 
     building::MaterialInput brick, wool;

@@ -2,6 +2,7 @@
 
 #include <cstdio>
 
+#include <venture/climate/date.hpp>
 #include <venture/climate/sky.hpp>
 
 namespace {
@@ -17,7 +18,7 @@ int main()
 {
     const Angle latitude = Angle::degrees(52.0), longitude = Angle::degrees(0.0), wall = Angle::degrees(90.0);
     constexpr double beam_depth = 0.40, diffuse_depth = 2.30, ground = 0.2;
-    const double beyond = extraterrestrial_W_per_m2(day_of_year(7, 21));
+    const double beyond = extraterrestrial_W_per_m2(day_of_year({7, 21}));
     for (int i = 0; i < 8; ++i) {
         double largest = 0.0, sum = 0.0, when = 0.0;
         for (double hour = 0.05; hour < 24.0; hour += 0.1) {

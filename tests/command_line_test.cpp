@@ -64,6 +64,7 @@ protected:
             text.replace(at, from.size(), to);
         }
         write(name + "/project.toml", text);
+        write(name + "/monthly_means.csv", std::string{catalogue::shipped_file(name + "/monthly_means.csv")});
     }
 
     fs::path folder;
@@ -318,7 +319,7 @@ INSTANTIATE_TEST_SUITE_P(
         BadProject{"build_up", "outside_wall = \"filled cavity wall\"", "outside_wall = \"filled cavity wal\"",
                    "no build-up is called 'filled cavity wal'"},
         BadProject{"material", "102 mm brick\", \"75", "102 mm brik\", \"75", "did you mean 'brick'?"},
-        BadProject{"syntax", "level = 2.7", "level = = 2.7", "project.toml:134:9: error V102"},
+        BadProject{"syntax", "level = 2.7", "level = = 2.7", "project.toml:146:9: error V102"},
         BadProject{"plant", "plant = \"boiler\"", "plant = \"biler\"", "no plant is called 'biler'"}),
     [](const auto& tested) { return tested.param.name; });
 
@@ -373,7 +374,7 @@ TEST_F(CommandLine, SaysWhenItCannotWrite)
 
 TEST_F(CommandLine, ExamplesPrintWhatStandsBesideThem)
 {
-    for (const char* name : {"one_room", "cooling_coil", "sun_on_a_day"}) {
+    for (const char* name : {"one_room", "cooling_coil", "sun_on_a_day", "synthetic_climate"}) {
         const Ran r = run("", fmt::format("{}/{}", EXAMPLES, name));
         EXPECT_EQ(r.code, 0) << name;
         EXPECT_EQ(r.out, text_of(fs::path{VENTURE_SOURCE_DIR} / "examples" / (std::string{name} + ".expected")));

@@ -23,6 +23,8 @@ public:
         for_each_table(input_, [&](std::string_view, auto& records) {
             if constexpr (requires { records.begin(); }) {
                 for (auto& record : records) fill_defaults(record);
+            } else if constexpr (requires { records.is_used(); }) {
+                if (records.is_used()) fill_defaults(records);
             } else {
                 fill_defaults(records);
             }

@@ -25,7 +25,7 @@ struct UnitsInput {
     Given<std::string> length, thickness, area, volume, velocity, temperature, temperature_difference, power,
         total_power, power_per_area, heat_transfer, heat_loss, resistance, conductivity, density, specific_heat,
         areal_capacity, air_flow, standard_air_flow, air_flow_per_area, water_flow, mass, moisture_flow, humidity_ratio,
-        enthalpy, energy, duration, pressure;
+        enthalpy, energy, irradiation, cloud_cover, wind, duration, pressure;
 };
 
 /// A file of materials, build-ups and the like that several projects share; read, never written.
@@ -46,16 +46,43 @@ struct AcceptedInput {
 
 /// One month's cooling design conditions.
 struct MonthInput {
-    Given<double> month, dry_bulb, wet_bulb, daily_range, beam_depth, diffuse_depth, ground, clock_ahead;
+    Given<double> month, dry_bulb, wet_bulb, daily_range, wet_bulb_range, beam_depth, diffuse_depth, ground;
+    Given<double> peak_wet_bulb, dry_bulb_at_peak_wet_bulb, peak_dew_point, dry_bulb_at_peak_dew_point, wind;
     Given<std::string> note;
 };
 
 struct SiteInput {
     Given<std::string> name, note;
     Given<double> latitude, longitude, time_zone, height, ground_reflectance, plan_bearing;
-    Given<double> winter_dry_bulb, winter_ground;
+    Given<std::string> summer_time_first, summer_time_last;
+    Given<double> summer_time_ahead, conditions_height;
+    Given<double> winter_dry_bulb, winter_dew_point, winter_wind, winter_ground;
     std::vector<MonthInput> months{};
     static void for_each_nested(auto& self, auto visit) { visit("month", self.months); }
+};
+
+/// What a column of a weather file is.
+struct WeatherColumnInput {
+    Given<std::string> holds, column, unit, note;
+};
+
+/// A year of weather: a file and how it is written, or means to make one up from.
+struct WeatherInput {
+    Given<std::string> name, form, file, stamp, date_order, below_freezing, separator, decimal_mark, encoding, note;
+    Given<TextList> missing;
+    Given<double> latitude, longitude, time_zone, height, year, skip_lines, header_rows, longest_gap;
+    Given<double> seed, day_to_day, wind_from;
+    Given<double> winter_frequency, summer_frequency, heating_base, cooling_base;
+    std::vector<WeatherColumnInput> columns{};
+    static void for_each_nested(auto& self, auto visit) { visit("column", self.columns); }
+    /// Whether the project has a weather year; without one its defaults say nothing.
+    [[nodiscard]] bool is_used() const { return form || file; }
+};
+
+/// What a month's weather is like in the mean.
+struct MonthlyMeanInput {
+    Given<double> month, dry_bulb, daily_range, relative_humidity, sun, wind;
+    Given<std::string> note;
 };
 
 struct MaterialInput {
@@ -165,6 +192,8 @@ struct Input {
     std::vector<TableFileInput> tables{};
     std::vector<AcceptedInput> accepted{};
     SiteInput site{};
+    WeatherInput weather{};
+    std::vector<MonthlyMeanInput> monthly_means{};
     FabricInput fabric{};
     std::vector<MaterialInput> materials{};
     std::vector<BuildupInput> build_ups{};

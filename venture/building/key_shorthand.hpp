@@ -40,6 +40,12 @@ inline KeySpec must(KeySpec spec)
     return spec;
 }
 
+inline KeySpec must_or_derive(KeySpec spec)
+{
+    spec.required = spec.from_weather = true;
+    return spec;
+}
+
 inline KeySpec word(std::string_view name, std::string_view text, std::vector<std::string> choices)
 {
     return {.name = name, .text = text, .choices = std::move(choices)};

@@ -22,6 +22,12 @@ std::span<const Key<building::SiteInput>> keys<building::SiteInput>();
 template <>
 std::span<const Key<building::MonthInput>> keys<building::MonthInput>();
 template <>
+std::span<const Key<building::WeatherInput>> keys<building::WeatherInput>();
+template <>
+std::span<const Key<building::WeatherColumnInput>> keys<building::WeatherColumnInput>();
+template <>
+std::span<const Key<building::MonthlyMeanInput>> keys<building::MonthlyMeanInput>();
+template <>
 std::span<const Key<building::MaterialInput>> keys<building::MaterialInput>();
 template <>
 std::span<const Key<building::BuildupInput>> keys<building::BuildupInput>();
@@ -73,6 +79,8 @@ void for_each_table(auto& input, Visit visit)
     visit("table", input.tables);
     visit("accepted", input.accepted);
     visit("site", input.site);
+    visit("weather", input.weather);
+    visit("monthly_mean", input.monthly_means);
     visit("fabric", input.fabric);
     visit("material", input.materials);
     visit("build_up", input.build_ups);

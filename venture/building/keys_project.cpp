@@ -69,6 +69,9 @@ std::span<const Key<UnitsInput>> keys<UnitsInput>()
                                   &T::humidity_ratio,
                                   &T::enthalpy,
                                   &T::energy,
+                                  &T::irradiation,
+                                  &T::cloud_cover,
+                                  &T::wind,
                                   &T::duration,
                                   &T::pressure};
         const auto& printed = printed_quantities();
@@ -104,7 +107,7 @@ std::span<const Key<TableFileInput>> keys<TableFileInput>()
         text_key<T>("file", &T::file, "CSV file in the project's folder, one record a line", true),
         {must(word("holds", "what a line is",
                    {"material", "build_up", "glazing", "profile", "room_type", "storey", "room", "circuit", "plant",
-                    "kept"})),
+                    "kept", "monthly_mean"})),
          &T::holds},
         {word("separator", "between cells; detected unless typed", {"comma", "semicolon", "tab", "bar"}),
          &T::separator},

@@ -1,7 +1,6 @@
 #include <venture/building/resolve.hpp>
 
 #include <map>
-#include <set>
 
 #include <fmt/format.h>
 
@@ -44,6 +43,13 @@ bool is_own(const quantity::OriginPool& origins, quantity::OriginId origin)
     return kind != quantity::OriginKind::inherited && kind != quantity::OriginKind::default_value;
 }
 
+/// What to do about design conditions that are not there.
+constexpr std::string_view how_to_find_design_conditions =
+    "heating takes two numbers, cooling six a month (dry_bulb, wet_bulb with it, daily_range, beam_depth, "
+    "diffuse_depth, ground): find them for the nearest station in tables of climatic design conditions (the ASHRAE "
+    "Handbook has them by month, national annexes of EN 12831-1 those of winter), or give the project a [weather] "
+    "year and they are derived from it (`venture climate derive` shows them)";
+
 } // namespace
 
 void Resolver::check_number(double si, const KeySpec& spec, quantity::OriginId where)
@@ -67,38 +73,56 @@ void Resolver::check_numbers(const T& value, const KeySpec& spec, quantity::Orig
         }
 }
 
-void Resolver::check_bounds_and_requirements()
+template <class Record>
+void Resolver::tell_missing(std::string_view table, const Record& record, std::string_view keys, std::string hint,
+                            std::string cause)
 {
-    const auto check_record = [&](auto& self, std::string_view table, const auto& record) -> void {
-        for_each_key_set(record, [&](const auto& object, auto all_keys) {
-            for (const auto& key : all_keys)
-                std::visit(
-                    [&](auto field) {
-                        const auto& given = object.*field;
-                        if (given.refused) numbers_sound_ = false;
-                        if (!given && !given.refused && key.spec.required) {
-                            const std::string label = label_of(record);
-                            problem(codes::missing, place_of(record, input_.origins),
-                                    fmt::format("[{}]{} has no '{}' ({})", table,
-                                                label.empty() ? "" : fmt::format(" '{}'", label), key.spec.name,
-                                                key.spec.text),
-                                    fmt::format("`venture explain {}/{}` tells more", table, key.spec.name))
-                                .cause = fmt::format("[{}] has no '{}'", table, key.spec.name);
-                        }
-                        if (given && is_own(input_.origins, given.origin))
-                            check_numbers(*given, key.spec, given.origin);
-                    },
-                    key.field);
-        });
-        for_each_nested_table(record, [&](std::string_view name, const auto& nested) {
-            for (const auto& inner : nested) self(self, name, inner);
-        });
-    };
+    const std::string label = label_of(record);
+    problem(codes::missing, place_of(record, input_.origins),
+            fmt::format("[{}]{} has no {}", table, label.empty() ? "" : fmt::format(" '{}'", label), keys),
+            std::move(hint))
+        .cause = std::move(cause);
+}
+
+template <class Record>
+void Resolver::check_record(std::string_view table, const Record& record)
+{
+    std::string conditions; // that a weather year would give: told once for the record
+    for_each_key_set(record, [&](const auto& object, auto all_keys) {
+        for (const auto& key : all_keys)
+            std::visit(
+                [&](auto field) {
+                    const auto& given = object.*field;
+                    const KeySpec& spec = key.spec;
+                    if (given.refused) numbers_sound_ = false;
+                    if (given && is_own(input_.origins, given.origin)) check_numbers(*given, spec, given.origin);
+                    if (given || given.refused || !spec.required) return;
+                    if (spec.from_weather)
+                        conditions += fmt::format("{}'{}'", conditions.empty() ? "" : ", ", spec.name);
+                    else
+                        tell_missing(table, record, fmt::format("'{}' ({})", spec.name, spec.text),
+                                     fmt::format("`venture explain {}/{}` tells more", table, spec.name),
+                                     fmt::format("[{}] has no '{}'", table, spec.name));
+                },
+                key.field);
+    });
+    if (!conditions.empty())
+        tell_missing(table, record, conditions, std::string{how_to_find_design_conditions},
+                     "design conditions are missing");
+    for_each_nested_table(record, [&](std::string_view name, const auto& nested) {
+        for (const auto& inner : nested) check_record(name, inner);
+    });
+}
+
+void Resolver::check_bounds_and_requirements(Of what)
+{
     for_each_table(input_, [&](std::string_view name, const auto& records) {
+        const bool of_site = name == "site" || name == "weather" || name == "monthly_mean";
+        if (what == Of::site && !of_site) return;
         if constexpr (requires { records.begin(); })
-            for (const auto& record : records) check_record(check_record, name, record);
+            for (const auto& record : records) check_record(name, record);
         else
-            check_record(check_record, name, records);
+            check_record(name, records);
     });
 }
 
@@ -119,35 +143,11 @@ void Resolver::check_names()
     });
 }
 
-void Resolver::add_project_and_site()
+void Resolver::add_project()
 {
     const ProjectInput& p = input_.project;
     building_.project = {value_of(p.name), value_of(p.client), value_of(p.number), value_of(p.author),
                          value_of(p.revision)};
-    const SiteInput& s = input_.site;
-    climate::Site& site = building_.site;
-    site = {.name = value_of(s.name),
-            .latitude_deg = value_of(s.latitude),
-            .longitude_deg = value_of(s.longitude),
-            .time_zone_h = value_of(s.time_zone),
-            .height_m = value_of(s.height),
-            .ground_reflectance = value_of(s.ground_reflectance),
-            .winter = {value_of(s.winter_dry_bulb), value_of(s.winter_ground)}};
-    building_.plan_bearing_deg = value_of(s.plan_bearing);
-    std::set<int> seen;
-    for (const MonthInput& m : s.months) {
-        const double month = value_of(m.month);
-        if (!m.month) continue;
-        if (!seen.insert(static_cast<int>(month)).second)
-            problem(codes::contradiction, m.month.origin, fmt::format("month {:g} stands twice", month));
-        if (m.wet_bulb && m.dry_bulb && *m.wet_bulb > *m.dry_bulb)
-            problem(codes::physics, m.wet_bulb.origin,
-                    fmt::format("wet_bulb: {:g} degC is above the dry bulb of {:g} degC", *m.wet_bulb, *m.dry_bulb),
-                    "were the two swapped?");
-        site.months.push_back({static_cast<int>(month), value_of(m.dry_bulb), value_of(m.wet_bulb),
-                               value_of(m.daily_range), value_of(m.beam_depth), value_of(m.diffuse_depth),
-                               value_of(m.ground), value_of(m.clock_ahead)});
-    }
 }
 
 void Resolver::add_layer(const quantity::PlacedText& text, fabric::Buildup& buildup)
@@ -250,9 +250,10 @@ void Resolver::add_storeys()
 
 Resolved Resolver::run()
 {
-    check_bounds_and_requirements();
+    check_bounds_and_requirements(Of::all);
     check_names();
-    add_project_and_site();
+    add_project();
+    add_site();
     add_build_ups();
     add_glazings();
     add_profiles();
@@ -272,8 +273,20 @@ Resolved Resolver::run()
     return out;
 }
 
+ResolvedSite Resolver::run_site()
+{
+    check_bounds_and_requirements(Of::site);
+    add_site();
+    ResolvedSite out{.problems = std::move(problems_)};
+    if (!quantity::has_error(out.problems) && numbers_sound_) out.site = std::move(building_.site);
+    out.effective = std::move(input_);
+    return out;
+}
+
 } // namespace detail
 
 Resolved resolve(const Input& input) { return detail::Resolver{input}.run(); }
+
+ResolvedSite resolve_site(const Input& input) { return detail::Resolver{input}.run_site(); }
 
 } // namespace venture::building

@@ -17,6 +17,16 @@ struct Resolved {
                                                ///< places refer to its pool
 };
 
+/// A site by itself, for whoever asks of nothing but the climate.
+struct ResolvedSite {
+    std::optional<climate::Site> site{}; ///< nothing if there is an error among the problems
+    std::vector<quantity::Problem> problems{};
+    Input effective{};
+};
+
+/// Checks what is said of site and weather, and nothing else.
+[[nodiscard]] ResolvedSite resolve_site(const Input& input);
+
 /// Fills what was left open from room types and defaults, finds neighbours, and checks everything. A building made in
 /// code gets the same defaults and the same checks as one read from files.
 [[nodiscard]] Resolved resolve(const Input& input);

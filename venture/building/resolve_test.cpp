@@ -297,95 +297,125 @@ TEST_P(Mistakes, AreToldWithCodeAndWords)
     EXPECT_FALSE(resolve(in).building.has_value());
 }
 
-INSTANTIATE_TEST_SUITE_P(
-    Input, Mistakes,
-    testing::Values(
-        Mistake{"no_rooms", codes::missing, "no rooms", [](Input& in) { in.rooms.clear(); }},
-        Mistake{"no_latitude", codes::missing, "[site] has no 'latitude'", [](Input& in) { in.site.latitude = {}; }},
-        Mistake{"latitude_95", codes::bounds, "95 deg is outside -90 deg to 90 deg",
-                [](Input& in) { in.site.latitude = 95.0; }},
-        Mistake{"nan", codes::bounds, "is outside", [](Input& in) { in.rooms[0].height = std::nan(""); }},
-        Mistake{"huge", codes::bounds, "1e+300",
-                [](Input& in) {
-                    in.rooms[0].size = quantity::QuantityList{1e300, 4.0};
-                }},
-        Mistake{"wet_above_dry", codes::physics, "above the dry bulb",
-                [](Input& in) { in.site.months[0].wet_bulb = 29.0; }},
-        Mistake{"month_twice", codes::contradiction, "stands twice",
-                [](Input& in) { in.site.months.push_back(in.site.months[0]); }},
-        Mistake{"unknown_material", codes::unknown_name, "no material is called 'brik'",
-                [](Input& in) { in.build_ups[0] = build_up("wall", {"100 mm brik"}); }},
-        Mistake{"no_layer", codes::layer, "is no layer",
-                [](Input& in) { in.build_ups[0] = build_up("wall", {"brick"}); }},
-        Mistake{"layer_unit", codes::layer, "the unit 'furlongs'",
-                [](Input& in) { in.build_ups[0] = build_up("wall", {"2 furlongs brick"}); }},
-        Mistake{"zero_thickness", codes::physics, "resistance",
-                [](Input& in) { in.build_ups[0] = build_up("wall", {"0 mm brick"}); }},
-        Mistake{"unknown_build_up", codes::unknown_name, "no build-up is called 'wal'",
-                [](Input& in) { in.fabric.outside_wall = std::string{"wal"}; }},
-        Mistake{"no_roof", codes::missing, "[fabric] has no 'roof'", [](Input& in) { in.fabric.roof = {}; }},
-        Mistake{"unknown_storey", codes::unknown_name, "no storey is called 'attic'",
-                [](Input& in) { in.rooms[0].storey = std::string{"attic"}; }},
-        Mistake{"unknown_type", codes::unknown_name, "no room type is called 'x'",
-                [](Input& in) { in.rooms[0].type = std::string{"x"}; }},
-        Mistake{"unknown_profile", codes::unknown_name, "no profile is called 'x'",
-                [](Input& in) { in.rooms[0].use.people_profile = std::string{"x"}; }},
-        Mistake{"unknown_glazing", codes::unknown_name, "no glazing is called 'x'",
-                [](Input& in) {
-                    in.rooms[0].openings = {window("south", 1, 1)};
-                    in.rooms[0].openings[0].glazing = std::string{"x"};
-                }},
-        Mistake{"name_twice", codes::twice, "a second room is called 'Room'",
-                [](Input& in) { in.rooms.push_back(room("Room", 9, 0, 2, 2)); }},
-        Mistake{"overlap", codes::overlap, "stand in the same place",
-                [](Input& in) { in.rooms.push_back(room("Other", 4, 0, 4, 4)); }},
-        Mistake{"no_shape", codes::outline, "has no shape", [](Input& in) { in.rooms[0].size = {}; }},
-        Mistake{"both_shapes", codes::contradiction, "beside at or size",
-                [](Input& in) {
-                    in.rooms[0].corners = quantity::PointList{{0, 0}, {1, 0}, {1, 1}};
-                }},
-        Mistake{"crossing", codes::outline, "crosses itself",
-                [](Input& in) {
-                    in.rooms[0].at = {};
-                    in.rooms[0].size = {};
-                    in.rooms[0].corners = quantity::PointList{{0, 0}, {4, 4}, {4, 0}, {0, 4}};
-                }},
-        Mistake{"crossed_setpoints", codes::contradiction, "at once",
-                [](Input& in) { in.rooms[0].use.cooling_setpoint = 18.0; }},
-        Mistake{"no_hours", codes::hours, "is no range of hours",
-                [](Input& in) {
-                    ProfileInput p;
-                    p.name = std::string{"p"};
-                    p.hours = quantity::TextList{{"12 pm", {}}};
-                    in.profiles = {p};
-                }},
-        Mistake{"half_a_temperature", codes::contradiction, "go together",
-                [](Input& in) {
-                    FaceInput f;
-                    f.on = std::string{"west"};
-                    f.beyond = std::string{"a temperature"};
-                    in.rooms[0].faces = {f};
-                }},
-        Mistake{"half_a_month", codes::bounds, "6.5 is no whole number",
-                [](Input& in) { in.site.months[0].month = 6.5; }},
-        Mistake{"cooled_without_months", codes::missing, "has no design month",
-                [](Input& in) {
-                    in.site.months.clear();
-                    in.rooms[0].use.cooling_setpoint = 25.0;
-                }},
-        Mistake{"dried_without_cooling", codes::contradiction, "nothing dries it",
-                [](Input& in) { in.rooms[0].use.humidity_limit = 0.5; }},
-        Mistake{"overruled_in_vain", codes::no_face, "adjoins other rooms only",
-                [](Input& in) {
-                    in.rooms.push_back(room("Z", 5, 0, 3, 4));
-                    FaceInput f;
-                    f.on = std::string{"east"};
-                    f.beyond = std::string{"ground"};
-                    in.rooms[0].faces = {f};
-                }},
-        Mistake{"more_light_than_g", codes::contradiction, "of which it is a part",
-                [](Input& in) { in.glazings[0].direct_transmittance = 0.9; }}),
-    [](const auto& tested) { return tested.param.name; });
+INSTANTIATE_TEST_SUITE_P(Input, Mistakes,
+                         testing::
+                             Values(
+                                 Mistake{"no_rooms", codes::missing, "no rooms", [](Input& in) { in.rooms.clear(); }},
+                                 Mistake{"no_latitude", codes::missing, "[site] has no 'latitude'",
+                                         [](Input& in) { in.site.latitude = {}; }},
+                                 Mistake{"latitude_95", codes::bounds, "95 deg is outside -90 deg to 90 deg",
+                                         [](Input& in) { in.site.latitude = 95.0; }},
+                                 Mistake{"nan", codes::bounds, "is outside",
+                                         [](Input& in) { in.rooms[0].height = std::nan(""); }},
+                                 Mistake{"huge", codes::bounds, "1e+300",
+                                         [](Input& in) {
+                                             in.rooms[0].size = quantity::QuantityList{1e300, 4.0};
+                                         }},
+                                 Mistake{"wet_above_dry", codes::physics, "above the dry bulb",
+                                         [](Input& in) { in.site.months[0].wet_bulb = 29.0; }},
+                                 Mistake{"summer_time_half_said", codes::missing,
+                                         "summer time needs its first and its last day",
+                                         [](Input& in) { in.site.summer_time_first = std::string{"29 March"}; }},
+                                 Mistake{"summer_time_of_no_day", codes::date,
+                                         "'31 June' is no day of a year: June has 30 days",
+                                         [](Input& in) {
+                                             in.site.summer_time_first = std::string{"31 June"};
+                                             in.site.summer_time_last = std::string{"24 October"};
+                                         }},
+                                 Mistake{"peak_without_dry_bulb", codes::missing,
+                                         "peak_wet_bulb has no coincident dry bulb",
+                                         [](Input& in) { in.site.months[0].peak_wet_bulb = 20.0; }},
+                                 Mistake{"dry_bulb_without_peak", codes::missing,
+                                         "dry_bulb_at_peak_dew_point stands without peak_dew_point",
+                                         [](Input& in) { in.site.months[0].dry_bulb_at_peak_dew_point = 20.0; }},
+                                 Mistake{"peak_above_dry_bulb", codes::physics,
+                                         "peak_dew_point: 24 degC is above the dry bulb of 20 degC",
+                                         [](Input& in) {
+                                             in.site.months[0].peak_dew_point = 24.0;
+                                             in.site.months[0].dry_bulb_at_peak_dew_point = 20.0;
+                                         }},
+                                 Mistake{"another_mountain", codes::physics, "difference of heights",
+                                         [](Input& in) { in.site.conditions_height = 2500.0; }},
+                                 Mistake{
+                                     "no_conditions", codes::missing, "[month] '7' has no 'dry_bulb', 'wet_bulb'",
+                                     [](Input& in) { in.site.months[0].dry_bulb = in.site.months[0].wet_bulb = {}; }},
+                                 Mistake{"month_twice", codes::contradiction, "stands twice",
+                                         [](Input& in) { in.site.months.push_back(in.site.months[0]); }},
+                                 Mistake{"unknown_material", codes::unknown_name, "no material is called 'brik'",
+                                         [](Input& in) { in.build_ups[0] = build_up("wall", {"100 mm brik"}); }},
+                                 Mistake{"no_layer", codes::layer, "is no layer",
+                                         [](Input& in) { in.build_ups[0] = build_up("wall", {"brick"}); }},
+                                 Mistake{"layer_unit", codes::layer, "the unit 'furlongs'",
+                                         [](Input& in) { in.build_ups[0] = build_up("wall", {"2 furlongs brick"}); }},
+                                 Mistake{"zero_thickness", codes::physics, "resistance",
+                                         [](Input& in) { in.build_ups[0] = build_up("wall", {"0 mm brick"}); }},
+                                 Mistake{"unknown_build_up", codes::unknown_name, "no build-up is called 'wal'",
+                                         [](Input& in) { in.fabric.outside_wall = std::string{"wal"}; }},
+                                 Mistake{"no_roof", codes::missing, "[fabric] has no 'roof'",
+                                         [](Input& in) { in.fabric.roof = {}; }},
+                                 Mistake{"unknown_storey", codes::unknown_name, "no storey is called 'attic'",
+                                         [](Input& in) { in.rooms[0].storey = std::string{"attic"}; }},
+                                 Mistake{"unknown_type", codes::unknown_name, "no room type is called 'x'",
+                                         [](Input& in) { in.rooms[0].type = std::string{"x"}; }},
+                                 Mistake{"unknown_profile", codes::unknown_name, "no profile is called 'x'",
+                                         [](Input& in) { in.rooms[0].use.people_profile = std::string{"x"}; }},
+                                 Mistake{"unknown_glazing", codes::unknown_name, "no glazing is called 'x'",
+                                         [](Input& in) {
+                                             in.rooms[0].openings = {window("south", 1, 1)};
+                                             in.rooms[0].openings[0].glazing = std::string{"x"};
+                                         }},
+                                 Mistake{"name_twice", codes::twice, "a second room is called 'Room'",
+                                         [](Input& in) { in.rooms.push_back(room("Room", 9, 0, 2, 2)); }},
+                                 Mistake{"overlap", codes::overlap, "stand in the same place",
+                                         [](Input& in) { in.rooms.push_back(room("Other", 4, 0, 4, 4)); }},
+                                 Mistake{"no_shape", codes::outline, "has no shape",
+                                         [](Input& in) { in.rooms[0].size = {}; }},
+                                 Mistake{"both_shapes", codes::contradiction, "beside at or size",
+                                         [](Input& in) {
+                                             in.rooms[0].corners = quantity::PointList{{0, 0}, {1, 0}, {1, 1}};
+                                         }},
+                                 Mistake{"crossing", codes::outline, "crosses itself",
+                                         [](Input& in) {
+                                             in.rooms[0].at = {};
+                                             in.rooms[0].size = {};
+                                             in.rooms[0].corners = quantity::PointList{{0, 0}, {4, 4}, {4, 0}, {0, 4}};
+                                         }},
+                                 Mistake{"crossed_setpoints", codes::contradiction, "at once",
+                                         [](Input& in) { in.rooms[0].use.cooling_setpoint = 18.0; }},
+                                 Mistake{"no_hours", codes::hours, "is no range of hours",
+                                         [](Input& in) {
+                                             ProfileInput p;
+                                             p.name = std::string{"p"};
+                                             p.hours = quantity::TextList{{"12 pm", {}}};
+                                             in.profiles = {p};
+                                         }},
+                                 Mistake{"half_a_temperature", codes::contradiction, "go together",
+                                         [](Input& in) {
+                                             FaceInput f;
+                                             f.on = std::string{"west"};
+                                             f.beyond = std::string{"a temperature"};
+                                             in.rooms[0].faces = {f};
+                                         }},
+                                 Mistake{"half_a_month", codes::bounds, "6.5 is no whole number",
+                                         [](Input& in) { in.site.months[0].month = 6.5; }},
+                                 Mistake{"cooled_without_months", codes::missing, "has no design month",
+                                         [](Input& in) {
+                                             in.site.months.clear();
+                                             in.rooms[0].use.cooling_setpoint = 25.0;
+                                         }},
+                                 Mistake{"dried_without_cooling", codes::contradiction, "nothing dries it",
+                                         [](Input& in) { in.rooms[0].use.humidity_limit = 0.5; }},
+                                 Mistake{"overruled_in_vain", codes::no_face, "adjoins other rooms only",
+                                         [](Input& in) {
+                                             in.rooms.push_back(room("Z", 5, 0, 3, 4));
+                                             FaceInput f;
+                                             f.on = std::string{"east"};
+                                             f.beyond = std::string{"ground"};
+                                             in.rooms[0].faces = {f};
+                                         }},
+                                 Mistake{"more_light_than_g", codes::contradiction, "of which it is a part",
+                                         [](Input& in) { in.glazings[0].direct_transmittance = 0.9; }}),
+                         [](const auto& tested) { return tested.param.name; });
 
 TEST(Resolve, TellsAllMistakesAtOnce)
 {

@@ -17,21 +17,35 @@ class Resolver {
 public:
     explicit Resolver(const Input& input) : input_{completed(input)} {}
     [[nodiscard]] Resolved run();
+    [[nodiscard]] ResolvedSite run_site();
 
 private:
-    // resolve.cpp: every key by itself, then site and fabric
-    void check_bounds_and_requirements();
+    // resolve.cpp: every key by itself, then fabric
+    enum class Of { all, site };
+    void check_bounds_and_requirements(Of what);
+    template <class Record>
+    void check_record(std::string_view table, const Record& record);
+    template <class Record>
+    void tell_missing(std::string_view table, const Record& record, std::string_view keys, std::string hint,
+                      std::string cause);
     void check_number(double si, const KeySpec& spec, quantity::OriginId where);
     template <class T>
     void check_numbers(const T& value, const KeySpec& spec, quantity::OriginId where);
     void check_names();
-    void add_project_and_site();
+    void add_project();
     void add_build_ups();
     void add_layer(const quantity::PlacedText& text, fabric::Buildup& buildup);
     void add_glazings();
     [[nodiscard]] std::size_t profile_called(const Given<std::string>& name);
     void add_profiles();
     void add_storeys();
+
+    // resolve_site.cpp: the place and its design conditions
+    void add_site();
+    [[nodiscard]] climate::CoolingMonth month_of(const MonthInput& month);
+    void check_below_dry_bulb(const Given<double>& value, std::string_view key, const Given<double>& dry_bulb);
+    void check_pair(const Given<double>& peak, const Given<double>& dry_bulb, std::string_view key);
+    void move_to_height();
 
     // resolve_rooms.cpp: rooms and their use
     void add_rooms();

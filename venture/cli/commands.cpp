@@ -7,6 +7,7 @@
 
 #include <venture/building/effective.hpp>
 #include <venture/catalogue/shipped.hpp>
+#include <venture/cli/climate_results.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/exchange/loads_table.hpp>
 #include <venture/project/output.hpp>
@@ -67,6 +68,7 @@ ExitCode list_origins(const Job& job, const CommonOptions& o, const std::string&
 ExitCode check(const CommonOptions& o, const CheckOptions& c)
 {
     Job job = open(o);
+    job.use_weather(); // a weather year that nobody asked for yet may be wrong too
     if (needs_building(job, "check")) return ExitCode::bad_input;
     if (c.origins) return list_origins(job, o, c.what);
     if (o.json) {
@@ -130,23 +132,15 @@ ExitCode draw_plan(const CommonOptions& o, const DrawOptions& draw)
     if (job.failed()) return finish(job, o);
     const std::string bytes =
         report::draw_plan(*job.building(), job.design().loads, {.picture = draw.picture, .units = job.units()});
-    std::filesystem::path target = draw.output;
-    if (target.empty()) { // one manifest a project, the one that `demo` began
-        const std::string name = fmt::format("results/plan.{}", report::extension(draw.picture));
-        project::OutputFolder{job.folder(), draw.force}.write(name, bytes);
-        target = job.folder() / name;
-    } else {
-        project::OutputFolder{target.has_parent_path() ? target.parent_path() : ".", draw.force}.write(
-            target.filename().string(), bytes);
-    }
-    print(fmt::format("wrote {}\n", target.string()));
+    const std::string name = fmt::format("results/plan.{}", report::extension(draw.picture));
+    print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, name, bytes, draw.force).string()));
     return finish(job, o);
 }
 
 ExitCode demo(const std::filesystem::path& folder, bool force)
 {
     project::OutputFolder out{folder, force};
-    for (const char* name : {"project.toml", "loads.csv"})
+    for (const char* name : {"project.toml", "loads.csv", "monthly_means.csv"})
         out.write(name, std::string{catalogue::shipped_file(std::string{"demo/"} + name)});
     for (const auto what : {project::SchemaOf::project, project::SchemaOf::include, project::SchemaOf::library})
         out.write("schema/" + project::schema_file_name(what), project::schema_json(what));
@@ -166,15 +160,19 @@ ExitCode demo(const std::filesystem::path& folder, bool force)
     for (const auto picture : {report::Picture::svg, report::Picture::png, report::Picture::pdf})
         out.write(fmt::format("results/plan.{}", report::extension(picture)),
                   report::draw_plan(*job.building(), job.design().loads, {.picture = picture}));
+    job.use_weather();
+    write_climate(job, out);
     const std::string at = folder.string();
     print(loads_text + "\n" + size_text + "\n");
     (void)finish(job, o); // findings belong to the show; they do not make the demo fail
     print(fmt::format(
-        "\nWrote {0}: project.toml and loads.csv (the input), schema/ (for editors), results/ (check, loads, size as "
-        "text, JSON and CSV; the plan as SVG, PNG and PDF).\n"
+        "\nWrote {0}: project.toml, loads.csv and monthly_means.csv (the input), schema/ (for editors), results/ "
+        "(check, "
+        "loads, size, climate as text, JSON and CSV; plan and climate as SVG, PNG and PDF).\n"
         "Try next:\n"
         "  venture loads {0} --room \"Operations room\"        take one room's loads apart\n"
         "  venture size {0} --set \"site/winter_dry_bulb=-10 degC\"   what if the winter were colder?\n"
+        "  venture climate {0}                              design conditions, design days, the weather year\n"
         "  venture size {0}/loads.csv                        choose units for loads that someone typed\n"
         "  venture watch {0} loads                          edit {0}/project.toml and see what moves\n"
         "  venture check {0} --origins \"room/Boat hall\"      where each of its values came from\n",

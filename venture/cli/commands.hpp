@@ -23,7 +23,7 @@ struct CommonOptions {
 
 struct DrawOptions {
     report::Picture picture = report::Picture::svg;
-    std::filesystem::path output{}; ///< empty: results/plan.<kind> in the project
+    std::filesystem::path output{}; ///< empty: results/plan.<kind> (climate.<kind>) in the project
     bool force = false;
 };
 
@@ -33,12 +33,25 @@ struct CheckOptions {
     std::string what{};   ///< only these; see building::asked_for()
 };
 
+/// What `climate` lists instead of everything.
+struct ClimateOptions {
+    std::string day{};  ///< "winter", "July", "July wet bulb", "14 July"
+    std::string week{}; ///< "hottest", "coldest"
+};
+
 [[nodiscard]] ExitCode check(const CommonOptions& options, const CheckOptions& check);
 /// @param room  take this room apart instead of listing all
 [[nodiscard]] ExitCode loads(const CommonOptions& options, const std::optional<std::string>& room, bool as_table);
 [[nodiscard]] ExitCode size(const CommonOptions& options);
 [[nodiscard]] ExitCode draw_plan(const CommonOptions& options, const DrawOptions& draw);
 [[nodiscard]] ExitCode demo(const std::filesystem::path& folder, bool force);
+[[nodiscard]] ExitCode climate(const CommonOptions& options, const ClimateOptions& climate);
+/// Writes the project's weather year as CSV.
+/// @param output  empty: weather.csv in the project
+[[nodiscard]] ExitCode climate_make(const CommonOptions& options, const std::filesystem::path& output, bool force);
+/// Prints design conditions counted from a weather year: a project's, or a file's that describes itself.
+[[nodiscard]] ExitCode climate_derive(const CommonOptions& options);
+[[nodiscard]] ExitCode draw_climate(const CommonOptions& options, const DrawOptions& draw);
 /// @param project  where the key's values are shown as well; empty: only what it means
 [[nodiscard]] ExitCode explain(const CommonOptions& options, const std::string& key);
 /// @param folder  where the schemas are written; empty: the project's schema goes to the terminal

@@ -5,16 +5,20 @@
 #include <fmt/format.h>
 
 #include <venture/building/chosen_units.hpp>
+#include <venture/building/climate_input.hpp>
 #include <venture/building/overlay.hpp>
 #include <venture/building/resolve.hpp>
 #include <venture/catalogue/read_catalogue.hpp>
 #include <venture/exchange/loads_table.hpp>
+#include <venture/exchange/weather_file.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/error.hpp>
+#include <venture/quantity/names.hpp>
 
 namespace venture::cli {
 
 namespace codes = quantity::codes;
+using quantity::OriginId;
 using quantity::Problem;
 using quantity::Severity;
 
@@ -41,15 +45,58 @@ Job::Job(const std::filesystem::path& path, const std::vector<std::string>& chan
         project_ = project::read_project(path);
         problems_ = std::move(project_.problems);
     }
+    lay_over(changes);
+}
+
+Job Job::with_weather(const std::filesystem::path& path, const std::vector<std::string>& changes)
+{
+    std::error_code ignored;
+    if (std::filesystem::is_directory(path, ignored) || path.extension() == ".toml") {
+        Job job{path, changes};
+        job.use_weather();
+        if (!job.weather_) job.resolve_site(); // tells what is wrong with site and weather
+        return job;
+    }
+    Job job;
+    job.read_weather_alone(path);
+    job.lay_over(changes);
+    job.use_weather();
+    return job;
+}
+
+void Job::lay_over(const std::vector<std::string>& changes)
+{
     for (const std::string& change : changes) apply(change);
     units_ = building::chosen_units(project_.input.units);
+}
+
+void Job::read_weather_alone(const std::filesystem::path& file)
+{
+    project_.folder = file.parent_path();
+    const std::string name = file.filename().string();
+    const auto where = project_.input.origins.add({quantity::OriginKind::file, name, 0, 0, {}});
+    const project::FileText read = project::read_file(file);
+    if (!read.problem.empty()) {
+        problems_.push_back({Severity::error, codes::file, where, read.problem,
+                             "a weather year is a file with a record a line, or a project that has one"});
+        return;
+    }
+    project_.sources.add({.name = name, .role = project::FileRole::weather, .text = read.text, .path = file},
+                         read.text);
+    project_.input.weather.file = {name, where};
+    if (!exchange::describes_itself(read.text))
+        problems_.push_back({Severity::error, codes::weather_records, where, "the file does not say what is in it",
+                             "name it in a project's [weather] and describe its columns there, or put the same lines, "
+                             "each behind #, on top of the file: the first is # [weather]"});
 }
 
 void Job::apply(const std::string& change)
 {
     const auto equals = change.find('=');
     const std::string_view table = std::string_view{change}.substr(0, change.find('/'));
-    if (table == "library" || table == "table" || table == "loads") { // it would change nothing, without a word
+    const bool names_file = table == "library" || table == "table" || table == "loads" ||
+                            std::string_view{change}.starts_with("weather/file=");
+    if (names_file) { // it would change nothing, without a word
         const auto where = project_.input.origins.add({.kind = quantity::OriginKind::overlay, .text = change});
         problems_.push_back({Severity::error, codes::overlay, where,
                              fmt::format("[{}] names files, which are read before changes are laid over", table),
@@ -117,8 +164,94 @@ std::vector<services::Client> Job::clients() const
     return out;
 }
 
+std::optional<climate::WeatherYear> Job::make_weather()
+{
+    const building::WeatherInput& w = project_.input.weather;
+    auto& origins = project_.input.origins;
+    if (building::word_of(w, &building::WeatherInput::form) != "synthetic") {
+        if (!w.file) {
+            problems_.push_back({Severity::error, codes::missing, w.form.origin, "[weather] has no 'file'",
+                                 "name the file, or give form = \"synthetic\" and [[monthly_mean]]"});
+            return std::nullopt;
+        }
+        const project::SourceFile* file = project_.sources.find(*w.file);
+        if (file == nullptr) return std::nullopt; // told when it was to be read
+        return exchange::read_weather(file->text, file->name, w, building::place_of(project_.input.site), origins,
+                                      problems_);
+    }
+    if (w.file) {
+        problems_.push_back({Severity::error, codes::contradiction, w.file.origin, "a synthetic year has no file",
+                             "a year that was made and kept says so itself: leave out form"});
+        return std::nullopt;
+    }
+    if (project_.input.monthly_means.empty() && quantity::has_error(problems_))
+        return std::nullopt; // what was to hold them could not be read
+    const auto request = building::synthetic_request_of(project_.input, problems_);
+    if (!request) return std::nullopt;
+    try {
+        return climate::synthetic_year(*request);
+    } catch (const quantity::RangeError& wrong) {
+        const auto& means = project_.input.monthly_means;
+        problems_.push_back({Severity::error, codes::physics,
+                             means.empty() ? w.form.origin : means.front().month.origin, wrong.what(),
+                             "see [[monthly_mean]]"});
+        return std::nullopt;
+    }
+}
+
+void Job::use_weather()
+{
+    if (weather_used_ || !project_.input.weather.is_used()) return;
+    weather_used_ = true;
+    if (!building::is_sound(project_.input.weather)) return; // told when the site is resolved
+    weather_ = make_weather();
+    if (!weather_) return;
+    if (building::wants_conditions(project_.input.site)) derive_conditions();
+}
+
+void Job::derive_conditions()
+{
+    const climate::Rarity rarity = building::rarity_of(project_.input.weather);
+    const auto filled =
+        building::fill_from_weather(project_.input, climate::derive_conditions(*weather_, rarity), weather_->name);
+    if (filled.empty()) return;
+    const building::WeatherInput& w = project_.input.weather;
+    const OriginId where = w.form ? w.form.origin : w.file.origin;
+    if (weather_->synthetic)
+        problems_.push_back({.severity = Severity::warning,
+                             .code = codes::synthetic,
+                             .where = where,
+                             .message = fmt::format("design conditions are derived from '{}', a synthetic year: "
+                                                    "plausible, but nobody measured it",
+                                                    weather_->name),
+                             .hint = "size nothing real with them: take tables or a measured year",
+                             .subject = "weather"});
+    constexpr std::size_t shown = 6;
+    problems_.push_back(
+        {.severity = Severity::note,
+         .code = codes::derived,
+         .where = where,
+         .message = fmt::format("{} design condition{} derived from the weather year '{}' (winter "
+                                "{:g} %, summer {:g} % of a month): {}",
+                                filled.size(), filled.size() == 1 ? "" : "s", weather_->name, 100.0 * rarity.winter,
+                                100.0 * rarity.summer, quantity::listed(filled, shown)),
+         .hint = "`venture climate` shows them; one year tells what was, not how rare it is",
+         .subject = "weather"});
+}
+
+void Job::resolve_site()
+{
+    use_weather();
+    if (quantity::has_error(problems_) && !project_.whole) return;
+    building::ResolvedSite resolved = building::resolve_site(project_.input);
+    project_.input = std::move(resolved.effective);
+    add(std::move(resolved.problems));
+    if (!failed()) site_ = std::move(resolved.site);
+}
+
 void Job::resolve()
 {
+    if (building::wants_conditions(project_.input.site)) use_weather();
     add(project::wrong_marks(project_.input.accepted));
     const auto& named = project_.input.loads.table;
     if (named && !typed_)
@@ -133,6 +266,7 @@ void Job::resolve()
         add(std::move(resolved.problems));
         if (failed() || !resolved.building) return check_services_alone();
         building_ = std::move(resolved.building);
+        site_ = building_->site;
     }
     services_ = services::connect(project_.input, clients());
     add(services_.problems);

@@ -7,6 +7,7 @@
 #include <vector>
 
 #include <venture/building/building.hpp>
+#include <venture/climate/weather_year.hpp>
 #include <venture/loads/design_loads.hpp>
 #include <venture/project/acceptance.hpp>
 #include <venture/project/read_project.hpp>
@@ -21,8 +22,16 @@ public:
     /// Reads a folder, a project file, or a table of typed loads (*.csv), and applies "key/path=value" changes.
     Job(const std::filesystem::path& path, const std::vector<std::string>& changes);
 
+    /// A project, or a weather file by itself, with its weather year and nothing else resolved.
+    [[nodiscard]] static Job with_weather(const std::filesystem::path& path, const std::vector<std::string>& changes);
+
+    /// Reads or makes the project's weather year, if it has one, and derives the design conditions that the site leaves
+    /// open. Done by resolve() where conditions are open; otherwise only who looks at the weather pays for it.
+    void use_weather();
     /// Resolves the building (if there is one) and who serves whom.
     void resolve();
+    /// Resolves nothing but the site.
+    void resolve_site();
     /// Computes loads of the building and lays typed ones over them.
     void compute(double step_s);
     /// Chooses units and plant, and adds what was found on the way.
@@ -30,6 +39,9 @@ public:
 
     [[nodiscard]] bool failed() const { return quantity::has_error(problems_); }
     [[nodiscard]] const std::optional<building::Building>& building() const { return building_; }
+    [[nodiscard]] const std::optional<climate::Site>& site() const { return site_; }
+    /// The weather year; nothing before use_weather(), and if the project has none.
+    [[nodiscard]] const std::optional<climate::WeatherYear>& weather() const { return weather_; }
     [[nodiscard]] const loads::DesignLoads& design() const { return design_; }
     /// Everything said so far, what is accepted apart.
     [[nodiscard]] project::Findings findings() const;
@@ -43,7 +55,12 @@ public:
     [[nodiscard]] const std::vector<std::string>& assumed() const { return assumed_; }
 
 private:
+    Job() = default;
+    void lay_over(const std::vector<std::string>& changes);
+    void read_weather_alone(const std::filesystem::path& file);
     void apply(const std::string& change);
+    [[nodiscard]] std::optional<climate::WeatherYear> make_weather();
+    void derive_conditions();
     void read_typed_loads(const std::string& bytes, const std::string& name);
     void read_loads_alone(const std::filesystem::path& file);
     /// Tells what is wrong with circuits and plants of a project whose building does not stand.
@@ -55,12 +72,14 @@ private:
     project::ProjectFile project_{};
     std::vector<quantity::Problem> problems_{};
     std::optional<building::Building> building_{};
+    std::optional<climate::Site> site_{};
+    std::optional<climate::WeatherYear> weather_{};
     std::optional<loads::RoomLoads> typed_{};
     std::vector<std::string> assumed_{};
     services::Services services_{};
     loads::DesignLoads design_{};
     quantity::PreferredUnits units_{};
-    bool computed_ = false, sized_ = false;
+    bool weather_used_ = false, computed_ = false, sized_ = false;
 };
 
 } // namespace venture::cli

@@ -23,6 +23,7 @@ constexpr const char* about = R"(Venture: heating and cooling loads of rooms, te
 A project is a folder that holds project.toml. To begin:
   venture demo my-demo       write a complete example, compute it, say what to try next
   venture check my-demo      the model as it is understood: areas, U-values, air, what was defaulted
+  venture climate my-demo    design conditions, design days and the weather year
   venture loads my-demo      heating and cooling peaks of every room, with month and hour
   venture size my-demo       radiators, fan coils, boiler and chiller for them
   venture draw plan my-demo  the plan with loads, as SVG, PNG or PDF
@@ -43,6 +44,7 @@ public:
             "--verbose", [] { spdlog::set_level(spdlog::level::debug); }, "say on stderr what is being done");
         add_demo();
         add_check();
+        add_climate();
         add_loads();
         add_size();
         add_draw();
@@ -134,24 +136,65 @@ private:
         c->callback([this] { command_ = [this] { return cli::size(common_); }; });
     }
 
+    void add_climate()
+    {
+        auto* c = app_.add_subcommand("climate", "design conditions, design days and weather year of a project");
+        c->require_subcommand(0, 1);
+        add_common(*c);
+        c->get_option("PROJECT")->required(false);
+        c->add_option("--day", climate_.day,
+                      "list one day's hours: winter, a design month (\"July\", \"July wet bulb\", \"July dew point\"), "
+                      "or a day of the weather year (\"14 July\")");
+        c->add_option("--week", climate_.week, "list the hours of the weather year's hottest or coldest week")
+            ->check(CLI::IsMember({"hottest", "coldest"}));
+        auto* make = c->add_subcommand("make", "write the project's weather year (made up from [[monthly_mean]], or "
+                                               "read from its file) as CSV");
+        add_common(*make, false);
+        make->add_option("-o,--output", output_, "file to write; weather.csv in the project unless given");
+        make->add_flag("--force", force_, "write even over a file that Venture did not write");
+        auto* derive = c->add_subcommand("derive", "print design conditions counted from a weather year, as keys of "
+                                                   "[site]; PROJECT may also be a weather file that describes itself");
+        add_common(*derive);
+        c->callback([this, c, make, derive] {
+            if (make->parsed()) {
+                command_ = [this] { return cli::climate_make(common_, output_, force_); };
+            } else if (derive->parsed()) {
+                command_ = [this] { return cli::climate_derive(common_); };
+            } else {
+                if (c->count("PROJECT") == 0) throw CLI::RequiredError{"PROJECT"};
+                command_ = [this] { return cli::climate(common_, climate_); };
+            }
+        });
+    }
+
+    /// What every picture takes.
+    void add_picture(CLI::App& command, std::function<ExitCode()> run)
+    {
+        command.add_option("--as", picture_, "kind of picture")
+            ->check(CLI::IsMember({"svg", "png", "pdf"}))
+            ->capture_default_str();
+        command.add_option("-o,--output", draw_.output,
+                           "file to write; results/" + command.get_name() + ".<kind> in the project unless given");
+        command.add_flag("--force", draw_.force, "write even over a file that Venture did not write");
+        command.callback([this, run = std::move(run)] {
+            draw_.picture = picture_ == "png"   ? report::Picture::png
+                            : picture_ == "pdf" ? report::Picture::pdf
+                                                : report::Picture::svg;
+            command_ = run;
+        });
+    }
+
     void add_draw()
     {
         auto* draw = app_.add_subcommand("draw", "draw something");
         draw->require_subcommand(1);
-        auto* c = draw->add_subcommand("plan", "storeys to scale, with rooms' loads");
-        add_common(*c, false);
-        add_step(*c);
-        c->add_option("--as", picture_, "kind of picture")
-            ->check(CLI::IsMember({"svg", "png", "pdf"}))
-            ->capture_default_str();
-        c->add_option("-o,--output", draw_.output, "file to write; results/plan.<kind> in the project unless given");
-        c->add_flag("--force", draw_.force, "write even over a file that Venture did not write");
-        c->callback([this] {
-            draw_.picture = picture_ == "png"   ? report::Picture::png
-                            : picture_ == "pdf" ? report::Picture::pdf
-                                                : report::Picture::svg;
-            command_ = [this] { return cli::draw_plan(common_, draw_); };
-        });
+        auto* plan = draw->add_subcommand("plan", "storeys to scale, with rooms' loads");
+        add_common(*plan, false);
+        add_step(*plan);
+        add_picture(*plan, [this] { return cli::draw_plan(common_, draw_); });
+        auto* climate = draw->add_subcommand("climate", "the weather year: temperatures, sun by hour and day, wind");
+        add_common(*climate, false);
+        add_picture(*climate, [this] { return cli::draw_climate(common_, draw_); });
     }
 
     void add_explain()
@@ -206,6 +249,7 @@ private:
     cli::CommonOptions common_{};
     cli::DrawOptions draw_{};
     cli::CheckOptions check_{};
+    cli::ClimateOptions climate_{};
     std::vector<std::string> explained_{}, watched_{};
     std::filesystem::path output_{};
     std::string demo_folder_ = "venture-demo", room_{}, picture_ = "svg";

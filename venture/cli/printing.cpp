@@ -9,6 +9,8 @@
 #include <spdlog/spdlog.h>
 #include <unistd.h>
 
+#include <venture/project/output.hpp>
+
 namespace venture::cli {
 
 using nlohmann::json;
@@ -152,6 +154,18 @@ Job open_and_compute(const CommonOptions& o)
     spdlog::debug("computing with steps of {:g} min", o.step_min);
     job.compute(o.step_min * 60.0);
     return job;
+}
+
+std::filesystem::path write_result(const std::filesystem::path& project, const std::filesystem::path& asked,
+                                   const std::string& name, const std::string& bytes, bool force)
+{
+    if (asked.empty()) { // one manifest a project, the one that `demo` began
+        project::OutputFolder{project, force}.write(name, bytes);
+        return project / name;
+    }
+    project::OutputFolder{asked.has_parent_path() ? asked.parent_path() : ".", force}.write(asked.filename().string(),
+                                                                                            bytes);
+    return asked;
 }
 
 ExitCode finish(const Job& job, const CommonOptions& o, bool met)

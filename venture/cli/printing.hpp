@@ -29,6 +29,11 @@ void print_json(nlohmann::json document, const Job& job);
 [[nodiscard]] Job open(const CommonOptions& options);
 /// Opens a project and computes its loads; `job.failed()` tells whether there are any.
 [[nodiscard]] Job open_and_compute(const CommonOptions& options);
+/// Writes what a command made: to the file asked for, or under a name in the project's folder if none was.
+/// @returns where it went
+[[nodiscard]] std::filesystem::path write_result(const std::filesystem::path& project,
+                                                 const std::filesystem::path& asked, const std::string& name,
+                                                 const std::string& bytes, bool force);
 /// Ends a command: what was said, and the exit code that follows from it.
 [[nodiscard]] ExitCode finish(const Job& job, const CommonOptions& options, bool met = true);
 

@@ -1,50 +1,26 @@
 #pragma once
-/// A site's design conditions, and the hour-by-hour days made from them.
+/// Days and weeks hour by hour: made from design conditions, or taken from a weather year.
 
 #include <array>
-#include <optional>
 #include <string>
 #include <vector>
 
+#include <venture/climate/design_conditions.hpp>
 #include <venture/climate/sun.hpp>
 #include <venture/quantity/types.hpp>
 
 namespace venture::climate {
 
-/// What cooling is designed for in one month.
-struct CoolingMonth {
-    int month = 7;              ///< 1..12; the day is the 21st
-    double dry_bulb_C = 0.0;    ///< daily maximum
-    double wet_bulb_C = 0.0;    ///< coincident with the daily maximum
-    double daily_range_K = 0.0; ///< maximum minus minimum of the dry bulb
-    double beam_depth = 0.0;    ///< optical depth for beam
-    double diffuse_depth = 0.0; ///< optical depth for diffuse
-    double ground_C = 10.0;     ///< temperature of the ground under the building
-    double clock_ahead_h = 0.0; ///< by how much clocks are ahead of local standard time
-};
-
-/// What heating is designed for: steady, dark, empty.
-struct WinterDesign {
-    double dry_bulb_C = 0.0;
-    double ground_C = 0.0;
-};
-
-/// A place on earth.
-struct Site {
-    std::string name{};
-    double latitude_deg = 0.0;
-    double longitude_deg = 0.0; ///< east positive
-    double time_zone_h = 0.0;   ///< local standard time minus universal time
-    double height_m = 0.0;      ///< above sea level
-    double ground_reflectance = 0.2;
-    WinterDesign winter{};
-    std::vector<CoolingMonth> months{};
+/// How the light of the sky falls on tilted planes.
+enum class TiltedSky {
+    clear_day, ///< clear_sky_on_plane(), for design days
+    measured,  ///< perez_on_plane(), for hours of a weather year
 };
 
 /// Weather of one day at the hours 0..24 of local standard time, linear in between.
 struct DesignDay {
     static constexpr std::size_t points = 25;
-    std::string name{}; ///< "January", "winter"
+    std::string name{}; ///< "January", "winter design", "14 July"
     int month = 0;      ///< 0 for the winter design
     double clock_ahead_h = 0.0;
     double ground_C = 0.0;
@@ -53,24 +29,51 @@ struct DesignDay {
     std::array<double, points> humidity_ratio{}; ///< kg/kg dry air
     std::array<SunPosition, points> sun{};
     std::array<ClearSky, points> sky{};
+    std::array<double, points> beyond_W_per_m2{}; ///< normal to the sun, outside the atmosphere
+    TiltedSky tilted_sky = TiltedSky::clear_day;
     double ground_reflectance = 0.2;
     bool humidity_capped_at_saturation = false; ///< some night hours would be more than saturated; told, not hidden
 };
 
-/// Dry bulb falls from its maximum by the fraction of the daily range usual on clear days.
-/// The humidity ratio is that of the coincident wet bulb all day, at most saturation.
+/// Which of a month's peaks a day is made for.
+enum class DesignFor { dry_bulb, wet_bulb, dew_point };
+
+/// Dry bulb falls from its maximum by the fraction of the daily range usual on clear days. Humidity: with a range of
+/// the wet bulb given, this falls by the same fractions; else (and for the dew point always) the humidity ratio is that
+/// of the peak all day; at most saturation.
 /// Source    ASHRAE Handbook - Fundamentals, climatic design chapter, fractions of the daily range by hour.
 /// @throws   quantity::RangeError for conditions outside the physics (wet bulb above dry bulb, latitude beyond a pole)
-[[nodiscard]] DesignDay cooling_design_day(const Site& site, const CoolingMonth& month);
+/// @throws   quantity::Error if the month does not have the peak asked for
+[[nodiscard]] DesignDay cooling_design_day(const Site& site, const CoolingMonth& month,
+                                           DesignFor peak = DesignFor::dry_bulb);
 
-/// Constant dry bulb, no sun, saturated air at most at the outdoor temperature (80 % relative humidity assumed).
+/// Constant dry bulb, no sun; humidity by the winter dew point, or 80 % relative humidity where none is given.
 [[nodiscard]] DesignDay winter_design_day(const Site& site);
+
+/// Seven days in a row; the last hour of one is the first of the next.
+using Week = std::array<DesignDay, 7>;
+
+/// A design day that comes seven times, as a spell of weather; what differs between its days is the building's
+/// calendar.
+[[nodiscard]] Week design_week(const DesignDay& day);
+
+/// A day of a weather year as it was. Hour means of the sun become values at the hours by averaging neighbours.
+/// @param day       from 1
+/// @param site     whose clock, ground and ground reflectance hold; its months' ground temperatures where it has them
+[[nodiscard]] DesignDay weather_day(const WeatherYear& year, int day, const Site& site);
+
+enum class Extreme { hottest, coldest };
+
+/// The seven days of a weather year with the highest (lowest) mean dry bulb.
+struct ExtremeWeek {
+    int first_day = 1; ///< of the year
+    double mean_C = 0.0;
+    Week days{};
+};
+[[nodiscard]] ExtremeWeek extreme_week(const WeatherYear& year, const Site& site, Extreme which);
 
 /// Irradiance on a plane at the 25 hourly points of a day.
 [[nodiscard]] std::array<PlaneIrradiance, DesignDay::points> irradiance_on_plane(const DesignDay& day, Angle tilt,
                                                                                  Angle azimuth);
-
-/// "January" ... "December".
-[[nodiscard]] std::string month_name(int month);
 
 } // namespace venture::climate

@@ -5,14 +5,15 @@
 #include <gtest/gtest.h>
 
 #include <venture/air/moist_air.hpp>
+#include <venture/climate/climates_for_tests.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::climate {
 namespace {
 
-Site a_site() { return {.name = "Nowhere", .latitude_deg = 52.0, .longitude_deg = 0.0, .winter = {-5.0, 8.0}}; }
+Site a_site() { return {.name = "Nowhere", .place = {52.0, 0.0, 0.0, 0.0}, .winter = {-5.0, 8.0}}; }
 
-CoolingMonth july() { return {7, 28.0, 19.0, 10.0, 0.4, 2.3, 14.0, 1.0}; }
+CoolingMonth july() { return {7, 28.0, 19.0, 10.0, 0.4, 2.3, 14.0}; }
 
 TEST(CoolingDesignDay, ReachesItsMaximumAndFallsByTheDailyRange)
 {
@@ -70,11 +71,86 @@ TEST(WinterDesignDay, IsSteadyAndDark)
         EXPECT_EQ(on.total_W_per_m2(), 0.0);
 }
 
-TEST(MonthName, KnowsTwelve)
+TEST(WinterDesignDay, TakesTheDewPointThatIsGiven)
 {
-    EXPECT_EQ(month_name(1), "January");
-    EXPECT_EQ(month_name(12), "December");
-    EXPECT_THROW((void)month_name(0), quantity::RangeError);
+    Site site = a_site();
+    site.winter.dew_point_C = -9.0;
+    const DesignDay day = winter_design_day(site);
+    EXPECT_DOUBLE_EQ(day.humidity_ratio[0],
+                     air::saturation_humidity_ratio(quantity::Temperature::celsius(-9.0), day.pressure));
+    EXPECT_FALSE(day.humidity_capped_at_saturation);
+    site.winter.dew_point_C = -2.0; // above the dry bulb of -5 degC
+    EXPECT_TRUE(winter_design_day(site).humidity_capped_at_saturation);
+}
+
+TEST(CoolingDesignDay, LowersTheWetBulbByItsRange)
+{
+    CoolingMonth month = july();
+    month.wet_bulb_range_K = 4.0;
+    const DesignDay day = cooling_design_day(a_site(), month);
+    const auto wet_bulb = [&](std::size_t h) {
+        return air::wet_bulb(air::MoistAir::from_humidity_ratio(quantity::Temperature::celsius(day.dry_bulb_C[h]),
+                                                                day.humidity_ratio[h], day.pressure))
+            .celsius();
+    };
+    EXPECT_NEAR(wet_bulb(14), 19.0, 1e-6);
+    EXPECT_NEAR(wet_bulb(5), 15.0, 1e-6);
+    EXPECT_NEAR(wet_bulb(10), 19.0 - 0.38 * 4.0, 1e-6);
+}
+
+TEST(CoolingDesignDay, CanBeMadeForTheOtherPeaks)
+{
+    CoolingMonth month = july();
+    EXPECT_THROW((void)cooling_design_day(a_site(), month, DesignFor::wet_bulb), quantity::Error);
+    month.peak_wet_bulb = PeakWithDryBulb{21.0, 26.0};
+    month.peak_dew_point = PeakWithDryBulb{19.0, 23.0};
+    const DesignDay damp = cooling_design_day(a_site(), month, DesignFor::wet_bulb);
+    EXPECT_DOUBLE_EQ(damp.dry_bulb_C[14], 26.0);
+    const DesignDay humid = cooling_design_day(a_site(), month, DesignFor::dew_point);
+    EXPECT_DOUBLE_EQ(humid.dry_bulb_C[14], 23.0);
+    EXPECT_DOUBLE_EQ(humid.humidity_ratio[14],
+                     air::saturation_humidity_ratio(quantity::Temperature::celsius(19.0), humid.pressure));
+}
+
+TEST(DesignWeek, IsSevenOfOneDay)
+{
+    const DesignDay day = cooling_design_day(a_site(), july());
+    for (const DesignDay& of_week : design_week(day)) EXPECT_EQ(of_week.dry_bulb_C, day.dry_bulb_C);
+}
+
+TEST(ExtremeWeek, IsWarmerThanAnyOtherAndHangsTogether)
+{
+    const WeatherYear year = synthetic_year(temperate_climate());
+    Site site{.place = year.place, .summer_time = SummerTime{{3, 29}, {10, 24}, 1.0}, .months = {july()}};
+    const ExtremeWeek hot = extreme_week(year, site, Extreme::hottest),
+                      cold = extreme_week(year, site, Extreme::coldest);
+    EXPECT_GT(hot.mean_C, cold.mean_C + 15.0);
+    for (std::size_t d = 0; d + 1 < 7; ++d) EXPECT_DOUBLE_EQ(hot.days[d].dry_bulb_C[24], hot.days[d + 1].dry_bulb_C[0]);
+    EXPECT_EQ(hot.days[0].clock_ahead_h, 1.0);
+    EXPECT_EQ(cold.days[0].clock_ahead_h, 0.0);
+    for (int first = 1; first + 6 <= 365; ++first) {
+        double mean = 0.0;
+        for (std::size_t h = 0; h < 168; ++h)
+            mean += year.dry_bulb_C[24 * static_cast<std::size_t>(first - 1) + h] / 168.0;
+        EXPECT_LE(mean, hot.mean_C + 1e-9);
+        EXPECT_GE(mean, cold.mean_C - 1e-9);
+    }
+}
+
+TEST(WeatherDay, KeepsTheSunOfItsDay)
+{
+    const WeatherYear year = synthetic_year(temperate_climate());
+    const DesignDay day = weather_day(year, 172, {.place = year.place, .winter = {.ground_C = 9.0}});
+    EXPECT_EQ(day.name, "21 June");
+    EXPECT_EQ(day.ground_C, 9.0);
+    double of_day = 0.0, of_year = 0.0;
+    for (std::size_t h = 0; h < 24; ++h) {
+        of_day += day.sky[h].diffuse_horizontal_W_per_m2;
+        of_year += year.diffuse_horizontal_W_per_m2[24 * 171 + h];
+    }
+    EXPECT_NEAR(of_day, of_year, 1e-9 * of_year);
+    EXPECT_GT(irradiance_on_plane(day, Angle::degrees(90.0), Angle::degrees(180.0))[12].total_W_per_m2(), 0.0);
+    EXPECT_EQ(irradiance_on_plane(day, Angle::degrees(90.0), Angle::degrees(180.0))[0].total_W_per_m2(), 0.0);
 }
 
 } // namespace

@@ -1,7 +1,6 @@
 #include <venture/climate/sun.hpp>
 
 #include <algorithm>
-#include <array>
 #include <cmath>
 #include <numbers>
 
@@ -68,30 +67,71 @@ double diffuse_ratio(double cos_on_vertical)
 
 } // namespace
 
-int day_of_year(int month, int day)
-{
-    constexpr std::array before = {0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334};
-    check_range("day_of_year", "month", month, {1, 12}, "");
-    check_range("day_of_year", "day", day, {1, 31}, "");
-    return before[static_cast<std::size_t>(month - 1)] + day;
-}
+namespace {
 
-SunPosition sun_position(const UtcInstant& when, Angle latitude, Angle longitude)
+void check_place_and_time(const UtcInstant& when, Angle latitude, Angle longitude)
 {
     check_range("sun_position", "latitude", latitude.degrees(), {-90.0, 90.0}, "deg");
     check_range("sun_position", "longitude", longitude.degrees(), {-180.0, 180.0}, "deg");
     check_range("sun_position", "year", when.year, {1900, 2100}, "");
     check_range("sun_position", "month", when.month, {1, 12}, "");
+}
+
+SunPosition position(const Apparent& sun, double hour_angle, Angle latitude)
+{
+    SunPosition out = sun_at(Angle::degrees(sun.declination), Angle::degrees(hour_angle / deg), latitude);
+    const double equation_deg =
+        sun.mean_longitude - 0.0057183 - sun.right_ascension + sun.nutation * std::cos(sun.obliquity);
+    out.equation_of_time_min = 4.0 * (wrapped_360(equation_deg + 180.0) - 180.0);
+    return out;
+}
+
+double hour_angle(const Apparent& sun, Angle longitude)
+{
+    return (sun.sidereal_time + longitude.degrees() - sun.right_ascension) * deg;
+}
+
+} // namespace
+
+SunPosition sun_at(Angle declination, Angle hour_angle, Angle latitude)
+{
+    const double phi = latitude.radians(), delta = declination.radians(), turn = hour_angle.radians();
+    const double east = -std::cos(delta) * std::sin(turn);
+    const double north = std::sin(delta) * std::cos(phi) - std::cos(delta) * std::cos(turn) * std::sin(phi);
+    const double up = std::sin(delta) * std::sin(phi) + std::cos(delta) * std::cos(turn) * std::cos(phi);
+    return {.zenith_deg = std::atan2(std::hypot(east, north), up) / deg,
+            .azimuth_deg = wrapped_360(std::atan2(east, north) / deg),
+            .declination_deg = declination.degrees()};
+}
+
+SunPosition sun_position(const UtcInstant& when, Angle latitude, Angle longitude)
+{
+    check_place_and_time(when, latitude, longitude);
     const Apparent sun = apparent_sun(julian_day(when));
-    const double hour_angle = (sun.sidereal_time + longitude.degrees() - sun.right_ascension) * deg;
-    const double phi = latitude.radians(), delta = sun.declination * deg;
-    const double east = -std::cos(delta) * std::sin(hour_angle);
-    const double north = std::sin(delta) * std::cos(phi) - std::cos(delta) * std::cos(hour_angle) * std::sin(phi);
-    const double up = std::sin(delta) * std::sin(phi) + std::cos(delta) * std::cos(hour_angle) * std::cos(phi);
-    double equation_deg = sun.mean_longitude - 0.0057183 - sun.right_ascension + sun.nutation * std::cos(sun.obliquity);
-    equation_deg = wrapped_360(equation_deg + 180.0) - 180.0;
-    return {std::atan2(std::hypot(east, north), up) / deg, wrapped_360(std::atan2(east, north) / deg), sun.declination,
-            4.0 * equation_deg};
+    return position(sun, hour_angle(sun, longitude), latitude);
+}
+
+SunSpan sun_over(const UtcInstant& start, double hours, Angle latitude, Angle longitude)
+{
+    check_place_and_time(start, latitude, longitude);
+    check_range("sun_over", "length", hours, {1e-6, 6.0}, "h");
+    constexpr double turn = 2.0 * std::numbers::pi;
+    const Apparent sun = apparent_sun(julian_day({start.year, start.month, start.day, start.hour + 0.5 * hours}));
+    const double middle = std::remainder(hour_angle(sun, longitude), turn), half = 0.5 * hours * 15.0 * deg;
+    // sine of the elevation = a + b cos(hour angle): up between the hour angles of rise and set
+    const double a = std::sin(latitude.radians()) * std::sin(sun.declination * deg);
+    const double b = std::cos(latitude.radians()) * std::cos(sun.declination * deg);
+    const double set = a >= b ? std::numbers::pi : a <= -b ? 0.0 : std::acos(-a / b);
+    double integral = 0.0, longest = 0.0, middle_of_longest = middle;
+    for (const double day : {-turn, 0.0, turn}) { // the time may reach into the day before or after
+        const double from = std::max(middle - half, day - set), to = std::min(middle + half, day + set);
+        if (to <= from) continue;
+        integral += a * (to - from) + b * (std::sin(to) - std::sin(from));
+        if (to - from <= longest) continue;
+        longest = to - from;
+        middle_of_longest = 0.5 * (from + to);
+    }
+    return {position(sun, middle_of_longest, latitude), std::max(0.0, integral / (2.0 * half)), longest > 0.0};
 }
 
 SunDay sun_day(const UtcInstant& date, Angle latitude, Angle longitude, Angle centre)

@@ -17,9 +17,6 @@ struct UtcInstant {
     double hour = 0.0;
 };
 
-/// Day of the year from 1, in a year without a leap day.
-[[nodiscard]] int day_of_year(int month, int day);
-
 /// Direction to the centre of the sun, without refraction.
 struct SunPosition {
     double zenith_deg = 0.0;
@@ -34,6 +31,22 @@ struct SunPosition {
 /// Valid     latitude -90..90, longitude -180..180 (east positive), years 1900..2100
 /// @throws   quantity::RangeError outside the valid range
 [[nodiscard]] SunPosition sun_position(const UtcInstant& when, Angle latitude, Angle longitude);
+
+/// The same for a declination and an hour angle (0 at noon, positive after it, 15 degrees an hour); no equation of
+/// time.
+[[nodiscard]] SunPosition sun_at(Angle declination, Angle hour_angle, Angle latitude);
+
+/// The sun over some time at a place.
+struct SunSpan {
+    SunPosition middle{};   ///< in the middle of that part of the time in which it is up; of all of it while it is down
+    double mean_sine = 0.0; ///< mean over the time of the sine of its elevation, nil while it is down
+    bool up = false;        ///< whether it is up in any part
+};
+
+/// Exact but for the drift of declination and equation of time within the hours, which are those of their middle.
+/// Valid     up to 6 hours
+/// @throws   quantity::RangeError outside the range of sun_position()
+[[nodiscard]] SunSpan sun_over(const UtcInstant& start, double hours, Angle latitude, Angle longitude);
 
 /// The sun's day at a place: when it stands highest, rises and sets.
 struct SunDay {

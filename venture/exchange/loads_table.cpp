@@ -74,7 +74,7 @@ public:
 
     LoadsTable run(const std::string& bytes)
     {
-        const auto holds_numbers = [](const std::string& name) {
+        const auto holds_numbers = [](std::size_t, const std::string& name) {
             return std::ranges::find(columns, name, &Column::name) != columns.end();
         };
         const project::CsvTable table = project::read_csv(bytes, file_, {}, holds_numbers, origins_, problems_);

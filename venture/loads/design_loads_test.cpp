@@ -104,7 +104,8 @@ TEST(DesignLoads, RiseWithGlassAndFallWithInsulation)
 TEST(DesignLoads, PeakAtClockTime)
 {
     building::Input standard = sunny_room(), summer_time = sunny_room();
-    summer_time.site.months[0].clock_ahead = 1.0;
+    summer_time.site.summer_time_first = std::string{"29 March"};
+    summer_time.site.summer_time_last = std::string{"24 October"};
     const int a = design_loads(built(standard)).loads.rooms[0].cooling_when.clock_hour;
     EXPECT_EQ(design_loads(built(summer_time)).loads.rooms[0].cooling_when.clock_hour, a + 1);
 }
@@ -119,7 +120,8 @@ TEST(DesignLoads, ShiftProfilesWithTheClock)
     p.name = std::string{"at ten"};
     p.hours = quantity::TextList{{"10-11 100 %", {}}};
     in.profiles = {p};
-    in.site.months[0].clock_ahead = 1.0;
+    in.site.summer_time_first = std::string{"29 March"};
+    in.site.summer_time_last = std::string{"24 October"};
     EXPECT_EQ(design_loads(built(in)).loads.rooms[0].cooling_when.clock_hour, 10);
 }
 

@@ -23,7 +23,11 @@ namespace {
 /// Cuts a text into cells.
 class Splitter {
 public:
-    Splitter(std::string_view text, char separator) : text_{text}, separator_{separator} {}
+    /// @param skip  lines at the top that are not read
+    Splitter(std::string_view text, char separator, int skip = 0) : text_{text}, separator_{separator}
+    {
+        while (skip-- > 0 && at_ < text_.size()) skip_line();
+    }
 
     std::vector<CsvRow> run()
     {
@@ -112,14 +116,14 @@ private:
 constexpr std::array separators = {'\t', ';', '|', ','};
 
 /// The separator that cuts most of the first rows into as many cells as the first one.
-char detect_separator(const std::string& text)
+char detect_separator(const std::string& text, int skip)
 {
-    constexpr std::size_t looked_at = 4000;
+    constexpr std::size_t looked_at = 8000;
     const std::string_view begin = std::string_view{text}.substr(0, looked_at);
     char best = ',';
     std::size_t best_score = 0;
     for (const char separator : separators) {
-        const auto rows = Splitter{begin, separator}.run();
+        const auto rows = Splitter{begin, separator, skip}.run();
         if (rows.empty() || rows.front().size() < 2) continue;
         const auto alike = std::ranges::count(rows, rows.front().size(), &CsvRow::size);
         const std::size_t score = static_cast<std::size_t>(alike) * 100 / rows.size() * 100 + rows.front().size();
@@ -137,10 +141,27 @@ struct NumberSigns {
     bool point_decimal = false; ///< some point can only be one: "3.5"
 };
 
-const std::regex& simple_number()
+bool is_digit(char c) { return c >= '0' && c <= '9'; }
+
+/// A number with one mark in it, "1.25" or "1,250 mm": where the mark stands, and how many digits follow it.
+struct MarkedNumber {
+    std::size_t mark_at = 0, digits_behind = 0;
+};
+
+/// Written by hand because a weather file asks a million times.
+std::optional<MarkedNumber> marked_number(std::string_view text)
 {
-    static const std::regex pattern{R"(^[+-]?[0-9]+([.,])([0-9]+)(\s*[^0-9.,].*)?$)"};
-    return pattern;
+    std::size_t at = !text.empty() && (text[0] == '+' || text[0] == '-') ? 1 : 0;
+    const std::size_t first = at;
+    while (at < text.size() && is_digit(text[at])) ++at;
+    if (at == first || at == text.size() || (text[at] != '.' && text[at] != ',')) return std::nullopt;
+    MarkedNumber out{.mark_at = at++};
+    while (at < text.size() && is_digit(text[at])) ++at;
+    out.digits_behind = at - out.mark_at - 1;
+    if (out.digits_behind == 0) return std::nullopt;
+    while (at < text.size() && (text[at] == ' ' || text[at] == '\t')) ++at;
+    if (at < text.size() && (text[at] == '.' || text[at] == ',' || is_digit(text[at]))) return std::nullopt;
+    return out;
 }
 
 NumberSigns signs_in(const std::vector<CsvRow>& rows, const std::vector<bool>& numeric)
@@ -149,10 +170,9 @@ NumberSigns signs_in(const std::vector<CsvRow>& rows, const std::vector<bool>& n
     for (const CsvRow& row : rows)
         for (std::size_t i = 0; i < std::min(row.size(), numeric.size()); ++i) {
             const CsvCell& cell = row[i];
-            std::smatch m;
-            if (!numeric[i] || cell.text.size() > 40 || !std::regex_match(cell.text, m, simple_number())) continue;
-            if (m[1] == "," && m[2].length() != 3) signs.comma_decimal = true;
-            if (m[1] == "." && m[2].length() != 3) signs.point_decimal = true;
+            const auto number = numeric[i] ? marked_number(cell.text) : std::nullopt;
+            if (!number || number->digits_behind == 3) continue;
+            (cell.text[number->mark_at] == ',' ? signs.comma_decimal : signs.point_decimal) = true;
         }
     return signs;
 }
@@ -180,8 +200,7 @@ bool is_unit_row(const CsvRow& row)
 
 class Reader {
 public:
-    Reader(const std::string& file, const CsvStated& stated,
-           const std::function<bool(const std::string&)>& holds_numbers, OriginPool& origins,
+    Reader(const std::string& file, const CsvStated& stated, const NumbersIn& holds_numbers, OriginPool& origins,
            std::vector<Problem>& problems)
         : file_{file},
           stated_{stated},
@@ -202,8 +221,8 @@ public:
             return table;
         }
         table.text = *text;
-        table.dialect.separator = stated_.separator.value_or(detect_separator(table.text));
-        Splitter splitter{table.text, table.dialect.separator};
+        table.dialect.separator = stated_.separator.value_or(detect_separator(table.text, stated_.skip_lines));
+        Splitter splitter{table.text, table.dialect.separator, stated_.skip_lines};
         table.rows = splitter.run();
         if (splitter.unclosed_line() > 0)
             problem(codes::syntax, splitter.unclosed_line(), 0, "a quoted cell does not end", "close it with \"");
@@ -231,8 +250,12 @@ private:
 
     void settle_decimal_mark(CsvTable& table)
     {
-        std::vector<bool> numeric;
-        for (const CsvHeading& h : headings(table)) numeric.push_back(holds_numbers_(h.name));
+        std::size_t widest = 0;
+        for (const CsvRow& row : table.rows) widest = std::max(widest, row.size());
+        const std::vector<CsvHeading> names = headings(table);
+        std::vector<bool> numeric(widest);
+        for (std::size_t i = 0; i < widest; ++i)
+            numeric[i] = holds_numbers_(i, i < names.size() ? names[i].name : std::string{});
         const NumberSigns signs = signs_in(table.rows, numeric);
         char& mark = table.dialect.decimal_mark;
         mark = stated_.decimal_mark.value_or(signs.comma_decimal && !signs.point_decimal ? ',' : '.');
@@ -245,19 +268,20 @@ private:
     void check_number(const CsvCell& cell, char mark)
     {
         static const std::regex both{R"(^[+-]?[0-9]{1,3}([.,' ][0-9]{3})+([.,][0-9]+)?(\s*[^0-9.,].*)?$)"};
-        std::smatch m;
-        if (cell.text.size() > 40) return;
-        if (std::regex_match(cell.text, m, simple_number())) {
-            if (*m[1].first == mark) return;
-            const bool thousands = m[2].length() == 3;
+        if (const auto number = marked_number(cell.text)) {
+            const char found = cell.text[number->mark_at];
+            if (found == mark) return;
+            const bool thousands = number->digits_behind == 3;
+            const char* name = found == ',' ? "comma" : "point";
             problem(codes::quantity, cell.line, cell.column,
-                    thousands ? fmt::format("'{}' is ambiguous: is the {} a decimal mark or for thousands?", cell.text,
-                                            *m[1].first == ',' ? "comma" : "point")
-                              : fmt::format("'{}' has a decimal {} in a table of decimal {}", cell.text,
-                                            *m[1].first == ',' ? "comma" : "point", mark == ',' ? "commas" : "points"),
+                    thousands
+                        ? fmt::format("'{}' is ambiguous: is the {} a decimal mark or for thousands?", cell.text, name)
+                        : fmt::format("'{}' has a decimal {} in a table of decimal {}", cell.text, name,
+                                      mark == ',' ? "commas" : "points"),
                     thousands ? "write no thousands marks, or state decimal_mark"
                               : "use one mark, or state decimal_mark");
-        } else if (std::regex_match(cell.text, both)) {
+        } else if (cell.text.size() <= 40 && cell.text.find_first_of(",.' ") != std::string::npos &&
+                   std::regex_match(cell.text, both)) {
             problem(codes::quantity, cell.line, cell.column, fmt::format("'{}' has thousands marks", cell.text),
                     "write it without");
         }
@@ -265,7 +289,7 @@ private:
 
     const std::string& file_;
     const CsvStated& stated_;
-    const std::function<bool(const std::string&)>& holds_numbers_;
+    const NumbersIn& holds_numbers_;
     OriginPool& origins_;
     std::vector<Problem>& problems_;
 };
@@ -273,8 +297,7 @@ private:
 } // namespace
 
 CsvTable read_csv(const std::string& bytes, const std::string& file, const CsvStated& stated,
-                  const std::function<bool(const std::string&)>& holds_numbers, OriginPool& origins,
-                  std::vector<Problem>& problems)
+                  const NumbersIn& holds_numbers, OriginPool& origins, std::vector<Problem>& problems)
 {
     return Reader{file, stated, holds_numbers, origins, problems}.run(bytes);
 }
@@ -307,7 +330,10 @@ std::string in_words(const CsvDialect& d)
                           : d.separator == '|' ? "bars"
                                                : "tabs";
     return fmt::format("{} between cells, decimal {}, {}, {}", between, d.decimal_mark == ',' ? "commas" : "points",
-                       d.encoding, d.header_rows == 2 ? "two header rows" : "one header row");
+                       d.encoding,
+                       d.header_rows == 2   ? "two header rows"
+                       : d.header_rows == 1 ? "one header row"
+                                            : "no header row");
 }
 
 void note_dialect(const CsvTable& table, const CsvStated& stated, const std::string& file, OriginPool& origins,
@@ -322,10 +348,10 @@ void note_dialect(const CsvTable& table, const CsvStated& stated, const std::str
 
 std::string with_decimal_point(const std::string& cell, char decimal_mark)
 {
-    std::smatch m;
-    if (decimal_mark != ',' || cell.size() > 40 || !std::regex_match(cell, m, simple_number())) return cell;
+    const auto number = decimal_mark == ',' ? marked_number(cell) : std::nullopt;
+    if (!number) return cell;
     std::string out = cell;
-    out[static_cast<std::size_t>(m.position(1))] = '.';
+    out[number->mark_at] = '.';
     return out;
 }
 

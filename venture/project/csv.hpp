@@ -30,7 +30,8 @@ struct CsvDialect {
 struct CsvStated {
     std::optional<char> separator{}, decimal_mark{};
     std::optional<std::string> encoding{};
-    std::optional<int> header_rows{};
+    std::optional<int> header_rows{}; ///< 0: none, columns go by number
+    int skip_lines = 0;               ///< at the top, never read
 };
 
 struct CsvTable {
@@ -46,13 +47,16 @@ struct CsvHeading {
     std::uint32_t line = 0, column = 0; ///< of the name
 };
 
+/// Whether a column holds numbers, by its index from 0 and its heading; the heading is empty if there is none.
+using NumbersIn = std::function<bool(std::size_t, const std::string&)>;
+
 /// Splits a text into rows after RFC 4180: quoted cells may hold separators, line ends and doubled quotes. Empty lines
 /// and lines that begin with # are left out. Numbers that may be read in two ways ("1,234" among points) are errors.
 /// @param file           name that places are told with
-/// @param holds_numbers  whether a column of that name holds numbers: room "1.04" is a name
+/// @param holds_numbers  whether a column (index from 0, heading) holds numbers: room "1.04" is a name
 [[nodiscard]] CsvTable read_csv(const std::string& bytes, const std::string& file, const CsvStated& stated,
-                                const std::function<bool(const std::string&)>& holds_numbers,
-                                quantity::OriginPool& origins, std::vector<quantity::Problem>& problems);
+                                const NumbersIn& holds_numbers, quantity::OriginPool& origins,
+                                std::vector<quantity::Problem>& problems);
 
 /// The headings of a table, one a column of its first row.
 [[nodiscard]] std::vector<CsvHeading> headings(const CsvTable& table);

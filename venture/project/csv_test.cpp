@@ -17,7 +17,7 @@ Parsed parse(const std::string& text, const CsvStated& stated = {})
 {
     quantity::OriginPool origins;
     Parsed p;
-    const auto numbers = [](const std::string& name) { return name.starts_with("n"); };
+    const auto numbers = [](std::size_t, const std::string& name) { return name.starts_with("n"); };
     p.table = read_csv(text, "t.csv", stated, numbers, origins, p.problems);
     p.rows = p.table.header;
     p.rows.insert(p.rows.end(), p.table.rows.begin(), p.table.rows.end());
@@ -68,6 +68,25 @@ TEST(CsvDialects, AreTakenAsStated)
     EXPECT_EQ(with_decimal_point(p.rows[1][1].text, p.table.dialect.decimal_mark), "1.234");
     EXPECT_EQ(with_decimal_point("3,5 m", ','), "3.5 m");
     EXPECT_EQ(with_decimal_point("Hall, west", ','), "Hall, west");
+}
+
+TEST(CsvDialects, LinesAboveTheHeadingsAreNotReadButCounted)
+{
+    const auto p = parse("kept; by \"hand\n1,2,3\na;n\nx;1,5\n", {.skip_lines = 2});
+    ASSERT_EQ(p.rows.size(), 2u);
+    EXPECT_EQ(texts(p.rows[1]), (Strings{"x", "1,5"}));
+    EXPECT_EQ(p.rows[1][0].line, 4u);
+    EXPECT_EQ(p.problems.size(), 0u);
+    EXPECT_TRUE(parse("a,b\n1,2\n", {.skip_lines = 9}).rows.empty());
+}
+
+TEST(CsvDialects, TablesWithoutHeadingsAreAllRows)
+{
+    const auto p = parse("1;2,5\n3;4,5\n", {.header_rows = 0});
+    EXPECT_TRUE(p.table.header.empty());
+    EXPECT_EQ(p.table.rows.size(), 2u);
+    EXPECT_TRUE(headings(p.table).empty());
+    EXPECT_EQ(in_words(p.table.dialect).substr(0, 24), "semicolons between cells");
 }
 
 TEST(CsvEncodings, AreDetectedAndTurnedIntoUtf8)

@@ -7,6 +7,7 @@
 #include <venture/building/keys.hpp>
 #include <venture/project/formats.hpp>
 #include <venture/project/record_table.hpp>
+#include <venture/project/stated_csv.hpp>
 #include <venture/quantity/codes.hpp>
 
 namespace venture::project {
@@ -20,22 +21,6 @@ using quantity::Severity;
 namespace {
 
 constexpr std::size_t most_files = 1000, most_bytes = 4 * largest_file_bytes; ///< of all files together
-
-std::optional<char> sign(const Given<std::string>& word, std::initializer_list<std::pair<std::string_view, char>> signs)
-{
-    if (!word) return std::nullopt;
-    for (const auto& [name, c] : signs)
-        if (*word == name) return c;
-    return std::nullopt;
-}
-
-CsvStated stated_by(const building::TableFileInput& t)
-{
-    return {.separator = sign(t.separator, {{"comma", ','}, {"semicolon", ';'}, {"tab", '\t'}, {"bar", '|'}}),
-            .decimal_mark = sign(t.decimal_mark, {{"point", '.'}, {"comma", ','}}),
-            .encoding = t.encoding.value,
-            .header_rows = t.header_rows ? std::optional{static_cast<int>(*t.header_rows)} : std::nullopt};
-}
 
 } // namespace
 
@@ -97,7 +82,8 @@ void ProjectReader::read(std::string text, const std::string& file)
     }
     read_toml(std::move(text), file, FileRole::project, out_.folder / file);
     read_tables();
-    read_loads();
+    read_named(out_.input.loads.table, FileRole::loads);
+    read_named(out_.input.weather.file, FileRole::weather);
     read_libraries();
 }
 
@@ -166,8 +152,10 @@ void ProjectReader::read_table(const building::TableFileInput& t)
             using Record = typename std::remove_cvref_t<decltype(records)>::value_type;
             if (name != *t.holds) return;
             const CsvStated stated = stated_by(t);
-            const CsvTable table = read_csv(*bytes, *t.file, stated, RecordTable::holds_numbers<Record>,
-                                            out_.input.origins, out_.problems);
+            const auto holds_numbers = [](std::size_t, const std::string& heading) {
+                return RecordTable::holds_numbers<Record>(heading);
+            };
+            const CsvTable table = read_csv(*bytes, *t.file, stated, holds_numbers, out_.input.origins, out_.problems);
             out_.sources.add(
                 {.name = *t.file, .role = FileRole::table, .text = table.text, .path = out_.folder / *t.file}, *bytes);
             note_dialect(table, stated, *t.file, out_.input.origins, out_.problems);
@@ -180,13 +168,11 @@ void ProjectReader::read_table(const building::TableFileInput& t)
     });
 }
 
-void ProjectReader::read_loads()
+void ProjectReader::read_named(const Given<std::string>& named, FileRole role)
 {
-    const Given<std::string>& named = out_.input.loads.table;
     if (!named) return;
     if (auto bytes = load(named, false))
-        out_.sources.add({.name = *named, .role = FileRole::loads, .text = *bytes, .path = out_.folder / *named},
-                         *bytes);
+        out_.sources.add({.name = *named, .role = role, .text = *bytes, .path = out_.folder / *named}, *bytes);
 }
 
 void ProjectReader::read_libraries()

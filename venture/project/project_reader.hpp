@@ -24,7 +24,8 @@ private:
     void include(const std::string& named, quantity::OriginId where);
     void read_tables();
     void read_table(const building::TableFileInput& stated);
-    void read_loads();
+    /// Keeps the bytes of a file for whoever reads its form.
+    void read_named(const quantity::Given<std::string>& named, FileRole role);
     void read_libraries();
     void read_library(const building::LibraryInput& library);
     void check_format(toml::table& root, TableReader& reader, const std::string& file, bool must_state);

@@ -83,7 +83,7 @@ Json table_schema(const KeyTable& table)
     Json properties = Json::object(), required = Json::array();
     for (const KeyEntry& entry : table.keys) {
         properties[std::string{entry.spec->name}] = key_schema(entry);
-        if (entry.spec->required) required.push_back(entry.spec->name);
+        if (entry.spec->required && !entry.spec->from_weather) required.push_back(entry.spec->name);
     }
     for (const KeyTable& nested : table.nested)
         properties[nested.name.substr(nested.name.rfind('.') + 1)] = table_schema(nested);

@@ -19,6 +19,8 @@ std::string_view name_of(FileRole role)
         return "table";
     case FileRole::loads:
         return "loads";
+    case FileRole::weather:
+        return "weather";
     case FileRole::library:
         return "library";
     case FileRole::catalogue:

@@ -25,6 +25,7 @@ inline constexpr std::string_view contradiction = "V204"; ///< values that exclu
 inline constexpr std::string_view physics = "V205";       ///< outside the physics or a method's range
 inline constexpr std::string_view hours = "V206";         ///< not a range of hours
 inline constexpr std::string_view layer = "V207";         ///< not a layer
+inline constexpr std::string_view date = "V208";          ///< not a day of a year
 // shape
 inline constexpr std::string_view outline = "V301";   ///< a room without a proper outline
 inline constexpr std::string_view overlap = "V302";   ///< two rooms in one place
@@ -42,5 +43,15 @@ inline constexpr std::string_view assumed = "V408";         ///< something assum
 inline constexpr std::string_view overruled = "V409";       ///< a library's record that the project has its own for
 inline constexpr std::string_view table_read_as = "V410";   ///< how a table was read, where that was detected
 inline constexpr std::string_view moved_on = "V411";        ///< an acceptance whose finding is gone or has changed
+inline constexpr std::string_view derived = "V412";         ///< design conditions derived from a weather year
+inline constexpr std::string_view moved_height = "V413";    ///< design conditions moved to another height
+// weather
+inline constexpr std::string_view weather_records = "V501"; ///< records that make no year
+inline constexpr std::string_view weather_value = "V502";   ///< a reading that cannot be
+inline constexpr std::string_view weather_gap = "V503";     ///< a gap too long to be filled
+inline constexpr std::string_view sun_and_clock = "V504";   ///< the measured sun and the clock disagree
+inline constexpr std::string_view weather_odd = "V505";     ///< a reading that can hardly be
+inline constexpr std::string_view weather_filled = "V506";  ///< what was filled in or assumed of weather
+inline constexpr std::string_view synthetic = "V507";       ///< weather that is made up
 
 } // namespace venture::quantity::codes

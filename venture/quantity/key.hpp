@@ -37,8 +37,9 @@ struct KeySpec {
     std::string_view default_word = {};       ///< of a text; empty if there is none
     std::string_view default_source = {};     ///< where the default comes from
     bool required = false;
-    bool whole = false;    ///< only whole numbers
-    std::size_t count = 0; ///< how many numbers a list must hold; 0 = any
+    bool from_weather = false; ///< of what is required: a weather year stands in for it
+    bool whole = false;        ///< only whole numbers
+    std::size_t count = 0;     ///< how many numbers a list must hold; 0 = any
 };
 
 /// A key and the member of `Table` that it fills.

@@ -40,6 +40,9 @@ const std::vector<PrintedQuantity>& printed_quantities()
         {"humidity_ratio", Kind::humidity_ratio, "g/kg", "gr/lb", "of moist air"},
         {"enthalpy", Kind::enthalpy, "kJ/kg", "Btu/lb", "of moist air"},
         {"energy", Kind::energy, "kWh", "kBtu", "over a day or a year"},
+        {"irradiation", Kind::irradiation, "kWh/m2", "Btu/ft2", "sun on a surface over a day or a year"},
+        {"cloud_cover", Kind::cloud_cover, "%", "%", "share of the sky"},
+        {"wind", Kind::velocity, "m/s", "mph", "of the wind"},
         {"duration", Kind::hours, "h", "h", "lengths of time"},
         {"pressure", Kind::pressure, "Pa", "inH2O", "of air and water"},
     };

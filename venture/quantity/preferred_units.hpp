@@ -17,7 +17,7 @@ struct PrintedQuantity {
     std::string_view text;           ///< where it is printed
 };
 
-/// All choices; one for each kind that has more than one unit, and "thickness" and "total_power" beside.
+/// All choices; one for each kind that has more than one unit, and "thickness", "total_power" and "wind" beside.
 [[nodiscard]] const std::vector<PrintedQuantity>& printed_quantities();
 
 /// Names of the presets: "SI", "inch-pound".

@@ -49,6 +49,8 @@ constexpr std::array kind_names = {
     KindName{Kind::humidity_ratio, "humidity ratio"},
     KindName{Kind::enthalpy, "enthalpy"},
     KindName{Kind::energy, "energy"},
+    KindName{Kind::irradiation, "irradiation"},
+    KindName{Kind::cloud_cover, "cloud cover"},
     KindName{Kind::angle, "angle"},
     KindName{Kind::hours, "duration"},
     KindName{Kind::pressure, "pressure"},

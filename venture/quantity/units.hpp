@@ -39,6 +39,8 @@ enum class Kind {
     humidity_ratio,
     enthalpy,
     energy,
+    irradiation, ///< sun on a square metre over a time
+    cloud_cover, ///< share of the sky
     angle,
     hours,
     pressure,

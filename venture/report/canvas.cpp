@@ -49,6 +49,12 @@ struct Canvas::Cairo {
     }
 };
 
+std::string with_superscript(std::string text)
+{
+    if (text.ends_with('2')) text.replace(text.size() - 1, 1, "\u00b2");
+    return text;
+}
+
 Canvas::Canvas(Picture picture, double width, double height) : cairo_{std::make_unique<Cairo>()}
 {
     Cairo& c = *cairo_;

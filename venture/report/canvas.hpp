@@ -13,6 +13,9 @@ enum class Picture { svg, png, pdf };
     return p == Picture::svg ? "svg" : p == Picture::png ? "png" : "pdf";
 }
 
+/// "18.00 m2" as it is drawn, with a raised 2.
+[[nodiscard]] std::string with_superscript(std::string text);
+
 struct Colour {
     double r = 0.0, g = 0.0, b = 0.0;
 };

@@ -102,7 +102,8 @@ std::string key_text(const KeyTable& table, const KeyEntry& entry, const Preferr
         out += fmt::format("  bounds     {} to {}\n", units.text(spec.allowed.lowest, spec.kind),
                            units.text(spec.allowed.highest, spec.kind));
     const std::string otherwise = default_of(spec, units);
-    out += fmt::format("  default    {}\n", spec.required       ? "none: must be given"
+    out += fmt::format("  default    {}\n", spec.from_weather   ? "none: must be given, or derived from [weather]"
+                                            : spec.required     ? "none: must be given"
                                             : otherwise.empty() ? "none"
                                                                 : otherwise);
     out += fmt::format("  write      {}\n", how_to_write(entry, units));
@@ -137,7 +138,9 @@ std::string keys_page()
                            header_of(table));
         for (const KeyEntry& entry : table.keys)
             out += fmt::format("| `{}` | {} | {} | {} |\n", entry.spec->name, entry.spec->text, unit_or_words(entry),
-                               entry.spec->required ? "must be given" : default_of(*entry.spec, si));
+                               entry.spec->from_weather ? "must be given, or derived from `[weather]`"
+                               : entry.spec->required   ? "must be given"
+                                                        : default_of(*entry.spec, si));
     });
     return out + quantities_page();
 }

@@ -170,11 +170,11 @@ std::string loads_heading(const building::Building& b, const PreferredUnits& uni
     if (!p.number.empty()) out += fmt::format(", job {}", p.number);
     if (!p.revision.empty()) out += fmt::format(", revision {}", p.revision);
     const auto& s = b.site;
-    out +=
-        fmt::format("\n{}: {:.2f} deg {}, {:.2f} deg {}, {} above the sea; winter design {}",
-                    s.name.empty() ? "Site" : s.name, std::abs(s.latitude_deg), s.latitude_deg < 0 ? "south" : "north",
-                    std::abs(s.longitude_deg), s.longitude_deg < 0 ? "west" : "east",
-                    units.text(s.height_m, quantity::Kind::length), units.text(s.winter.dry_bulb_C, "temperature"));
+    out += fmt::format(
+        "\n{}: {:.2f} deg {}, {:.2f} deg {}, {} above the sea; winter design {}", s.name.empty() ? "Site" : s.name,
+        std::abs(s.place.latitude_deg), s.place.latitude_deg < 0 ? "south" : "north", std::abs(s.place.longitude_deg),
+        s.place.longitude_deg < 0 ? "west" : "east", units.text(s.place.height_m, quantity::Kind::length),
+        units.text(s.winter.dry_bulb_C, "temperature"));
     if (!s.months.empty())
         out += fmt::format(
             "; cooling design days of {} month{}, hottest {}", s.months.size(), s.months.size() == 1 ? "" : "s",

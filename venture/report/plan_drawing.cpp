@@ -38,13 +38,6 @@ struct Placement {
     [[nodiscard]] Spot at(GridPoint p) const { return at(building::to_metres(p.x), building::to_metres(p.y)); }
 };
 
-/// "18.00 m2" as it is drawn.
-std::string with_superscript(std::string text)
-{
-    if (text.ends_with('2')) text.replace(text.size() - 1, 1, "\u00b2");
-    return text;
-}
-
 class PlanDrawing {
 public:
     PlanDrawing(const Building& b, const loads::RoomLoads& loads, const PlanOptions& o)

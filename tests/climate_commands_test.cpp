@@ -1,0 +1,211 @@
+/// The commands about climate, through the real program.
+
+#include <fmt/format.h>
+#include <gmock/gmock.h>
+#include <gtest/gtest.h>
+#include <nlohmann/json.hpp>
+#include <unistd.h>
+
+#include <program.hpp>
+
+namespace venture {
+namespace {
+
+namespace fs = std::filesystem;
+using nlohmann::json;
+using testing::HasSubstr;
+using testing::Not;
+
+const fs::path data = fs::path{VENTURE_SOURCE_DIR} / "data";
+
+class ClimateCommands : public testing::Test {
+protected:
+    void SetUp() override
+    {
+        folder = fs::temp_directory_path() / fmt::format("venture_climate_{}_{}",
+                                                         testing::UnitTest::GetInstance()->current_test_info()->name(),
+                                                         ::getpid());
+        fs::remove_all(folder);
+        fs::create_directories(folder);
+        fs::copy(data / "house", folder / "house");
+    }
+    void TearDown() override { fs::remove_all(folder); }
+
+    [[nodiscard]] Ran run(const std::string& arguments) const { return run_program(arguments, folder); }
+    [[nodiscard]] json run_json(const std::string& arguments) const
+    {
+        const Ran r = run(arguments);
+        json doc = json::parse(r.out, nullptr, false);
+        EXPECT_FALSE(doc.is_discarded()) << r.out << r.errors;
+        return doc;
+    }
+    void replace(const std::string& what, const std::string& by) const
+    {
+        const fs::path file = folder / "house/project.toml";
+        std::string text = text_of(file);
+        const auto at = text.find(what);
+        ASSERT_NE(at, std::string::npos) << what;
+        text.replace(at, what.size(), by);
+        std::ofstream{file, std::ios::binary} << text;
+    }
+
+    fs::path folder;
+};
+
+TEST_F(ClimateCommands, ShowConditionsDaysAndTheYear)
+{
+    const Ran r = run("climate house");
+    EXPECT_EQ(r.code, 0) << r.errors;
+    EXPECT_EQ(r.errors, "");
+    for (const char* part : {"summer time 29 March to 24 October", "Design conditions", "Heating  dry bulb -3.0 degC",
+                             "21 July", "05:12-21:13", "SYNTHETIC weather", "Degree-days", "99.6 %", "0.4 %"})
+        EXPECT_THAT(r.out, HasSubstr(part));
+}
+
+TEST_F(ClimateCommands, MarkWhatWasSetAndWhatWasDerived)
+{
+    replace("winter_ground = 7\n", "");
+    const Ran r = run("climate house --set \"site/winter_dry_bulb=-8 degC\"");
+    EXPECT_EQ(r.code, 0);
+    EXPECT_THAT(r.out, HasSubstr("dry bulb -8.0* degC"));
+    EXPECT_THAT(r.out, HasSubstr("~ degC"));
+    EXPECT_THAT(r.out, HasSubstr("* set for this run. ~ derived from the weather year."));
+    EXPECT_THAT(r.errors, HasSubstr("V507"));
+    EXPECT_THAT(r.errors, HasSubstr("V412"));
+    EXPECT_EQ(run("climate house --strict").code, 1);
+}
+
+TEST_F(ClimateCommands, DeriveWhatIsLeftOutAndLoadsUseIt)
+{
+    const std::string site = text_of(folder / "house/project.toml");
+    const auto from = site.find("  [[site.month]]"), to = site.find("# A year of weather");
+    replace(site.substr(from, to - from), "");
+    const json loads = run_json("loads house --json");
+    EXPECT_GT(loads["runs"].size(), 11u); // twelve months and the winter
+    const json derived = run_json("climate derive house --json");
+    const json shown = run_json("climate house --json");
+    EXPECT_EQ(derived["design_conditions"]["months"], shown["design_conditions"]["months"]);
+    EXPECT_EQ(shown["design_conditions"]["winter"]["dry_bulb_C"], -3.0); // that one is typed
+    EXPECT_EQ(shown["weather"]["synthetic"], true);
+    for (const char* origin : {"site/month/7/dry_bulb", "site/month/7/beam_depth"})
+        EXPECT_THAT(run(fmt::format("check house --origins {}", origin)).out,
+                    HasSubstr("derived from the weather year 'Muddlecombe, invented'"));
+}
+
+TEST_F(ClimateCommands, WhatDerivePrintsIsReadAgain)
+{
+    const json derived = run_json("climate derive house --json")["design_conditions"];
+    const std::string site = text_of(folder / "house/project.toml");
+    const auto from = site.find("winter_dry_bulb"), to = site.find("# A year of weather");
+    replace(site.substr(from, to - from), run("climate derive house").out + "\n");
+    const json again = run_json("climate house --json")["design_conditions"];
+    EXPECT_NEAR(again["winter"]["dew_point_C"].get<double>(), derived["winter"]["dew_point_C"].get<double>(), 0.051);
+    ASSERT_EQ(again["months"].size(), 12u);
+    for (std::size_t m = 0; m < 12; ++m)
+        for (const char* key : {"dry_bulb_C", "wet_bulb_C", "wet_bulb_range_K", "ground_C", "beam_depth"})
+            EXPECT_NEAR(again["months"][m][key].get<double>(), derived["months"][m][key].get<double>(), 0.051) << key;
+    EXPECT_EQ(run("climate house").errors, ""); // nothing is derived any more
+}
+
+TEST_F(ClimateCommands, MakeAYearThatProjectsAndDeriveRead)
+{
+    EXPECT_THAT(run("climate make house -o made.csv").out, HasSubstr("wrote made.csv"));
+    const std::string text = text_of(folder / "made.csv");
+    EXPECT_TRUE(text.starts_with("# [weather]\n"));
+    EXPECT_THAT(text.substr(0, 400), HasSubstr("synthetic"));
+    const json of_file = run_json("climate derive made.csv --json"), of_house = run_json("climate derive house --json");
+    EXPECT_EQ(of_file["weather"]["synthetic"], true);
+    EXPECT_NEAR(of_file["design_conditions"]["winter"]["dry_bulb_C"].get<double>(),
+                of_house["design_conditions"]["winter"]["dry_bulb_C"].get<double>(), 0.02);
+
+    fs::copy(folder / "made.csv", folder / "house/made.csv");
+    replace("form = \"synthetic\"\n", "file = \"made.csv\"\n");
+    const Ran r = run("climate house");
+    EXPECT_EQ(r.code, 0) << r.errors;
+    EXPECT_THAT(r.out, HasSubstr("kept in made.csv"));
+    EXPECT_THAT(r.out, HasSubstr("SYNTHETIC weather"));
+}
+
+TEST_F(ClimateCommands, ListOneDay)
+{
+    for (const char* day : {"winter", "July", "14 July", "\"july dry bulb\""})
+        EXPECT_EQ(run(fmt::format("climate house --day {}", *day == '1' ? "\"14 July\"" : day)).code, 0) << day;
+    EXPECT_THAT(run("climate house --day July").out, HasSubstr("27.8"));
+    EXPECT_THAT(run("climate house --day \"July wet bulb\"").errors, HasSubstr("peak_wet_bulb"));
+    EXPECT_EQ(run("climate house --day \"July wet bulb\"").code, 2);
+    const Ran none = run("climate house --day Julember");
+    EXPECT_EQ(none.code, 2);
+    EXPECT_THAT(none.errors, HasSubstr("no day is called 'Julember'; there are: winter, July"));
+    EXPECT_THAT(run("climate house --week hottest").out, HasSubstr("The hottest week"));
+    EXPECT_EQ(run("climate house --week mildest").code, 2);
+}
+
+TEST_F(ClimateCommands, DrawTheYearInThreeKinds)
+{
+    for (const auto& [kind, begins] : {std::pair{"svg", "<?xml"}, {"png", "\x89PNG"}, {"pdf", "%PDF"}}) {
+        EXPECT_EQ(run(fmt::format("draw climate house --as {}", kind)).code, 0);
+        EXPECT_TRUE(text_of(folder / "house/results" / fmt::format("climate.{}", kind)).starts_with(begins));
+    }
+    const std::string first = text_of(folder / "house/results/climate.svg");
+    EXPECT_EQ(run("draw climate house").code, 0);
+    EXPECT_EQ(text_of(folder / "house/results/climate.svg"), first);
+}
+
+TEST_F(ClimateCommands, TeachWhatIsMissing)
+{
+    const std::string text = text_of(folder / "house/project.toml");
+    const auto from = text.find("[weather]"), to = text.find("[[material]]");
+    replace(text.substr(from, to - from), "");
+    EXPECT_EQ(run("climate house").code, 0);
+    EXPECT_THAT(run("climate house").out, HasSubstr("No weather year"));
+    for (const char* command : {"climate make house", "climate derive house", "draw climate house"}) {
+        const Ran r = run(command);
+        EXPECT_EQ(r.code, 2) << command;
+        EXPECT_THAT(r.errors, HasSubstr("[[monthly_mean]]")) << command;
+    }
+    replace("  wet_bulb = 19.2\n", "");
+    const Ran r = run("climate house");
+    EXPECT_EQ(r.code, 2);
+    EXPECT_THAT(r.errors, HasSubstr("[month] '7' has no 'wet_bulb'"));
+    EXPECT_THAT(r.errors, HasSubstr("cooling six a month"));
+    EXPECT_THAT(r.errors, HasSubstr("venture climate derive"));
+}
+
+TEST_F(ClimateCommands, RefuseWhatIsNoWeather)
+{
+    std::ofstream{folder / "bare.csv"} << "Temp,RH\n1,2\n";
+    const Ran bare = run("climate derive bare.csv");
+    EXPECT_EQ(bare.code, 2);
+    EXPECT_THAT(bare.errors, HasSubstr("does not say what is in it"));
+    EXPECT_EQ(run("climate derive nowhere.csv").code, 2);
+    EXPECT_EQ(run("climate").code, 2);
+    replace("seed = 12", "seed = 12\nfile = \"monthly_means.csv\"");
+    EXPECT_THAT(run("climate house").errors, HasSubstr("a synthetic year has no file"));
+}
+
+TEST_F(ClimateCommands, RefuseMeansThatCannotBe)
+{
+    std::ofstream{folder / "house/monthly_means.csv"}
+        << "month,dry_bulb,daily_range,relative_humidity [%],sun [kWh/m2],wind\n1,4,5,86,6,4\n2,4,5,86,1,4\n";
+    const Ran missing = run("climate house");
+    EXPECT_EQ(missing.code, 2);
+    EXPECT_THAT(missing.errors, HasSubstr("without: March, April"));
+    std::ofstream sunny{folder / "house/monthly_means.csv"};
+    sunny << "month,dry_bulb,daily_range,relative_humidity [%],sun [kWh/m2],wind\n";
+    for (int m = 1; m <= 12; ++m) sunny << m << ",4,5,86,6,4\n";
+    sunny.close();
+    EXPECT_THAT(run("climate house").errors, HasSubstr("January: sun on the horizontal of a mean day is 21.6 MJ/m2"));
+}
+
+TEST_F(ClimateCommands, SpeakInchPoundUnits)
+{
+    const Ran r = run("climate house --units inch-pound");
+    EXPECT_THAT(r.out, HasSubstr("82.0"));
+    EXPECT_THAT(r.out, HasSubstr("degF"));
+    EXPECT_THAT(r.out, HasSubstr("Btu/ft2"));
+    EXPECT_THAT(r.out, HasSubstr("mph"));
+    EXPECT_THAT(r.out, Not(HasSubstr("degC")));
+}
+
+} // namespace
+} // namespace venture

@@ -1,0 +1,106 @@
+#include <set>
+
+#include <fmt/format.h>
+
+#include <venture/building/climate_input.hpp>
+#include <venture/building/resolver.hpp>
+#include <venture/quantity/codes.hpp>
+
+namespace venture::building::detail {
+
+namespace codes = quantity::codes;
+
+namespace {
+
+std::optional<climate::PeakWithDryBulb> pair_of(const Given<double>& peak, const Given<double>& dry_bulb)
+{
+    if (!peak || !dry_bulb) return std::nullopt;
+    return climate::PeakWithDryBulb{*peak, *dry_bulb};
+}
+
+} // namespace
+
+void Resolver::check_below_dry_bulb(const Given<double>& value, std::string_view key, const Given<double>& dry_bulb)
+{
+    if (value && dry_bulb && *value > *dry_bulb)
+        problem(codes::physics, value.origin,
+                fmt::format("{}: {:g} degC is above the dry bulb of {:g} degC", key, *value, *dry_bulb),
+                "were the two swapped?");
+}
+
+void Resolver::check_pair(const Given<double>& peak, const Given<double>& dry_bulb, std::string_view key)
+{
+    if (peak && !dry_bulb && !dry_bulb.refused)
+        problem(codes::missing, peak.origin, fmt::format("{} has no coincident dry bulb", key),
+                fmt::format("add dry_bulb_at_{}", key));
+    if (dry_bulb && !peak && !peak.refused)
+        problem(codes::missing, dry_bulb.origin, fmt::format("dry_bulb_at_{0} stands without {0}", key),
+                fmt::format("add {}", key));
+    check_below_dry_bulb(peak, key, dry_bulb);
+}
+
+climate::CoolingMonth Resolver::month_of(const MonthInput& m)
+{
+    check_below_dry_bulb(m.wet_bulb, "wet_bulb", m.dry_bulb);
+    check_pair(m.peak_wet_bulb, m.dry_bulb_at_peak_wet_bulb, "peak_wet_bulb");
+    check_pair(m.peak_dew_point, m.dry_bulb_at_peak_dew_point, "peak_dew_point");
+    return {.month = static_cast<int>(value_of(m.month)),
+            .dry_bulb_C = value_of(m.dry_bulb),
+            .wet_bulb_C = value_of(m.wet_bulb),
+            .daily_range_K = value_of(m.daily_range),
+            .beam_depth = value_of(m.beam_depth),
+            .diffuse_depth = value_of(m.diffuse_depth),
+            .ground_C = value_of(m.ground),
+            .wet_bulb_range_K = m.wet_bulb_range.value,
+            .peak_wet_bulb = pair_of(m.peak_wet_bulb, m.dry_bulb_at_peak_wet_bulb),
+            .peak_dew_point = pair_of(m.peak_dew_point, m.dry_bulb_at_peak_dew_point),
+            .wind_m_per_s = m.wind.value};
+}
+
+void Resolver::add_site()
+{
+    const SiteInput& s = input_.site;
+    climate::Site& site = building_.site;
+    site = {.name = value_of(s.name),
+            .place = place_of(s).value_or(climate::Place{}),
+            .ground_reflectance = value_of(s.ground_reflectance),
+            .summer_time = summer_time_of(s, problems_),
+            .winter = {.dry_bulb_C = value_of(s.winter_dry_bulb),
+                       .ground_C = value_of(s.winter_ground),
+                       .dew_point_C = s.winter_dew_point.value,
+                       .wind_m_per_s = s.winter_wind.value}};
+    building_.plan_bearing_deg = value_of(s.plan_bearing);
+    std::set<int> seen;
+    for (const MonthInput& m : s.months) {
+        if (!m.month) continue;
+        const climate::CoolingMonth month = month_of(m);
+        if (!seen.insert(month.month).second)
+            problem(codes::contradiction, m.month.origin, fmt::format("month {} stands twice", month.month));
+        site.months.push_back(month);
+    }
+    move_to_height();
+}
+
+void Resolver::move_to_height()
+{
+    const Given<double>& station = input_.site.conditions_height;
+    climate::Site& site = building_.site;
+    if (!station || !numbers_sound_ || quantity::has_error(problems_)) return;
+    if (*station == site.place.height_m) return;
+    try {
+        site.winter = climate::at_height(site.winter, *station, site.place.height_m);
+        for (climate::CoolingMonth& month : site.months)
+            month = climate::at_height(month, *station, site.place.height_m);
+    } catch (const quantity::RangeError& wrong) {
+        problem(codes::physics, station.origin, wrong.what(), "take conditions of a nearer station");
+        return;
+    }
+    problem(codes::moved_height, station.origin,
+            fmt::format("design conditions were moved from {:g} m to the site's {:g} m: temperatures by {:+.1f} K, "
+                        "relative humidities kept",
+                        *station, site.place.height_m, 0.0065 * (*station - site.place.height_m)),
+            "`venture climate` shows them as they are used")
+        .severity = quantity::Severity::note;
+}
+
+} // namespace venture::building::detail

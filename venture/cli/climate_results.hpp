@@ -1,0 +1,21 @@
+#pragma once
+/// What is shown of a climate, for the commands that show it.
+
+#include <string>
+
+#include <venture/cli/job.hpp>
+#include <venture/project/output.hpp>
+#include <venture/report/canvas.hpp>
+
+namespace venture::cli {
+
+/// Site, design conditions, design days, and the weather year if there is one.
+[[nodiscard]] std::string climate_text(const Job& job);
+
+/// The weather year on one sheet; the job must have one.
+[[nodiscard]] std::string climate_picture(const Job& job, report::Picture picture);
+
+/// results/climate.txt, .json, .svg, .png, .pdf.
+void write_climate(const Job& job, project::OutputFolder& out);
+
+} // namespace venture::cli

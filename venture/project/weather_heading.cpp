@@ -1,0 +1,64 @@
+#include <venture/project/weather_heading.hpp>
+
+#include <fmt/format.h>
+
+#include <venture/building/key_value.hpp>
+#include <venture/building/keys.hpp>
+#include <venture/project/table_reader.hpp>
+#include <venture/project/toml_document.hpp>
+
+namespace venture::project {
+
+namespace {
+
+constexpr std::string_view first_line = "# [weather]", byte_order_mark = "\xEF\xBB\xBF";
+
+std::string_view without_mark(std::string_view text)
+{
+    if (text.starts_with(byte_order_mark)) text.remove_prefix(byte_order_mark.size());
+    return text;
+}
+
+/// The lines behind #, as TOML; lines keep their numbers.
+std::string heading_of(std::string_view text)
+{
+    std::string toml;
+    for (text = without_mark(text); text.starts_with('#');) {
+        const auto end = std::min(text.find('\n'), text.size());
+        std::string_view line = text.substr(1, end - 1);
+        if (line.ends_with('\r')) line.remove_suffix(1);
+        toml += fmt::format("{}\n", line);
+        text.remove_prefix(std::min(end + 1, text.size()));
+    }
+    return toml;
+}
+
+} // namespace
+
+bool has_weather_heading(const std::string& text) { return without_mark(text).starts_with(first_line); }
+
+void read_weather_heading(const std::string& text, const std::string& file, building::WeatherInput& stated,
+                          quantity::OriginPool& origins, std::vector<quantity::Problem>& problems)
+{
+    const TomlDocument document = parse_toml(heading_of(text), file, origins, problems);
+    TableReader reader{file, origins, problems};
+    building::WeatherInput own;
+    reader.read_single(document.root, "weather", own);
+    for (const auto& key : building::keys<building::WeatherInput>())
+        std::visit(
+            [&](auto field) {
+                const auto& said = own.*field;
+                if constexpr (std::is_same_v<decltype(said), const quantity::Given<double>&>)
+                    if (said)
+                        if (auto outside = building::bounds_problem(*said, key.spec, said.origin)) {
+                            problems.push_back(std::move(*outside));
+                            return;
+                        }
+                const bool is_open = !(stated.*field) && !(stated.*field).refused;
+                if (is_open && said) stated.*field = said;
+            },
+            key.field);
+    if (stated.columns.empty()) stated.columns = std::move(own.columns);
+}
+
+} // namespace venture::project
