@@ -140,6 +140,18 @@ TEST_F(ClimateCommands, ListOneDay)
     EXPECT_EQ(run("climate house --week mildest").code, 2);
 }
 
+TEST_F(ClimateCommands, GiveDaysAndWeeksToMachines)
+{
+    const json day = run_json("climate house --day July --json");
+    EXPECT_EQ(day["dry_bulb_C"].size(), 25u);
+    EXPECT_EQ(day["dry_bulb_C"][14], 27.8);
+    EXPECT_EQ(run_json("climate house --json")["design_days"][1]["dry_bulb_C"], day["dry_bulb_C"]);
+    const json week = run_json("climate house --week coldest --json");
+    ASSERT_EQ(week["days"].size(), 7u);
+    EXPECT_LT(week["mean_C"], run_json("climate house --week hottest --json")["mean_C"]);
+    EXPECT_EQ(week["days"][0]["dry_bulb_C"][24], week["days"][1]["dry_bulb_C"][0]);
+}
+
 TEST_F(ClimateCommands, DrawTheYearInThreeKinds)
 {
     for (const auto& [kind, begins] : {std::pair{"svg", "<?xml"}, {"png", "\x89PNG"}, {"pdf", "%PDF"}}) {

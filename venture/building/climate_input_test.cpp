@@ -110,6 +110,21 @@ TEST(SyntheticRequest, NeedsTwelveMonths)
     EXPECT_EQ(problems.size(), 2u); // May twice, April not at all
 }
 
+TEST(ResolveSite, TellsOfMeansThatNothingUses)
+{
+    Input in = one_room();
+    in.monthly_means.emplace_back().month = 1.0;
+    for (auto field : {&MonthlyMeanInput::dry_bulb, &MonthlyMeanInput::wind}) in.monthly_means[0].*field = 4.0;
+    in.monthly_means[0].daily_range = 5.0;
+    in.monthly_means[0].relative_humidity = 0.8;
+    in.monthly_means[0].sun = 2e6;
+    const ResolvedSite r = resolve_site(in);
+    ASSERT_EQ(r.problems.size(), 1u);
+    EXPECT_EQ(r.problems[0].code, quantity::codes::unused);
+    in.weather.form = std::string{"synthetic"};
+    EXPECT_TRUE(resolve_site(in).problems.empty());
+}
+
 TEST(ResolveSite, AsksForNothingButTheSite)
 {
     Input in = one_room();

@@ -76,7 +76,10 @@ struct WeatherInput {
     std::vector<WeatherColumnInput> columns{};
     static void for_each_nested(auto& self, auto visit) { visit("column", self.columns); }
     /// Whether the project has a weather year; without one its defaults say nothing.
-    [[nodiscard]] bool is_used() const { return form || file; }
+    [[nodiscard]] bool is_used() const
+    {
+        return form || file || name || stamp || latitude || longitude || height || seed || !columns.empty();
+    }
 };
 
 /// What a month's weather is like in the mean.

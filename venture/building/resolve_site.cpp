@@ -78,7 +78,17 @@ void Resolver::add_site()
             problem(codes::contradiction, m.month.origin, fmt::format("month {} stands twice", month.month));
         site.months.push_back(month);
     }
+    check_means_are_used();
     move_to_height();
+}
+
+void Resolver::check_means_are_used()
+{
+    if (input_.monthly_means.empty() || word_of(input_.weather, &WeatherInput::form) == "synthetic") return;
+    problem(codes::unused, input_.monthly_means.front().month.origin,
+            "[[monthly_mean]] are given, but nothing makes a year of them",
+            "give [weather] form = \"synthetic\", or leave them out")
+        .severity = quantity::Severity::warning;
 }
 
 void Resolver::move_to_height()

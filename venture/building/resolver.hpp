@@ -45,6 +45,7 @@ private:
     [[nodiscard]] climate::CoolingMonth month_of(const MonthInput& month);
     void check_below_dry_bulb(const Given<double>& value, std::string_view key, const Given<double>& dry_bulb);
     void check_pair(const Given<double>& peak, const Given<double>& dry_bulb, std::string_view key);
+    void check_means_are_used();
     void move_to_height();
 
     // resolve_rooms.cpp: rooms and their use

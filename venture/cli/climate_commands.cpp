@@ -94,14 +94,22 @@ std::optional<report::WeatherFigures> figures_of(const Job& job)
                                   climate::derive_conditions(*job.weather(), building::rarity_of(w))};
 }
 
-std::string week_text(const Job& job, climate::Extreme which)
+/// The week's days one after the other, in words or for machines.
+void print_week(const Job& job, const CommonOptions& o, climate::Extreme which)
 {
     const auto week = climate::extreme_week(*job.weather(), *job.site(), which);
-    std::string out = fmt::format("The {} week of the weather year '{}': {} in the mean\n",
-                                  which == climate::Extreme::hottest ? "hottest" : "coldest", job.weather()->name,
-                                  job.units().text(week.mean_C, "temperature"));
-    for (const climate::DesignDay& day : week.days) out += "\n" + report::day_text(day, job.units());
-    return out + "\n";
+    const char* name = which == climate::Extreme::hottest ? "hottest" : "coldest";
+    nlohmann::json days = nlohmann::json::array();
+    std::string text = fmt::format("The {} week of the weather year '{}': {} in the mean\n", name, job.weather()->name,
+                                   job.units().text(week.mean_C, "temperature"));
+    for (const climate::DesignDay& day : week.days) {
+        days.push_back(report::day_json(day));
+        text += "\n" + report::day_text(day, job.units());
+    }
+    if (o.json)
+        print_json({{"week", name}, {"mean_C", week.mean_C}, {"days", days}}, job);
+    else
+        print(text + "\n");
 }
 
 bool lacks_weather(const Job& job, const char* what)
@@ -147,12 +155,15 @@ ExitCode climate(const CommonOptions& o, const ClimateOptions& c)
     if (!c.day.empty()) {
         const auto day = day_called(c.day, job);
         if (!day) return ExitCode::bad_input;
-        print(report::day_text(*day, job.units()) + "\n");
+        if (o.json)
+            print_json(report::day_json(*day), job);
+        else
+            print(report::day_text(*day, job.units()) + "\n");
         return finish(job, o);
     }
     if (!c.week.empty()) {
         if (lacks_weather(job, "climate --week")) return ExitCode::bad_input;
-        print(week_text(job, c.week == "hottest" ? climate::Extreme::hottest : climate::Extreme::coldest));
+        print_week(job, o, c.week == "hottest" ? climate::Extreme::hottest : climate::Extreme::coldest);
         return finish(job, o);
     }
     if (o.json)

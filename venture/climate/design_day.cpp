@@ -148,12 +148,21 @@ DesignDay weather_day(const WeatherYear& year, int number, const Site& site)
             return 0.5 * (hour_mean(means, year, hour + n / per_hour - 1) + hour_mean(means, year, hour));
         };
         day.dry_bulb_C[h] = year.dry_bulb_C[i];
-        day.humidity_ratio[h] = year.humidity_ratio[i];
         day.sun[h] = sun_in_year(year.place, static_cast<double>(hour), year.leap, year.calendar_year);
         day.sky[h] = {around(year.beam_normal_W_per_m2), around(year.diffuse_horizontal_W_per_m2)};
         if (h < 24) pressure_Pa += year.pressure_Pa[i] / 24.0;
     }
     day.pressure = quantity::Pressure::pascal(pressure_Pa);
+    for (std::size_t h = 0; h < DesignDay::points; ++h) {
+        // The day has one pressure: each hour keeps its vapour pressure, not its humidity ratio.
+        const std::size_t i = (first_hour + h) * per_hour % n;
+        const auto then =
+            MoistAir::from_humidity_ratio(Temperature::celsius(year.dry_bulb_C[i]), year.humidity_ratio[i],
+                                          quantity::Pressure::pascal(year.pressure_Pa[i]));
+        const double relative = std::min(1.0, air::relative_humidity(then));
+        day.humidity_ratio[h] =
+            MoistAir::from_relative_humidity(then.dry_bulb(), relative, day.pressure).humidity_ratio();
+    }
     return day;
 }
 

@@ -137,6 +137,19 @@ TEST(ExtremeWeek, IsWarmerThanAnyOtherAndHangsTogether)
     }
 }
 
+TEST(WeatherDay, IsNeverMoreThanSaturatedAtItsOnePressure)
+{
+    const WeatherYear year = synthetic_year(temperate_climate()); // with fog, under changing pressures
+    for (int number = 1; number <= 365; ++number) {
+        const DesignDay day = weather_day(year, number, {.place = year.place});
+        for (std::size_t h = 0; h < DesignDay::points; ++h)
+            EXPECT_LE(day.humidity_ratio[h],
+                      (1.0 + 1e-12) * air::saturation_humidity_ratio(quantity::Temperature::celsius(day.dry_bulb_C[h]),
+                                                                     day.pressure))
+                << day.name << " " << h;
+    }
+}
+
 TEST(WeatherDay, KeepsTheSunOfItsDay)
 {
     const WeatherYear year = synthetic_year(temperate_climate());

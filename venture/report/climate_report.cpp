@@ -222,15 +222,15 @@ std::string design_days_text(const climate::Site& site, const PreferredUnits& un
 std::string day_text(const DesignDay& day, const PreferredUnits& units)
 {
     TextTable table;
-    table.add_column("hour", Align::left);
+    table.add_column("hour\n\n", Align::left);
     table.add_column("clock", Align::left);
-    add_column(table, "dry bulb", "temperature", units);
-    add_column(table, "wet bulb", "temperature", units);
-    add_column(table, "humidity", "humidity_ratio", units);
-    table.add_column("rel.\nhumidity\n%");
-    table.add_column("sun up\n\ndeg");
-    table.add_column("sun from\n\ndeg");
-    for (const char* what : {"beam\nfacing it", "diffuse\nflat", "north", "east", "south", "west"})
+    add_column(table, "dry\nbulb", "temperature", units);
+    add_column(table, "wet\nbulb", "temperature", units);
+    add_column(table, "humidity\n", "humidity_ratio", units);
+    table.add_column("rel.\nhum.\n%");
+    table.add_column("sun\nup\ndeg");
+    table.add_column("sun\nfrom\ndeg");
+    for (const char* what : {"beam\nfacing it", "diffuse\nflat", "north\n", "east\n", "south\n", "west\n"})
         add_column(table, what, "power_per_area", units);
     std::array<std::array<climate::PlaneIrradiance, DesignDay::points>, 4> walls;
     for (std::size_t w = 0; w < walls.size(); ++w)

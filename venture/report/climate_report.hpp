@@ -42,6 +42,9 @@ struct WeatherFigures {
 /// Derived conditions as keys of [site], to be pasted into a project. SI.
 [[nodiscard]] std::string derived_toml(const WeatherFigures& weather, const climate::Rarity& rarity);
 
+/// A day at its 25 hours of local standard time.
+[[nodiscard]] nlohmann::json day_json(const climate::DesignDay& day);
+/// Place, design conditions, the design days of the highest dry bulbs, and the weather year.
 [[nodiscard]] nlohmann::json climate_json(const climate::Site& site, const std::optional<WeatherFigures>& weather);
 [[nodiscard]] nlohmann::json derived_json(const WeatherFigures& weather);
 

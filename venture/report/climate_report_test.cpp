@@ -53,7 +53,7 @@ TEST(ClimateReport, TellsPlaceAndClock)
 TEST(ClimateReport, DayHasTwentyFourHoursInClockTimeToo)
 {
     const std::string text = day_text(cooling_design_day(a_site(), a_site().months[0]));
-    EXPECT_THAT(text, HasSubstr("\n14    15:00      28.0"));
+    EXPECT_THAT(text, HasSubstr("\n14    15:00  28.0"));
     EXPECT_EQ(std::ranges::count(text, '\n'), 3 + 1 + 1 + 24);
 }
 

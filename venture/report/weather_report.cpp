@@ -205,6 +205,30 @@ std::string derived_toml(const WeatherFigures& weather, const climate::Rarity& r
     return out;
 }
 
+json day_json(const climate::DesignDay& day)
+{
+    json out = {{"day", day.name},
+                {"month", day.month},
+                {"clock_ahead_h", day.clock_ahead_h},
+                {"ground_C", day.ground_C},
+                {"pressure_Pa", day.pressure.pascal()},
+                {"dry_bulb_C", day.dry_bulb_C},
+                {"humidity_ratio", day.humidity_ratio},
+                {"held_at_saturation", day.humidity_capped_at_saturation}};
+    json elevation = json::array(), azimuth = json::array(), beam = json::array(), diffuse = json::array();
+    for (std::size_t h = 0; h < climate::DesignDay::points; ++h) {
+        elevation.push_back(day.sun[h].elevation_deg());
+        azimuth.push_back(day.sun[h].azimuth_deg);
+        beam.push_back(day.sky[h].beam_normal_W_per_m2);
+        diffuse.push_back(day.sky[h].diffuse_horizontal_W_per_m2);
+    }
+    out["sun_elevation_deg"] = elevation;
+    out["sun_azimuth_deg"] = azimuth;
+    out["beam_normal_W_per_m2"] = beam;
+    out["diffuse_horizontal_W_per_m2"] = diffuse;
+    return out;
+}
+
 json climate_json(const climate::Site& site, const std::optional<WeatherFigures>& weather)
 {
     json out = {{"site", site.name}, {"place", place_json(site.place)}};
@@ -213,6 +237,9 @@ json climate_json(const climate::Site& site, const std::optional<WeatherFigures>
                                                  {"last", climate::in_words(site.summer_time->last)},
                                                  {"ahead_h", site.summer_time->ahead_h}}
                                           : json(nullptr);
+    out["design_days"] = json::array({day_json(climate::winter_design_day(site))});
+    for (const CoolingMonth& month : site.months)
+        out["design_days"].push_back(day_json(climate::cooling_design_day(site, month)));
     out["weather"] = weather ? weather_json(*weather) : json(nullptr);
     return out;
 }
