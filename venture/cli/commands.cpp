@@ -137,6 +137,32 @@ ExitCode draw_plan(const CommonOptions& o, const DrawOptions& draw)
     return finish(job, o);
 }
 
+namespace {
+
+/// What the demo wrote, and commands to go on with.
+std::string what_to_try(const std::string& at)
+{
+    const std::vector<std::pair<std::string, std::string>> commands = {
+        {fmt::format("venture loads {} --room \"Operations room\"", at), "take one room's loads apart"},
+        {fmt::format("venture size {} --set \"site/winter_dry_bulb=-10 degC\"", at), "what if the winter were colder?"},
+        {fmt::format("venture climate {}", at), "design conditions, design days, the weather year"},
+        {fmt::format("venture size {}/loads.csv", at), "choose units for loads that someone typed"},
+        {fmt::format("venture watch {} loads", at), fmt::format("edit {}/project.toml and see what moves", at)},
+        {fmt::format("venture check {} --origins \"room/Boat hall\"", at), "where each of its values came from"},
+    };
+    std::size_t widest = 0;
+    for (const auto& [command, why] : commands) widest = std::max(widest, quantity::display_width(command));
+    std::string out = fmt::format("Wrote {}: project.toml, loads.csv and monthly_means.csv (the input), schema/ (for "
+                                  "editors), results/ (check, loads,\nsize, climate as text, JSON and CSV; plan and "
+                                  "climate as SVG, PNG and PDF).\nTry next:\n",
+                                  at);
+    for (const auto& [command, why] : commands)
+        out += fmt::format("  {}{}   {}\n", command, std::string(widest - quantity::display_width(command), ' '), why);
+    return out;
+}
+
+} // namespace
+
 ExitCode demo(const std::filesystem::path& folder, bool force)
 {
     project::OutputFolder out{folder, force};
@@ -162,21 +188,9 @@ ExitCode demo(const std::filesystem::path& folder, bool force)
                   report::draw_plan(*job.building(), job.design().loads, {.picture = picture}));
     job.use_weather();
     write_climate(job, out);
-    const std::string at = folder.string();
     print(loads_text + "\n" + size_text + "\n");
     (void)finish(job, o); // findings belong to the show; they do not make the demo fail
-    print(fmt::format(
-        "\nWrote {0}: project.toml, loads.csv and monthly_means.csv (the input), schema/ (for editors), results/ "
-        "(check, "
-        "loads, size, climate as text, JSON and CSV; plan and climate as SVG, PNG and PDF).\n"
-        "Try next:\n"
-        "  venture loads {0} --room \"Operations room\"        take one room's loads apart\n"
-        "  venture size {0} --set \"site/winter_dry_bulb=-10 degC\"   what if the winter were colder?\n"
-        "  venture climate {0}                              design conditions, design days, the weather year\n"
-        "  venture size {0}/loads.csv                        choose units for loads that someone typed\n"
-        "  venture watch {0} loads                          edit {0}/project.toml and see what moves\n"
-        "  venture check {0} --origins \"room/Boat hall\"      where each of its values came from\n",
-        at));
+    print("\n" + what_to_try(folder.string()));
     return ExitCode::done;
 }
 
