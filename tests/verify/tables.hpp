@@ -16,6 +16,11 @@ using Answers = std::map<std::pair<std::string, std::string>, Answer>;
 
 void add_moist_air(Answers& answers);
 void add_sun_and_sky(Answers& answers);
+void add_envelope(Answers& answers);
+void add_glass_and_waves(Answers& answers);
+
+/// Answers a file of response factors.
+[[nodiscard]] Outcome response_factors_of(const nlohmann::json& document);
 
 /// Whether a group belongs to what is planned and not built.
 [[nodiscard]] bool is_not_yet(const std::string& topic, const std::string& group);

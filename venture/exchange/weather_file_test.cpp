@@ -323,6 +323,13 @@ std::vector<BadFile> bad_files()
                 codes::twice, first_record - 1, "two columns hold 'dry_bulb'"},
         BadFile{"a_wrong_unit", [](std::string t) { return with_cell(t, first_record - 1, 1, "dry bulb [furlongs]"); },
                 codes::quantity, first_record - 1, "dry_bulb: the unit 'furlongs' found"},
+        BadFile{"an_endless_description",
+                [](std::string t) {
+                    std::string comments;
+                    for (int i = 0; i < 1000; ++i) comments += "# and so on\n";
+                    return t.substr(0, t.find("time,")) + comments + t.substr(t.find("time,"));
+                },
+                codes::weather_records, 1, "more than 400 lines"},
         BadFile{"a_wrong_key", [](std::string t) { return with_line(t, 5, "# lattitude = 51"); }, codes::unknown_key, 5,
                 "lattitude"}};
 }

@@ -1,11 +1,14 @@
 #include <venture/project/weather_heading.hpp>
 
+#include <algorithm>
+
 #include <fmt/format.h>
 
 #include <venture/building/key_value.hpp>
 #include <venture/building/keys.hpp>
 #include <venture/project/table_reader.hpp>
 #include <venture/project/toml_document.hpp>
+#include <venture/quantity/codes.hpp>
 
 namespace venture::project {
 
@@ -40,7 +43,16 @@ bool has_weather_heading(const std::string& text) { return without_mark(text).st
 void read_weather_heading(const std::string& text, const std::string& file, building::WeatherInput& stated,
                           quantity::OriginPool& origins, std::vector<quantity::Problem>& problems)
 {
-    const TomlDocument document = parse_toml(heading_of(text), file, origins, problems);
+    constexpr std::ptrdiff_t most_lines = 400; // there are not half as many keys
+    std::string toml = heading_of(text);
+    if (std::ranges::count(toml, '\n') > most_lines) {
+        problems.push_back({quantity::Severity::error, quantity::codes::weather_records,
+                            origins.add({quantity::OriginKind::file, file, 1, 0, {}}),
+                            fmt::format("the file's description of itself has more than {} lines", most_lines),
+                            "put comments behind the headings, or leave out the first line, # [weather]"});
+        return;
+    }
+    const TomlDocument document = parse_toml(std::move(toml), file, origins, problems);
     TableReader reader{file, origins, problems};
     building::WeatherInput own;
     reader.read_single(document.root, "weather", own);
