@@ -1,12 +1,9 @@
 /// The commands about climate, through the real program.
 
-#include <fmt/format.h>
 #include <gmock/gmock.h>
 #include <gtest/gtest.h>
-#include <nlohmann/json.hpp>
-#include <unistd.h>
 
-#include <program.hpp>
+#include <house_project.hpp>
 
 namespace venture {
 namespace {
@@ -16,40 +13,12 @@ using nlohmann::json;
 using testing::HasSubstr;
 using testing::Not;
 
-const fs::path data = fs::path{VENTURE_SOURCE_DIR} / "data";
-
-class ClimateCommands : public testing::Test {
+class ClimateCommands : public HouseProject {
 protected:
-    void SetUp() override
-    {
-        folder = fs::temp_directory_path() / fmt::format("venture_climate_{}_{}",
-                                                         testing::UnitTest::GetInstance()->current_test_info()->name(),
-                                                         ::getpid());
-        fs::remove_all(folder);
-        fs::create_directories(folder);
-        fs::copy(data / "house", folder / "house");
-    }
-    void TearDown() override { fs::remove_all(folder); }
-
-    [[nodiscard]] Ran run(const std::string& arguments) const { return run_program(arguments, folder); }
-    [[nodiscard]] json run_json(const std::string& arguments) const
-    {
-        const Ran r = run(arguments);
-        json doc = json::parse(r.out, nullptr, false);
-        EXPECT_FALSE(doc.is_discarded()) << r.out << r.errors;
-        return doc;
-    }
     void replace(const std::string& what, const std::string& by) const
     {
-        const fs::path file = folder / "house/project.toml";
-        std::string text = text_of(file);
-        const auto at = text.find(what);
-        ASSERT_NE(at, std::string::npos) << what;
-        text.replace(at, what.size(), by);
-        std::ofstream{file, std::ios::binary} << text;
+        HouseProject::replace("house/project.toml", what, by);
     }
-
-    fs::path folder;
 };
 
 TEST_F(ClimateCommands, ShowConditionsDaysAndTheYear)

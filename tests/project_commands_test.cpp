@@ -9,7 +9,7 @@
 #include <gtest/gtest.h>
 #include <nlohmann/json.hpp>
 
-#include <program.hpp>
+#include <house_project.hpp>
 
 namespace venture {
 namespace {
@@ -20,44 +20,7 @@ using testing::HasSubstr;
 using testing::Not;
 using namespace std::chrono_literals;
 
-const fs::path data = fs::path{VENTURE_SOURCE_DIR} / "data";
-
-class ProjectCommands : public testing::Test {
-protected:
-    void SetUp() override
-    {
-        folder = fs::temp_directory_path() / fmt::format("venture_files_{}_{}",
-                                                         testing::UnitTest::GetInstance()->current_test_info()->name(),
-                                                         ::getpid());
-        fs::remove_all(folder);
-        fs::create_directories(folder);
-        fs::copy(data / "house", folder / "house");
-    }
-    void TearDown() override { fs::remove_all(folder); }
-
-    [[nodiscard]] Ran run(const std::string& arguments) const { return run_program(arguments, folder); }
-    [[nodiscard]] json run_json(const std::string& arguments) const
-    {
-        const Ran r = run(arguments);
-        json doc = json::parse(r.out, nullptr, false);
-        EXPECT_FALSE(doc.is_discarded()) << r.out << r.errors;
-        return doc;
-    }
-    void replace(const fs::path& file, const std::string& what, const std::string& by) const
-    {
-        std::string text = text_of(folder / file);
-        const auto at = text.find(what);
-        ASSERT_NE(at, std::string::npos) << what;
-        text.replace(at, what.size(), by);
-        std::ofstream{folder / file, std::ios::binary} << text;
-    }
-    void append(const fs::path& file, const std::string& text) const
-    {
-        std::ofstream{folder / file, std::ios::binary | std::ios::app} << text;
-    }
-
-    fs::path folder;
-};
+class ProjectCommands : public HouseProject {};
 
 TEST_F(ProjectCommands, OriginsListEveryValueOrThoseAskedFor)
 {
