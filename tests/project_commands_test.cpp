@@ -83,6 +83,31 @@ TEST_F(ProjectCommands, ExplainTellsAKeyAndWhereAProjectSetsIt)
     EXPECT_THAT(wrong.errors, HasSubstr("did you mean 'height'?"));
 }
 
+TEST_F(ProjectCommands, ExplainTakesABuildUpApart)
+{
+    const Ran r = run("explain house \"filled cavity wall\"");
+    EXPECT_EQ(r.code, 0) << r.errors;
+    for (const char* part : {"between -3.0 degC outside and 20.0 degC inside", "mineral wool", "U = 1/R = 0.389 W/m2K",
+                             "10.0 h late", "The build-up is that cold within mineral wool"})
+        EXPECT_THAT(r.out, HasSubstr(part));
+    const json wall = run_json("explain house \"filled cavity wall\" --json");
+    EXPECT_NEAR(wall["u_value_W_per_m2K"].get<double>(), 0.389, 0.0005);
+    EXPECT_EQ(wall["layers_outside_to_inside"].size(), 4u);
+    EXPECT_THAT(run("explain house \"roof over loft\"").errors, HasSubstr("did you mean 'roof over the loft'?"));
+    EXPECT_THAT(run("explain house \"roof over the loft\" --units inch-pound").out, HasSubstr("Btu/h.ft2.F"));
+}
+
+TEST_F(ProjectCommands, DrawsABuildUp)
+{
+    for (const auto& [kind, begins] : {std::pair{"svg", "<?xml"}, {"png", "\x89PNG"}, {"pdf", "%PDF"}}) {
+        EXPECT_EQ(run(fmt::format("draw wall house \"roof over the loft\" --as {}", kind)).code, 0);
+        EXPECT_TRUE(text_of(folder / "house/results" / fmt::format("wall.{}", kind)).starts_with(begins));
+    }
+    const Ran wrong = run("draw wall house brick");
+    EXPECT_EQ(wrong.code, 2);
+    EXPECT_THAT(wrong.errors, HasSubstr("no build-up is called 'brick'"));
+}
+
 TEST_F(ProjectCommands, SchemaIsPrintedAndWritten)
 {
     EXPECT_EQ(json::parse(run("schema").out)["$schema"], "http://json-schema.org/draft-07/schema#");

@@ -7,6 +7,7 @@
 #include <venture/building/chosen_units.hpp>
 #include <venture/building/effective.hpp>
 #include <venture/building/overlay.hpp>
+#include <venture/cli/buildup_commands.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/project/output.hpp>
 #include <venture/project/schema.hpp>
@@ -36,6 +37,23 @@ std::vector<building::EffectiveValue> values_of(const Job& job, const std::strin
 
 } // namespace
 
+namespace {
+
+/// Says that nothing bears a name, and what comes near.
+ExitCode no_such_name(const std::string& name, const std::optional<Job>& job)
+{
+    std::vector<std::string> names = report::explainable_keys();
+    if (job && job->building())
+        for (const auto& b : job->building()->build_ups) names.push_back(b.layers.name);
+    const auto near = quantity::nearest_name(name, names);
+    print_error(fmt::format("no key{} is called '{}'{}; all keys are in docs/keys.md\n",
+                            job && job->building() ? " and no build-up of the project" : "", name,
+                            near ? fmt::format(" (did you mean '{}'?)", *near) : ""));
+    return ExitCode::bad_input;
+}
+
+} // namespace
+
 ExitCode explain(const CommonOptions& o, const std::string& key)
 {
     std::optional<Job> job;
@@ -49,12 +67,10 @@ ExitCode explain(const CommonOptions& o, const std::string& key)
         }
     }
     const auto text = report::explain_key(key, job ? job->units() : building::chosen_units(alone.units));
-    if (!text) {
-        const auto near = quantity::nearest_name(key, report::explainable_keys());
-        print_error(fmt::format("no key is called '{}'{}; all of them are in docs/keys.md\n", key,
-                                near ? fmt::format(" (did you mean '{}'?)", *near) : ""));
-        return ExitCode::bad_input;
-    }
+    const auto buildup = job ? find_buildup(*job, key) : std::nullopt;
+    if (buildup && !text) return explain_buildup(*job, *buildup, o);
+    if (!text) return no_such_name(key, job);
+    if (buildup) print(fmt::format("'{0}' is a key and a build-up; `venture draw wall` shows the build-up.\n\n", key));
     print(*text);
     if (!job) return ExitCode::done;
     const auto values = values_of(*job, key);

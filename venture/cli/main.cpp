@@ -192,6 +192,10 @@ private:
         add_common(*plan, false);
         add_step(*plan);
         add_picture(*plan, [this] { return cli::draw_plan(common_, draw_); });
+        auto* wall = draw->add_subcommand("wall", "a build-up's layers to scale, with the temperature through them");
+        add_common(*wall, false);
+        wall->add_option("NAME", wall_, "of the build-up")->required();
+        add_picture(*wall, [this] { return cli::draw_wall(common_, wall_, draw_); });
         auto* climate = draw->add_subcommand("climate", "the weather year: temperatures, sun by hour and day, wind");
         add_common(*climate, false);
         add_picture(*climate, [this] { return cli::draw_climate(common_, draw_); });
@@ -199,14 +203,17 @@ private:
 
     void add_explain()
     {
-        auto* c = app_.add_subcommand("explain", "what a key of the project file means, and where a project sets it");
-        c->add_option("KEY", explained_,
-                      "[PROJECT] KEY: a key (\"height\", \"room/height\", \"room.opening/sill\") or table (\"room\"); "
-                      "before it, if given, the "
-                      "project whose values are shown")
+        auto* c = app_.add_subcommand(
+            "explain",
+            "what a key of the project file means and where a project sets it, or a build-up of a project taken apart");
+        c->add_option(
+             "NAME", explained_,
+             "[PROJECT] NAME: a key (\"height\", \"room/height\", \"room.opening/sill\"), a table (\"room\") or, "
+             "with the project before it, one of its build-ups (\"cavity wall\")")
             ->required()
             ->expected(1, 2);
         c->add_option("--units", common_.units, "print in these units: SI, inch-pound, or single ones over that");
+        c->add_flag("--json", common_.json, "a build-up for machines");
         c->callback([this] {
             if (explained_.size() == 2) common_.project = explained_.front();
             command_ = [this] { return cli::explain(common_, explained_.back()); };
@@ -252,7 +259,7 @@ private:
     cli::ClimateOptions climate_{};
     std::vector<std::string> explained_{}, watched_{};
     std::filesystem::path output_{};
-    std::string demo_folder_ = "venture-demo", room_{}, picture_ = "svg";
+    std::string demo_folder_ = "venture-demo", room_{}, wall_{}, picture_ = "svg";
     bool force_ = false, csv_ = false;
     std::function<ExitCode()> command_{};
 };

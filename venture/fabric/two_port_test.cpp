@@ -8,6 +8,7 @@
 
 #include <venture/fabric/periodic.hpp>
 #include <venture/fabric/response_factors.hpp>
+#include <venture/fabric/temperature_profile.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::fabric {
@@ -101,6 +102,26 @@ TEST(PeriodicProperties, OrderOfLayersMovesTheDelayButNotTheUValue)
                              b = periodic_properties(outside, {0.04, 0.13});
     EXPECT_NEAR(a.u_value_W_per_m2K, b.u_value_W_per_m2K, 1e-12);
     EXPECT_GT(std::abs(a.transmittance.delay_h - b.transmittance.delay_h), 0.1);
+}
+
+TEST(TemperatureProfile, FallsWithTheResistancesOfTheLayers)
+{
+    const Buildup wall = cavity_wall();
+    const Films films{0.04, 0.13};
+    const auto profile =
+        temperature_profile(wall, films, quantity::Temperature::celsius(-5.0), quantity::Temperature::celsius(20.0));
+    ASSERT_EQ(profile.at_faces_C.size(), wall.layers.size() + 1);
+    EXPECT_NEAR(profile.at_faces_C.front(), -5.0 + 0.04 * profile.heat_flow_W_per_m2, 1e-12);
+    EXPECT_NEAR(profile.at_faces_C.back(), 20.0 - 0.13 * profile.heat_flow_W_per_m2, 1e-9);
+    for (std::size_t i = 0; i < wall.layers.size(); ++i)
+        EXPECT_NEAR(profile.at_faces_C[i + 1] - profile.at_faces_C[i],
+                    wall.layers[i].resistance() * profile.heat_flow_W_per_m2, 1e-9);
+}
+
+TEST(Mass, OfTheInnerLeafEndsAtTheInsulation)
+{
+    EXPECT_NEAR(inner_mass_kg_per_m2(cavity_wall()), 0.1 * 1400 + 0.013 * 1300, 1e-9);
+    EXPECT_NEAR(mass_kg_per_m2(cavity_wall()), 0.1 * 1750 + 0.08 * 30 + 0.1 * 1400 + 0.013 * 1300, 1e-9);
 }
 
 class AnyWall : public testing::TestWithParam<Buildup> {};

@@ -1,0 +1,151 @@
+#include <venture/report/buildup_report.hpp>
+
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+
+#include <venture/air/moist_air.hpp>
+#include <venture/fabric/periodic.hpp>
+#include <venture/report/text_table.hpp>
+
+namespace venture::report {
+
+using fabric::Buildup;
+using fabric::Layer;
+using nlohmann::json;
+using quantity::PreferredUnits;
+
+namespace {
+
+double dew_point_of_room_C(const WallConditions& c)
+{
+    return air::dew_point(air::MoistAir::from_relative_humidity(c.inside, c.inside_humidity, c.pressure)).celsius();
+}
+
+const char* in_words(fabric::HeatFlow direction)
+{
+    return direction == fabric::HeatFlow::upwards     ? "upwards"
+           : direction == fabric::HeatFlow::downwards ? "downwards"
+                                                      : "horizontally";
+}
+
+std::string layers_table(const Buildup& b, const fabric::TemperatureProfile& profile, const PreferredUnits& units)
+{
+    TextTable table;
+    table.add_column("Outside to inside", Align::left);
+    add_column(table, "thickness", "thickness", units);
+    add_column(table, "conductivity", "conductivity", units);
+    add_column(table, "density", "density", units);
+    add_column(table, "specific heat", "specific_heat", units);
+    add_column(table, "resistance", "resistance", units);
+    table.add_column("mass\nkg/m2");
+    add_column(table, "inner side", "temperature", units);
+    for (std::size_t i = 0; i < b.layers.size(); ++i) {
+        const Layer& layer = b.layers[i];
+        const auto of_material = [&](double value, std::string_view quantity) {
+            return layer.has_capacity() ? units.number(value, quantity) : std::string{"-"};
+        };
+        table.add_row(
+            {layer.material.name, of_material(layer.thickness_m, "thickness"),
+             of_material(layer.material.conductivity_W_per_mK, "conductivity"),
+             of_material(layer.material.density_kg_per_m3, "density"),
+             of_material(layer.material.specific_heat_J_per_kgK, "specific_heat"),
+             units.number(layer.resistance(), "resistance"),
+             layer.has_capacity() ? fmt::format("{:.0f}", layer.thickness_m * layer.material.density_kg_per_m3) : "-",
+             units.number(profile.at_faces_C[i + 1], "temperature")});
+    }
+    return table.text();
+}
+
+/// "R = 0.040 (outside) + 0.133 + ... + 0.130 (inside) = 2.500 m2K/W; U = 1/R = 0.400 W/m2K".
+std::string u_in_steps(const Buildup& b, const WallConditions& c, const PreferredUnits& units)
+{
+    std::string sum = fmt::format("{} (outside)", units.number(c.films.outside_m2K_per_W, "resistance"));
+    for (const Layer& layer : b.layers) sum += " + " + units.number(layer.resistance(), "resistance");
+    const double whole = c.films.outside_m2K_per_W + resistance(b) + c.films.inside_m2K_per_W;
+    return fmt::format("R = {} + {} (inside) = {}\nU = 1/R = {}, heat flowing {}; surface resistances of ISO 6946\n",
+                       sum, units.number(c.films.inside_m2K_per_W, "resistance"), units.text(whole, "resistance"),
+                       units.text(1.0 / whole, "heat_transfer"), in_words(c.direction));
+}
+
+std::string wave_in_words(const Buildup& b, const WallConditions& c, const PreferredUnits& units)
+{
+    const auto p = fabric::periodic_properties(b, c.films);
+    return fmt::format(
+        "Daily wave (ISO 13786): of an outside wave {:.1f} % of the steady flow arrives inside, {:.1f} h late "
+        "(periodic transmittance {})\nAdmittance {} inside, {} outside; areal capacity {} inside, {} outside\n"
+        "Mass {:.0f} kg/m2, of it {:.0f} kg/m2 between room and insulation\n",
+        100.0 * p.decrement_factor, p.transmittance.delay_h, units.text(p.transmittance.size, "heat_transfer"),
+        units.text(p.admittance_inside.size, "heat_transfer"), units.text(p.admittance_outside.size, "heat_transfer"),
+        units.text(p.areal_capacity_inside_J_per_m2K, "areal_capacity"),
+        units.text(p.areal_capacity_outside_J_per_m2K, "areal_capacity"), mass_kg_per_m2(b), inner_mass_kg_per_m2(b));
+}
+
+/// Where the dew point of the room's air lies.
+std::string dew_in_words(const Buildup& b, const fabric::TemperatureProfile& profile, const WallConditions& c,
+                         const PreferredUnits& units)
+{
+    const double dew_C = dew_point_of_room_C(c);
+    std::string out = fmt::format("Dew point of room air at {} and {:.0f} % (assumed): {}. ",
+                                  units.text(c.inside.celsius(), "temperature"), 100.0 * c.inside_humidity,
+                                  units.text(dew_C, "temperature"));
+    if (profile.at_faces_C.back() < dew_C) return out + "The inner face is colder: water will stand on it.\n";
+    for (std::size_t i = b.layers.size(); i-- > 0;)
+        if (profile.at_faces_C[i] < dew_C)
+            return out + fmt::format("The build-up is that cold within {}: room air must not get there (vapour control "
+                                     "on its warm side), or must be able to leave.\n",
+                                     b.layers[i].material.name);
+    return out + "Nowhere in the build-up is it that cold.\n";
+}
+
+} // namespace
+
+WallConditions conditions_of(fabric::HeatFlow direction)
+{
+    WallConditions c;
+    c.direction = direction;
+    c.films.inside_m2K_per_W = fabric::standard_inside_resistance(direction);
+    return c;
+}
+
+std::string buildup_text(const Buildup& b, const WallConditions& c, const PreferredUnits& units)
+{
+    const auto profile = temperature_profile(b, c.films, c.outside, c.inside);
+    return fmt::format("Build-up '{}' between {} outside and {} inside\n", b.name,
+                       units.text(c.outside.celsius(), "temperature"), units.text(c.inside.celsius(), "temperature")) +
+           layers_table(b, profile, units) +
+           fmt::format("Outer face {}, inner face {}, {} through it\n\n",
+                       units.text(profile.at_faces_C.front(), "temperature"),
+                       units.text(profile.at_faces_C.back(), "temperature"),
+                       units.text(profile.heat_flow_W_per_m2, "power_per_area")) +
+           u_in_steps(b, c, units) + wave_in_words(b, c, units) + dew_in_words(b, profile, c, units);
+}
+
+json buildup_json(const Buildup& b, const WallConditions& c)
+{
+    const auto profile = temperature_profile(b, c.films, c.outside, c.inside);
+    const auto p = fabric::periodic_properties(b, c.films);
+    json layers = json::array();
+    for (std::size_t i = 0; i < b.layers.size(); ++i)
+        layers.push_back({{"material", b.layers[i].material.name},
+                          {"thickness_m", b.layers[i].thickness_m},
+                          {"resistance_m2K_per_W", b.layers[i].resistance()},
+                          {"outer_side_C", profile.at_faces_C[i]},
+                          {"inner_side_C", profile.at_faces_C[i + 1]}});
+    return {{"build_up", b.name},
+            {"layers_outside_to_inside", layers},
+            {"outside_film_m2K_per_W", c.films.outside_m2K_per_W},
+            {"inside_film_m2K_per_W", c.films.inside_m2K_per_W},
+            {"u_value_W_per_m2K", p.u_value_W_per_m2K},
+            {"periodic_transmittance_W_per_m2K", p.transmittance.size},
+            {"delay_h", p.transmittance.delay_h},
+            {"decrement_factor", p.decrement_factor},
+            {"admittance_inside_W_per_m2K", p.admittance_inside.size},
+            {"admittance_outside_W_per_m2K", p.admittance_outside.size},
+            {"areal_capacity_inside_J_per_m2K", p.areal_capacity_inside_J_per_m2K},
+            {"areal_capacity_outside_J_per_m2K", p.areal_capacity_outside_J_per_m2K},
+            {"mass_kg_per_m2", mass_kg_per_m2(b)},
+            {"inner_mass_kg_per_m2", inner_mass_kg_per_m2(b)},
+            {"dew_point_of_room_air_C", dew_point_of_room_C(c)}};
+}
+
+} // namespace venture::report
