@@ -67,9 +67,8 @@ public:
         const std::size_t before = problems_.size();
         if (project::has_weather_heading(bytes))
             project::read_weather_heading(bytes, file_, stated_, origins_, problems_);
-        const bool tmy3 =
-            building::word_of(stated_, &WeatherInput::form) == "tmy3" || (!stated_.form && detail::is_tmy3(bytes));
-        if (tmy3) detail::describe_tmy3(bytes, file_, stated_, origins_, problems_);
+        tmy3_ = building::word_of(stated_, &WeatherInput::form) == "tmy3" || (!stated_.form && detail::is_tmy3(bytes));
+        if (tmy3_) detail::describe_tmy3(bytes, file_, stated_, origins_, problems_);
         project::CsvStated how = project::stated_by(stated_);
         how.skip_lines = static_cast<int>(building::number_of(stated_, &WeatherInput::skip_lines));
         table_ = project::read_csv(bytes, file_, how, detail::numbers_in(stated_.columns), origins_, problems_);
@@ -180,7 +179,7 @@ private:
         r.name = stated_.name ? *stated_.name : file_;
         r.synthetic = form == "synthetic";
         r.source = r.synthetic ? fmt::format("synthetic: made up from monthly means, kept in {}", file_)
-                               : fmt::format("{} ({})", file_, form == "tmy3" ? "TMY3" : "described columns");
+                               : fmt::format("{} ({})", file_, tmy3_ ? "TMY3" : "described columns");
         r.calendar_year = static_cast<int>(building::number_of(stated_, &WeatherInput::year));
         r.stamp = *stated_.stamp == "end" ? climate::Stamp::end : climate::Stamp::beginning;
         r.below_freezing = building::word_of(stated_, &WeatherInput::below_freezing) == "ice"
@@ -244,6 +243,7 @@ private:
     const std::optional<climate::Place>& site_;
     quantity::OriginPool& origins_;
     std::vector<quantity::Problem>& problems_;
+    bool tmy3_ = false;
     project::CsvTable table_{};
     detail::WeatherColumns columns_{};
     std::vector<std::uint32_t> line_of_record_{}; ///< 0 where the file has none

@@ -228,6 +228,7 @@ TEST(WeatherFile, ReadsTheTmy3FormWithoutAWord)
     const Read r = read(text, {}, std::nullopt);
     ASSERT_TRUE(r.year) << r.error().message;
     EXPECT_EQ(r.year->name, "GULL POINT");
+    EXPECT_EQ(r.year->source, "w.csv (TMY3)");
     EXPECT_EQ(r.year->place.height_m, 120.0);
     EXPECT_NEAR(r.year->dry_bulb_C[1], a_year().dry_bulb_C[0], 0.051);
     EXPECT_NEAR(r.year->beam_normal_W_per_m2[0], a_year().beam_normal_W_per_m2[0], 0.51);
