@@ -45,12 +45,12 @@ void check_plane(const char* where, Angle tilt, double ground_reflectance)
     check_range(where, "tilt", tilt.degrees(), {0.0, 180.0}, "deg");
 }
 
-PlaneIrradiance with_ground(const ClearSky& sky, const SunPosition& sun, Angle tilt, Angle azimuth,
+PlaneIrradiance with_ground(const ClearSky& sky, const SunPosition& sun, Angle tilt, double cos_incidence,
                             double ground_reflectance, double sky_diffuse)
 {
     const double horizontal =
         sky.beam_normal_W_per_m2 * std::max(0.0, std::cos(sun.zenith_deg * deg)) + sky.diffuse_horizontal_W_per_m2;
-    return {sky.beam_normal_W_per_m2 * std::max(0.0, cos_incidence(sun, tilt, azimuth)), sky_diffuse,
+    return {sky.beam_normal_W_per_m2 * std::max(0.0, cos_incidence), sky_diffuse,
             horizontal * ground_reflectance * ground_share(tilt)};
 }
 
@@ -91,7 +91,8 @@ SkyBrightness perez_1990(const ClearSky& sky, Angle elevation, double extraterre
 double sky_diffuse_on_plane(double diffuse_horizontal_W_per_m2, const SkyBrightness& brightness, double cos_incidence,
                             Angle elevation, Angle tilt)
 {
-    const double a = std::max(0.0, cos_incidence), b = std::max(std::cos(85.0 * deg), std::sin(elevation.radians()));
+    constexpr double lowest_sine = 0.08715574274765817; // of 5 degrees
+    const double a = std::max(0.0, cos_incidence), b = std::max(lowest_sine, std::sin(elevation.radians()));
     return diffuse_horizontal_W_per_m2 *
            ((1.0 - brightness.circumsolar) * isotropic_sky_share(tilt) + brightness.circumsolar * a / b +
             brightness.horizon * std::sin(tilt.radians()));
@@ -101,7 +102,7 @@ PlaneIrradiance isotropic_on_plane(const ClearSky& sky, const SunPosition& sun, 
                                    double ground_reflectance)
 {
     check_plane("isotropic_on_plane", tilt, ground_reflectance);
-    return with_ground(sky, sun, tilt, azimuth, ground_reflectance,
+    return with_ground(sky, sun, tilt, cos_incidence(sun, tilt, azimuth), ground_reflectance,
                        sky.diffuse_horizontal_W_per_m2 * isotropic_sky_share(tilt));
 }
 
@@ -110,9 +111,9 @@ PlaneIrradiance on_plane(const ClearSky& sky, const SunPosition& sun, const SkyB
 {
     check_plane("on_plane", tilt, ground_reflectance);
     const Angle elevation = Angle::degrees(std::clamp(sun.elevation_deg(), 0.0, 90.0));
-    const double diffuse = sky_diffuse_on_plane(sky.diffuse_horizontal_W_per_m2, brightness,
-                                                cos_incidence(sun, tilt, azimuth), elevation, tilt);
-    return with_ground(sky, sun, tilt, azimuth, ground_reflectance, std::max(0.0, diffuse));
+    const double cosine = cos_incidence(sun, tilt, azimuth);
+    const double diffuse = sky_diffuse_on_plane(sky.diffuse_horizontal_W_per_m2, brightness, cosine, elevation, tilt);
+    return with_ground(sky, sun, tilt, cosine, ground_reflectance, std::max(0.0, diffuse));
 }
 
 PlaneIrradiance perez_on_plane(const ClearSky& sky, const SunPosition& sun, Angle tilt, Angle azimuth,
