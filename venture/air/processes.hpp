@@ -47,8 +47,8 @@ struct CooledAir {
 };
 
 /// Cooling at a surface of one temperature: the leaving state lies on the straight line, in enthalpy and humidity
-/// ratio, between the entering state and saturated air at the apparatus dew point. A surface above the dew point stays
-/// dry. Source    apparatus dew point and bypass factor, as in ASHRAE Handbook - Fundamentals, psychrometrics chapter.
+/// ratio, between the entering state and saturated air at the apparatus dew point; a warmer surface stays dry.
+/// Source    apparatus dew point and bypass factor, as in ASHRAE Handbook - Fundamentals, psychrometrics chapter.
 /// @param bypass_factor  share of the air that leaves as it came, 0..1
 /// @throws quantity::RangeError  bypass factor outside 0..1, or a surface warmer than the air
 [[nodiscard]] CooledAir cooled(const MoistAir& air, Temperature apparatus_dew_point, double bypass_factor);
@@ -59,8 +59,8 @@ struct Apparatus {
 };
 
 /// The apparatus dew point and bypass factor that lead from one state to another: the inverse of cooled().
-/// @throws quantity::Error  no such line meets saturation: the leaving air is not colder, or it is drier than any
-/// surface
+/// @throws quantity::Error  no such line meets saturation: the leaving air is not
+///                          colder, or it is drier than any surface
 ///                          could make it
 [[nodiscard]] Apparatus apparatus_between(const MoistAir& entering, const MoistAir& leaving);
 

@@ -25,8 +25,8 @@ struct KnownFact {
 };
 
 /// The state at a pressure that has both facts, in any order.
-/// @throws quantity::Error       the two are one kind of fact, are one fact (dew point with humidity ratio) or nearly
-/// one
+/// @throws quantity::Error       the two are one kind of fact, are one fact
+///                               (dew point with humidity ratio) or nearly one
 ///                               (wet bulb with enthalpy: a hundredth of a kelvin moves the dry bulb by many)
 /// @throws quantity::RangeError  no state has both: a dew point above the dry bulb, more than saturated, ...
 [[nodiscard]] MoistAir state_from(KnownFact first, KnownFact second, Pressure p);

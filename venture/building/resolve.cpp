@@ -108,7 +108,7 @@ void Resolver::check_record(std::string_view table, const Record& record)
     });
     if (!conditions.empty())
         tell_missing(table, record, conditions, std::string{how_to_find_design_conditions},
-                     "design conditions are missing");
+                     std::string{no_design_conditions});
     for_each_nested_table(record, [&](std::string_view name, const auto& nested) {
         for (const auto& inner : nested) check_record(name, inner);
     });

@@ -2,6 +2,7 @@
 /// From what was given to a complete building.
 
 #include <optional>
+#include <string_view>
 #include <vector>
 
 #include <venture/building/building.hpp>
@@ -16,6 +17,9 @@ struct Resolved {
     Input effective{};                         ///< every value, also those by default, with its origin; the problems'
                                                ///< places refer to its pool
 };
+
+/// Cause of the problems that tell of design conditions which a weather year would give.
+inline constexpr std::string_view no_design_conditions = "design conditions are missing";
 
 /// A site by itself, for whoever asks of nothing but the climate.
 struct ResolvedSite {

@@ -191,10 +191,10 @@ std::optional<climate::WeatherYear> Job::make_weather()
     try {
         return climate::synthetic_year(*request);
     } catch (const quantity::RangeError& wrong) {
-        const auto& means = project_.input.monthly_means;
-        problems_.push_back({Severity::error, codes::physics,
-                             means.empty() ? w.form.origin : means.front().month.origin, wrong.what(),
-                             "see [[monthly_mean]]"});
+        OriginId where = project_.input.weather.form.origin;
+        for (const building::MonthlyMeanInput& m : project_.input.monthly_means)
+            if (wrong.where().ends_with(climate::month_name(static_cast<int>(*m.month)))) where = m.month.origin;
+        problems_.push_back({Severity::error, codes::physics, where, wrong.what(), "see [[monthly_mean]]"});
         return std::nullopt;
     }
 }
@@ -239,12 +239,19 @@ void Job::derive_conditions()
          .subject = "weather"});
 }
 
+void Job::drop_what_weather_would_give(std::vector<Problem>& problems) const
+{
+    if (weather_used_ && !weather_ && quantity::has_error(problems_))
+        std::erase_if(problems, [](const Problem& p) { return p.cause == building::no_design_conditions; });
+}
+
 void Job::resolve_site()
 {
     use_weather();
     if (quantity::has_error(problems_) && !project_.whole) return;
     building::ResolvedSite resolved = building::resolve_site(project_.input);
     project_.input = std::move(resolved.effective);
+    drop_what_weather_would_give(resolved.problems);
     add(std::move(resolved.problems));
     if (!failed()) site_ = std::move(resolved.site);
 }
@@ -262,6 +269,7 @@ void Job::resolve()
             return; // nothing was read: more words would not help
         building::Resolved resolved = building::resolve(project_.input);
         if (!project_.whole) std::erase_if(resolved.problems, follows_from_gaps);
+        drop_what_weather_would_give(resolved.problems);
         project_.input = std::move(resolved.effective);
         add(std::move(resolved.problems));
         if (failed() || !resolved.building) return check_services_alone();

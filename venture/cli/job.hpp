@@ -61,6 +61,8 @@ private:
     void apply(const std::string& change);
     [[nodiscard]] std::optional<climate::WeatherYear> make_weather();
     void derive_conditions();
+    /// Where the weather year is wrong, missing design conditions follow from it.
+    void drop_what_weather_would_give(std::vector<quantity::Problem>& problems) const;
     void read_typed_loads(const std::string& bytes, const std::string& name);
     void read_loads_alone(const std::filesystem::path& file);
     /// Tells what is wrong with circuits and plants of a project whose building does not stand.

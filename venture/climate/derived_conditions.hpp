@@ -44,8 +44,8 @@ struct DerivedConditions {
 
 /// Daily ranges: means over the days whose highest dry bulb is among the highest fifth of its month. Optical depths:
 /// least squares over the month's three clearest steps at each time of day. Ground: ground_temperature_C() on the
-/// design day; in winter the lowest of the year. Source    percentiles with coincident means after ASHRAE Handbook -
-/// Fundamentals, climatic design chapter, which
+/// design day; in winter the lowest of the year.
+/// Source    percentiles with coincident means after ASHRAE Handbook - Fundamentals, climatic design chapter, which
 ///           takes many years: one year tells what was, not how rare it is
 /// @throws   quantity::RangeError for shares outside 0..1
 [[nodiscard]] DerivedConditions derive_conditions(const WeatherYear& year, const Rarity& rarity = {},

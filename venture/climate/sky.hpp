@@ -25,8 +25,8 @@ struct SkyBrightness {
     double circumsolar = 0.0, horizon = 0.0; ///< F1 (not negative) and F2
 };
 
-/// Source    Perez, Ineichen, Seals, Michalsky and Stewart 1990, Solar Energy 44(5), coefficients of all sites
-/// composite. Valid     a sun above the horizon; nothing brightens under a sky without diffuse light
+/// Source    Perez, Ineichen, Seals, Michalsky and Stewart 1990, Solar Energy 44(5), composite of all sites
+/// Valid     a sun above the horizon; nothing brightens under a sky without diffuse light
 /// @throws   quantity::RangeError for a sun below the horizon or negative irradiance
 [[nodiscard]] SkyBrightness perez_1990(const ClearSky& sky, Angle elevation, double extraterrestrial_W_per_m2);
 

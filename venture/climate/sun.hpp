@@ -56,8 +56,8 @@ struct SunDay {
 };
 
 /// @param date    of local mean solar time; its hour is not looked at
-/// @param centre  elevation of the sun's centre at which it counts as risen: 0, or -0.833 degrees for the upper limb
-/// with
+/// @param centre  elevation of the sun's centre at which it counts as risen: 0, or -0.833
+///                degrees for the upper limb with
 ///                the usual refraction
 /// Accuracy  noon within 20 s, rise and set within 60 s (reference table of events)
 /// @throws   quantity::RangeError outside the range of sun_position()

@@ -137,11 +137,12 @@ private:
         quantity::check_range("synthetic_year", "deviation from day to day", q_.day_to_day_K, {0.0, 8.0}, "K");
     }
 
-    /// Haurwitz's clear sky, W/m2 on the horizontal.
+    /// Haurwitz's clear sky, W/m2 on the horizontal, brighter by 2.7 % for each kilometre of height (FAO 56, eq. 37).
     [[nodiscard]] double clear_W_per_m2(std::size_t hour) const
     {
         const StepSun& sun = suns_[hour];
-        return sun.mean_sine > 1e-3 ? 1098.0 * sun.mean_sine * std::exp(-0.057 / sun.mean_sine) : 0.0;
+        const double by_height = 1.0 + 2e-5 / 0.75 * std::max(0.0, q_.place.height_m);
+        return sun.mean_sine > 1e-3 ? 1098.0 * by_height * sun.mean_sine * std::exp(-0.057 / sun.mean_sine) : 0.0;
     }
 
     /// Share of a clear day's sun that a day lets through, by its place among cloudy and clear days.
@@ -185,7 +186,7 @@ private:
         if (clear < dark_J_per_m2 * count && wanted < dark_J_per_m2 * count) return;
         quantity::check_range(fmt::format("synthetic_year, {}", month_name(static_cast<int>(m) + 1)),
                               "sun on the horizontal of a mean day", q_.months[m].global_J_per_m2 / 1e6,
-                              {0.15 * clear / count / 1e6, 0.93 * clear / count / 1e6}, "MJ/m2");
+                              {0.15 * clear / count / 1e6, 0.95 * clear / count / 1e6}, "MJ/m2");
         const auto sun_with = [&](double shift) {
             double sum = 0.0;
             for (std::size_t d = 0; d < days; ++d)

@@ -31,10 +31,11 @@ struct SyntheticRequest {
 /// humidity within 0.005, sun and wind within 0.1 % (in polar night, under 0.1 MJ/m2 a day, the sun is what there is).
 /// Days follow each other with persistence (first-order autoregression: 0.75 for temperature, 0.45 for clouds), clear
 /// days are warm in summer, cold in winter and have the larger range, humidity follows temperature and clouds, clouds
-/// come and go within the day, wind speeds are Rayleigh distributed and stronger after noon. What it cannot do: heat
-/// waves and cold spells are those of a normal distribution; extremes derived from it are no more than plausible. The
-/// same request gives the same year on every machine of one kind. Source    our own construction; clear sky: Haurwitz
-/// 1945; clouds: Kasten and Czeplak 1980; diffuse: split_global()
+/// come and go within the day, wind speeds are Rayleigh distributed and stronger after noon.
+/// What it cannot do: heat waves and cold spells are those of a normal distribution; extremes derived from it are no
+/// more than plausible. The same request gives the same year on every machine of one kind.
+/// Source    our own construction; clear sky: Haurwitz 1945, by height after FAO Irrigation and Drainage Paper 56;
+///           clouds: Kasten and Czeplak 1980; diffuse: split_global()
 /// @throws   quantity::RangeError for means outside the possible, among them more sun than a clear sky gives
 [[nodiscard]] WeatherYear synthetic_year(const SyntheticRequest& request);
 
