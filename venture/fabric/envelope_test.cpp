@@ -30,7 +30,8 @@ TEST(AirLayer, FoilHelpsAndDirectionMatters)
 
 TEST(AirLayer, AgreesWithTheRoundedTableOfTheStandard)
 {
-    for (const json& c : reference::table("envelope").at("recalled").at("air_layer_table")) {
+    const json table = reference::table("envelope"); // outlives the loop over a part of it
+    for (const json& c : table.at("recalled").at("air_layer_table")) {
         const std::string word = c.at("heat_flow");
         const AirLayer layer{.thickness_m = c.at("thickness_m"),
                              .direction = word == "upwards"     ? HeatFlow::upwards
