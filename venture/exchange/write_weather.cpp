@@ -45,11 +45,15 @@ std::string write_weather(const climate::WeatherYear& year)
     line("year", fmt::format("{}", year.calendar_year));
     line("stamp", "\"beginning\"");
     line("below_freezing", "\"ice\"");
-    out += "time,dry bulb [degC],dew point [degC],pressure [hPa],beam normal [W/m2],diffuse horizontal [W/m2]";
+    out += "time,dry bulb [degC],dew point [degC],pressure [hPa],beam normal [W/m2],diffuse horizontal [W/m2],"
+           "global horizontal [W/m2]";
     if (!year.wind_m_per_s.empty()) out += ",wind speed [m/s]";
     if (!year.wind_from_deg.empty()) out += ",wind direction [deg]";
     if (!year.cloud_cover.empty()) out += ",cloud cover [%]";
     out += '\n';
+    // Global follows from the others; with it a reader judges the clock by what was measured, not by a split of it.
+    const std::vector<double> global = global_horizontal_W_per_m2(
+        year, climate::suns_of_year(year.place, year.leap, year.steps_per_hour, year.calendar_year));
     const int shown_year = year.calendar_year != 0 ? year.calendar_year : year.leap ? 2024 : 2022;
     for (std::size_t i = 0; i < year.size(); ++i) {
         const auto date = climate::month_day(static_cast<int>(i / year.steps_per_day()) + 1, year.leap);
@@ -57,11 +61,11 @@ std::string write_weather(const climate::WeatherYear& year)
         const auto air =
             air::MoistAir::from_humidity_ratio(quantity::Temperature::celsius(year.dry_bulb_C[i]),
                                                year.humidity_ratio[i], quantity::Pressure::pascal(year.pressure_Pa[i]));
-        out +=
-            fmt::format("{}-{:02}-{:02} {:02}:{:02},{:.2f},{:.2f},{:.1f},{:.1f},{:.1f}", shown_year, date.month,
-                        date.day, minute / 60, minute % 60, rounded(year.dry_bulb_C[i], 0.01),
-                        rounded(air::dew_point(air).celsius(), 0.01), year.pressure_Pa[i] / 100.0,
-                        rounded(year.beam_normal_W_per_m2[i], 0.1), rounded(year.diffuse_horizontal_W_per_m2[i], 0.1));
+        out += fmt::format("{}-{:02}-{:02} {:02}:{:02},{:.2f},{:.2f},{:.1f},{:.1f},{:.1f},{:.1f}", shown_year,
+                           date.month, date.day, minute / 60, minute % 60, rounded(year.dry_bulb_C[i], 0.01),
+                           rounded(air::dew_point(air).celsius(), 0.01), year.pressure_Pa[i] / 100.0,
+                           rounded(year.beam_normal_W_per_m2[i], 0.1),
+                           rounded(year.diffuse_horizontal_W_per_m2[i], 0.1), rounded(global[i], 0.1));
         if (!year.wind_m_per_s.empty()) out += fmt::format(",{:.1f}", year.wind_m_per_s[i]);
         if (!year.wind_from_deg.empty())
             out += fmt::format(",{:.0f}", std::fmod(std::round(year.wind_from_deg[i]), 360.0));
