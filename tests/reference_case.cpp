@@ -92,7 +92,7 @@ private:
                      .thickness_m = layer.at("thickness_m")});
         }
         wall_index_[buildup.name] = model_.walls.size();
-        model_.walls.push_back(fabric::wall_modes(buildup, std::min(60.0, 0.1 * model_.step_s)));
+        model_.walls.push_back(fabric::wall_modes(buildup, {.step_s = model_.step_s}));
     }
 
     loads::Face zone_face(const json& f)

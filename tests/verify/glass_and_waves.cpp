@@ -1,9 +1,8 @@
-/// Tables of glazing and of walls under daily waves, and response factors.
+/// Tables of glazing and of walls under daily waves.
 
 #include <venture/fabric/glass_u_value.hpp>
 #include <venture/fabric/panes.hpp>
 #include <venture/fabric/periodic.hpp>
-#include <venture/fabric/response_factors.hpp>
 #include <verify/tables.hpp>
 
 namespace venture::verify {
@@ -119,33 +118,11 @@ Outcome glazing_u_values(const json& table, const json& group)
     return compare.outcome();
 }
 
-/// @param from  the layers' list runs from this end
-Buildup build_up(const json& layers, bool from_inside)
-{
-    Buildup out;
-    for (const json& l : layers) {
-        const auto number = [&](const char* one, const char* other) {
-            return l.contains(one) ? l.at(one).get<double>() : l.at(other).get<double>();
-        };
-        Layer layer;
-        if (l.contains("resistance_m2K_W") || l.contains("resistance_m2K_per_W"))
-            layer.resistance_m2K_per_W = number("resistance_m2K_W", "resistance_m2K_per_W");
-        else
-            layer = {.material = {"", number("conductivity_W_mK", "conductivity_W_per_mK"),
-                                  number("density_kg_m3", "density_kg_per_m3"),
-                                  number("specific_heat_J_kgK", "specific_heat_J_per_kgK")},
-                     .thickness_m = l.at("thickness_m")};
-        out.layers.push_back(std::move(layer));
-    }
-    if (from_inside) std::ranges::reverse(out.layers);
-    return out;
-}
-
 Outcome periodic_walls(const json& table, const json& group)
 {
     Comparison compare{table};
     for (const json& c : group) {
-        const Buildup wall = build_up(c.at("layers_inside_to_outside"), true);
+        const Buildup wall = layers_of(c.at("layers_inside_to_outside"), LayersFrom::inside);
         const Films films{c.at("Rse_m2K_W"), c.at("Rsi_m2K_W")};
         const PeriodicProperties p = periodic_properties(wall, films);
         const auto check = [&](const char* key, double got) { compare.value(key, got, c.at(key), "iso13786"); };
@@ -166,35 +143,6 @@ Outcome periodic_walls(const json& table, const json& group)
 }
 
 } // namespace
-
-Outcome response_factors_of(const json& c)
-{
-    constexpr double share_of_u = 1e-4;
-    const json tolerances = {{"tolerances", json::object()}};
-    Comparison compare{tolerances};
-    const Buildup wall = build_up(c.at("layers_outside_to_inside"), false);
-    const Films air{1.0 / c.at("film_outside_W_per_m2K").get<double>(),
-                    1.0 / c.at("film_inside_W_per_m2K").get<double>()};
-    for (const auto& [key, films] : {std::pair{"air_to_air", air}, {"face_to_face", Films{}}}) {
-        const json& expected = c.at(key);
-        const ResponseFactors got =
-            response_factors(wall, expected.at("X_W_per_m2K").size(), films, 3600.0 * c.value("time_step_h", 1.0));
-        const double u = expected.at("U_W_per_m2K");
-        compare.error(std::string{key} + " U", std::abs(got.u_value_W_per_m2K - u), share_of_u * u);
-        for (const auto& [name, factors] :
-             {std::pair{"X_W_per_m2K", &got.x}, {"Y_W_per_m2K", &got.y}, {"Z_W_per_m2K", &got.z}}) {
-            double sum = 0.0, expected_sum = 0.0;
-            for (std::size_t j = 0; j < factors->size(); ++j) {
-                const double value = expected.at(name).at(j);
-                compare.error(fmt::format("{} {} {}", key, name, j), std::abs((*factors)[j] - value), share_of_u * u);
-                sum += (*factors)[j];
-                expected_sum += value;
-            }
-            compare.error(fmt::format("{} {} sum", key, name), std::abs(sum - expected_sum), share_of_u * u);
-        }
-    }
-    return compare.outcome();
-}
 
 void add_glass_and_waves(Answers& answers)
 {

@@ -5,6 +5,7 @@
 #include <map>
 #include <string>
 
+#include <venture/fabric/buildup.hpp>
 #include <verify/outcome.hpp>
 
 namespace venture::verify {
@@ -19,8 +20,14 @@ void add_sun_and_sky(Answers& answers);
 void add_envelope(Answers& answers);
 void add_glass_and_waves(Answers& answers);
 
-/// Answers a file of response factors.
+/// Answers a file of response factors, and tells beside it how far the stepper's own are from them.
 [[nodiscard]] Outcome response_factors_of(const nlohmann::json& document);
+/// Answers a file of the step response of a wall, by the stepper of the heat balance at one-minute steps.
+[[nodiscard]] Outcome step_response_of(const nlohmann::json& document);
+
+/// Which end a list of layers begins at.
+enum class LayersFrom { outside, inside };
+[[nodiscard]] fabric::Buildup layers_of(const nlohmann::json& layers, LayersFrom from);
 
 /// Whether a group belongs to what is planned and not built.
 [[nodiscard]] bool is_not_yet(const std::string& topic, const std::string& group);

@@ -2,118 +2,108 @@
 
 #include <algorithm>
 #include <cmath>
-#include <complex>
 #include <numbers>
 
 #include <gtest/gtest.h>
 
+#include <venture/fabric/walls_for_tests.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::fabric {
 namespace {
 
-const Material concrete{"concrete", 1.7, 2300, 1000}, wool{"wool", 0.036, 30, 1030}, steel{"steel", 50, 7800, 450},
-    board{"board", 0.25, 800, 1000};
+using namespace walls_for_tests; // NOLINT(google-build-using-namespace)
 
-struct NamedWall {
-    const char* name;
-    std::vector<Layer> layers;
-};
+class Walls : public testing::TestWithParam<Buildup> {};
 
-class Walls : public testing::TestWithParam<NamedWall> {
-protected:
-    [[nodiscard]] Buildup wall() const { return {GetParam().name, GetParam().layers}; }
-};
-
-using Complex = std::complex<double>;
-
-/// Exact two-port of a layer stack at one frequency: q1 = y11 T1 - y12 T2, after ISO 13786.
-struct TwoPort {
-    Complex y11, y12, y22;
-};
-
-TwoPort in_series(const TwoPort& a, const TwoPort& b)
-{
-    const Complex d = a.y22 + b.y11;
-    return {a.y11 - a.y12 * a.y12 / d, a.y12 * b.y12 / d, b.y22 - b.y12 * b.y12 / d};
-}
-
-TwoPort exact(const Layer& layer, double omega)
-{
-    const Complex r = layer.resistance();
-    if (!layer.has_capacity()) return {1.0 / r, 1.0 / r, 1.0 / r};
-    const Material& m = layer.material;
-    const Complex z = layer.thickness_m * std::sqrt(Complex{0.0, omega} * m.density_kg_per_m3 *
-                                                    m.specific_heat_J_per_kgK / m.conductivity_W_per_mK);
-    return {z / (r * std::tanh(z)), z / (r * std::sinh(z)), z / (r * std::tanh(z))};
-}
-
-TwoPort of_modes(const WallModes& w, double omega)
-{
-    TwoPort y{w.d11, -w.d12, w.d22};
-    for (std::size_t k = 0; k < w.size(); ++k) {
-        const Complex g = 1.0 / (Complex{0.0, omega} + w.rate_per_s[k]);
-        y.y11 -= w.b1[k] * w.b1[k] * g;
-        y.y12 += w.b1[k] * w.b2[k] * g;
-        y.y22 -= w.b2[k] * w.b2[k] * g;
-    }
-    return y;
-}
+constexpr double day_omega = 2.0 * std::numbers::pi / 86400.0;
 
 TEST_P(Walls, PassTheSteadyFlowOfTheirResistance)
 {
-    const WallModes w = wall_modes(wall());
-    double d11 = w.d11, d12 = w.d12;
+    const WallModes w = wall_modes(GetParam());
+    const auto z = w.steady_states(10.0, 30.0);
+    double q1 = w.d11 * 10.0 + w.d12 * 30.0, q2 = w.d12 * 10.0 + w.d22 * 30.0;
     for (std::size_t k = 0; k < w.size(); ++k) {
-        d11 -= w.b1[k] * w.b1[k] / w.rate_per_s[k];
-        d12 -= w.b1[k] * w.b2[k] / w.rate_per_s[k];
+        q1 -= w.b1[k] * z[k];
+        q2 -= w.b2[k] * z[k];
     }
-    const double u = 1.0 / resistance(wall());
-    EXPECT_NEAR(d11, u, 1e-9 * w.d11);
-    EXPECT_NEAR(d12, -u, 1e-9 * w.d11);
+    const double expected = 20.0 / resistance(GetParam());
+    EXPECT_NEAR(q1, -expected, 1e-11 * 30.0 * w.d11);
+    EXPECT_NEAR(q2, expected, 1e-11 * 30.0 * w.d22);
 }
 
 TEST_P(Walls, StoreTheHeatOfAllTheirLayers)
 {
-    const WallModes w = wall_modes(wall());
-    double at_one_kelvin = 0.0, expected = 0.0; // z = s for both faces at 1 K
-    for (const double s : w.s) at_one_kelvin += s * s;
-    for (const Layer& l : wall().layers)
+    const WallModes w = wall_modes(GetParam());
+    double expected = 0.0;
+    for (const Layer& l : GetParam().layers)
         expected += l.thickness_m * l.material.density_kg_per_m3 * l.material.specific_heat_J_per_kgK;
-    EXPECT_NEAR(at_one_kelvin, expected, 1e-8 * expected + 1e-9);
+    EXPECT_NEAR(w.stored_heat(w.steady_states(1.0, 1.0)), expected, 1e-8 * expected);
 }
 
-TEST_P(Walls, AnswerADailyWaveAsTheExactTwoPort)
+TEST_P(Walls, AnswerWavesAsTheExactWallDoes)
 {
-    constexpr double day_omega = 2.0 * std::numbers::pi / 86400.0, space_error = 1e-3;
-    for (const double omega : {day_omega, 4.0 * day_omega}) {
-        TwoPort expected = exact(wall().layers.front(), omega);
-        for (std::size_t i = 1; i < wall().layers.size(); ++i)
-            expected = in_series(expected, exact(wall().layers[i], omega));
-        const TwoPort got = of_modes(wall_modes(wall()), omega);
-        EXPECT_LE(std::abs(got.y11 - expected.y11), space_error * std::abs(expected.y11));
-        EXPECT_LE(std::abs(got.y22 - expected.y22), space_error * std::abs(expected.y22));
-        EXPECT_LE(std::abs(got.y12 - expected.y12), space_error * std::abs(expected.y11));
+    const WallModes w = wall_modes(GetParam());
+    EXPECT_LE(w.largest_error, 1e-4);
+    for (const double omega : {0.1 * day_omega, day_omega, 2.0 * day_omega}) {
+        const auto exact = port_response(GetParam(), {}, {0.0, omega}), got = w.port_response({0.0, omega});
+        for (std::size_t i = 0; i < 2; ++i) {
+            EXPECT_LE(std::abs(got(i, i) - exact(i, i)), 1e-4 * std::abs(exact(i, i))) << i << " at " << omega;
+            EXPECT_LE(std::abs(got(i, 1 - i) - exact(i, 1 - i)), 1e-4 / resistance(GetParam())) << omega;
+        }
+    }
+}
+
+TEST_P(Walls, ComeAsNearAsIsAsked)
+{
+    for (const double step_s : {60.0, 600.0, 3600.0}) {
+        std::size_t before = 0;
+        for (const double accuracy : {1e-2, 1e-3, 1e-4}) {
+            const WallModes w = wall_modes(GetParam(), {.step_s = step_s, .accuracy = accuracy});
+            EXPECT_LE(w.largest_error, accuracy) << step_s;
+            EXPECT_GE(w.size(), before);
+            before = w.size();
+        }
+        EXPECT_LE(before, 32u);
     }
 }
 
 TEST_P(Walls, SettleAtEveryRate)
 {
-    for (const double rate : wall_modes(wall()).rate_per_s) EXPECT_GT(rate, 0.0);
+    for (const double rate : wall_modes(GetParam(), {.step_s = 60.0}).rate_per_s) EXPECT_GT(rate, 0.0);
 }
 
-INSTANTIATE_TEST_SUITE_P(
-    Stacks, Walls,
-    testing::Values(NamedWall{"thin board", {{board, 0.0125}}}, NamedWall{"heavy concrete", {{concrete, 0.3}}},
-                    NamedWall{"metal sandwich", {{steel, 0.0006}, {wool, 0.1}, {steel, 0.0006}}},
-                    NamedWall{"insulated outside", {{wool, 0.16}, {concrete, 0.2}, {board, 0.013}}},
-                    NamedWall{"with a gap", {{board, 0.013}, {.resistance_m2K_per_W = 0.18}, {board, 0.013}}},
-                    NamedWall{"paint on a metre", {{board, 0.001}, {concrete, 1.0}}}),
-    [](const auto& tested) {
-        std::string name = tested.param.name;
-        std::ranges::replace(name, ' ', '_');
-        return name;
-    });
+TEST_P(Walls, AnswerAlikeWhenALayerIsSplit)
+{
+    Buildup split{"split", {}};
+    for (const Layer& layer : GetParam().layers)
+        for (const double share : {0.25, 0.5, 0.125, 0.125}) {
+            split.layers.push_back(layer);
+            split.layers.back().thickness_m *= share;
+            split.layers.back().resistance_m2K_per_W *= share;
+        }
+    const WallModes whole = wall_modes(GetParam()), parts = wall_modes(split);
+    for (const double omega : {0.0, day_omega, 50.0 * day_omega}) {
+        const auto a = whole.port_response({0.0, omega}), b = parts.port_response({0.0, omega});
+        for (std::size_t i = 0; i < 4; ++i) EXPECT_LE(std::abs(a.f[i] - b.f[i]), 1e-9 * std::abs(a.f[0] + a.f[3]));
+    }
+}
+
+TEST_P(Walls, AreTheirMirrorsFromTheOtherSide)
+{
+    Buildup mirror = GetParam();
+    std::ranges::reverse(mirror.layers);
+    const WallModes a = wall_modes(GetParam()), b = wall_modes(mirror);
+    for (const double omega : {0.0, day_omega, 20.0 * day_omega}) {
+        const auto x = a.port_response({0.0, omega}), y = b.port_response({0.0, omega});
+        const double allowed = 2e-4 * std::max(std::abs(x(0, 0)), std::abs(x(1, 1)));
+        EXPECT_LE(std::abs(x(0, 0) - y(1, 1)), allowed);
+        EXPECT_LE(std::abs(x(1, 1) - y(0, 0)), allowed);
+        EXPECT_LE(std::abs(x(0, 1) - y(0, 1)), allowed);
+    }
+}
+
+INSTANTIATE_TEST_SUITE_P(Stacks, Walls, testing::ValuesIn(stacks()), name_of_stack);
 
 TEST(WallModes, OfABareResistanceAreNone)
 {
@@ -123,20 +113,92 @@ TEST(WallModes, OfABareResistanceAreNone)
     EXPECT_DOUBLE_EQ(w.d12, -2.0);
 }
 
-TEST(WallModes, RefuseABuildupWithoutResistance)
+TEST(WallModes, RefuseWhatIsNoWall)
 {
     EXPECT_THROW((void)wall_modes({"nothing", {}}), quantity::RangeError);
     EXPECT_THROW((void)wall_modes({"zero", {{.resistance_m2K_per_W = 0.0}}}), quantity::RangeError);
+    EXPECT_THROW((void)wall_modes(heavy_floor(), {.step_s = 0.1}), quantity::RangeError);
+    EXPECT_THROW((void)wall_modes(heavy_floor(), {.accuracy = 0.5}), quantity::RangeError);
 }
 
-TEST(WallModes, MergedKeepWhatTheStepCanSee)
+TEST(WallModes, RefusePlanesThatAreNotInOrderBetweenTheFaces)
 {
-    const Buildup wall{"wall", {{steel, 0.001}, {wool, 0.1}, {board, 0.0125}}};
-    const WallModes all = wall_modes(wall, 0.0), merged = wall_modes(wall, 60.0);
-    EXPECT_LT(merged.size(), all.size());
-    const double hour_omega = 2.0 * std::numbers::pi / 3600.0;
-    EXPECT_LE(std::abs(of_modes(all, hour_omega).y22 - of_modes(merged, hour_omega).y22),
-              0.01 * std::abs(of_modes(all, hour_omega).y22));
+    const auto with = [](std::vector<Plane> planes) {
+        return wall_modes(heavy_floor(), {.planes = std::move(planes)});
+    };
+    EXPECT_THROW((void)with({{9, 0.5}}), quantity::RangeError);
+    EXPECT_THROW((void)with({{1, 1.5}}), quantity::RangeError);
+    EXPECT_THROW((void)with({{0, 0.0}}), quantity::RangeError);           // on a face
+    EXPECT_THROW((void)with({{1, 0.5}, {1, 0.5}}), quantity::RangeError); // twice the same
+    EXPECT_THROW((void)with({{1, 1.0}, {2, 0.0}}), quantity::RangeError); // the same in other words
+    EXPECT_THROW((void)with({{2, 0.5}, {1, 0.5}}), quantity::RangeError);
+    EXPECT_NO_THROW((void)with({{1, 0.5}, {1, 0.7}, {2, 0.5}}));
+}
+
+// --- planes: sources and temperatures at depth
+
+const std::vector<Plane> three_planes{{0, 0.4}, {1, 0.5}, {2, 0.5}};
+
+TEST(Planes, ShareTheirHeatBetweenTheFacesAsTheResistancesSay)
+{
+    const Buildup floor = heavy_floor();
+    const WallModes w = wall_modes(floor, {.planes = three_planes});
+    const double r0 = floor.layers[0].resistance(), r1 = floor.layers[1].resistance(), whole = resistance(floor);
+    const double below = r0 + 0.5 * r1; // resistance from the outer face to the second plane
+    const std::vector<double> sources{0.0, 40.0, 0.0};
+    const auto z = w.steady_states(0.0, 0.0, sources);
+    double out = -w.planes[1].w1 * 40.0, in = -w.planes[1].w2 * 40.0;
+    for (std::size_t k = 0; k < w.size(); ++k) {
+        out -= w.b1[k] * z[k];
+        in -= w.b2[k] * z[k];
+    }
+    EXPECT_NEAR(out, -40.0 * (whole - below) / whole, 1e-8); // the wall loses it there
+    EXPECT_NEAR(in, -40.0 * below / whole, 1e-8);
+    EXPECT_NEAR(w.plane_temperature(1, z, 0.0, 0.0, sources), 40.0 * below * (whole - below) / whole, 1e-8);
+    EXPECT_NEAR(w.plane_temperature(0, z, 0.0, 0.0, sources), 40.0 * 0.4 * r0 * (whole - below) / whole, 1e-8);
+}
+
+TEST(Planes, AnswerWavesOfTheirSourcesAsTheExactWallDoes)
+{
+    const WallModes w = wall_modes(heavy_floor(), {.planes = three_planes});
+    EXPECT_LE(w.largest_error, 1e-4);
+    for (const double omega : {day_omega, 7.0 * day_omega}) {
+        const auto exact = port_response(heavy_floor(), three_planes, {0.0, omega});
+        const auto got = w.port_response({0.0, omega});
+        const auto steady = port_response(heavy_floor(), three_planes, 0.0);
+        for (std::size_t i = 0; i < exact.f.size(); ++i)
+            EXPECT_LE(std::abs(got.f[i] - exact.f[i]), 1e-4 * std::max(std::abs(exact.f[i]), std::abs(steady.f[i])))
+                << i << " at " << omega;
+    }
+}
+
+/// A source in the middle of a slab with insulated... cooled faces, against the textbook: the two halves are fins of
+/// thickness L/2, each taking half of the heat, T = Q/2 R tanh(z)/z with z = L/2 sqrt(i omega/a).
+TEST(Planes, InTheMiddleOfASlabFollowTheClosedForm)
+{
+    const Buildup slab{"slab", {{concrete, 0.2}}};
+    const double half = 0.1,
+                 a = concrete.conductivity_W_per_mK / (concrete.density_kg_per_m3 * concrete.specific_heat_J_per_kgK);
+    const std::complex<double> z = half * std::sqrt(std::complex<double>{0.0, day_omega} / a);
+    const auto expected = 0.5 * half / concrete.conductivity_W_per_mK * std::tanh(z) / z;
+    const std::complex<double> share = 0.5 / std::cosh(z);
+    const auto exact = port_response(slab, {{0, 0.5}}, {0.0, day_omega});
+    EXPECT_LE(std::abs(exact(2, 2) - expected), 1e-13);
+    EXPECT_LE(std::abs(exact(0, 2) - share), 1e-13);
+    EXPECT_LE(std::abs(exact(1, 2) - share), 1e-13);
+    const auto modes = wall_modes(slab, {.accuracy = 1e-6, .planes = {{0, 0.5}}}).port_response({0.0, day_omega});
+    EXPECT_LE(std::abs(modes(2, 2) - expected), 1e-6 * std::abs(expected));
+    EXPECT_LE(std::abs(modes(0, 2) - share), 1e-6);
+}
+
+TEST(Planes, ChangeNothingWhereNoHeatIsPutIn)
+{
+    const WallModes plain = wall_modes(heavy_floor()), planes = wall_modes(heavy_floor(), {.planes = three_planes});
+    for (const double omega : {0.0, day_omega, 20.0 * day_omega}) {
+        const auto a = plain.port_response({0.0, omega}), b = planes.port_response({0.0, omega});
+        for (std::size_t i = 0; i < 2; ++i)
+            for (std::size_t j = 0; j < 2; ++j) EXPECT_LE(std::abs(a(i, j) - b(i, j)), 2e-4 * std::abs(a(i, i)));
+    }
 }
 
 } // namespace

@@ -1,9 +1,11 @@
 #include <venture/fabric/response_factors.hpp>
 
+#include <algorithm>
 #include <cmath>
 #include <numbers>
 #include <numeric>
 
+#include <venture/fabric/conduction_run.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::fabric {
@@ -57,6 +59,28 @@ ResponseFactors response_factors(const Buildup& buildup, std::size_t count, cons
         out.z.push_back((next.z - 2.0 * now.z + before.z) / step_s);
         before = now;
         now = next;
+    }
+    return out;
+}
+
+ResponseFactors implied_response_factors(const Buildup& buildup, std::size_t count, const Films& films)
+{
+    constexpr double step_s = 60.0;
+    constexpr int steps_an_hour = 60;
+    ResponseFactors out{.u_value_W_per_m2K = two_port(buildup, 0.0, films).t.real()};
+    const WallModes modes = wall_modes(buildup, {.step_s = step_s});
+    const auto triangle = [](int step) { return std::max(0.0, 1.0 - std::abs(step / double{steps_an_hour} - 1.0)); };
+    for (const std::size_t side : {std::size_t{0}, std::size_t{1}}) {
+        ConductionRun run{modes, step_s, films};
+        for (int i = 0; i < steps_an_hour * static_cast<int>(count); ++i) {
+            WallDrive from, to;
+            from.temperature_C[side] = triangle(i);
+            to.temperature_C[side] = triangle(i + 1);
+            const WallStep s = run.step(from, to);
+            if ((i + 1) % steps_an_hour != 0) continue;
+            (side == 0 ? out.x : out.z).push_back(s.flux_end_W_per_m2[side]);
+            if (side == 0) out.y.push_back(-s.flux_end_W_per_m2[1]);
+        }
     }
     return out;
 }

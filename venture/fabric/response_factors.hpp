@@ -27,4 +27,9 @@ struct ResponseFactors {
 [[nodiscard]] ResponseFactors response_factors(const Buildup& buildup, std::size_t count, const Films& films = {},
                                                double step_s = 3600.0);
 
+/// The same as the stepper of the heat balance makes them (conduction_run.hpp), at steps of a minute; for setting
+/// beside the exact ones.
+[[nodiscard]] ResponseFactors implied_response_factors(const Buildup& buildup, std::size_t count,
+                                                       const Films& films = {});
+
 } // namespace venture::fabric

@@ -50,13 +50,6 @@ TwoPort two_port(const Layer& layer, std::complex<double> s)
     return {conductance * z_over_sinh(z), side, side};
 }
 
-TwoPort in_series(const TwoPort& first, const TwoPort& second)
-{
-    const auto node = first.t + second.t + first.b + second.a;
-    return {first.t * second.t / node, first.a + first.t * (first.b + second.a) / node,
-            second.b + second.t * (first.b + second.a) / node};
-}
-
 TwoPort two_port(const Buildup& buildup, std::complex<double> s, const Films& films)
 {
     check(buildup);

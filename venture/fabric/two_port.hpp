@@ -11,11 +11,14 @@ namespace venture::fabric {
 ///     q1 = t (T1 - T2) + a T1
 ///     q2 = t (T2 - T1) + b T2
 /// W/m2K. This is the layer matrix of ISO 13786 rearranged: nothing overflows or cancels, however thick the layer.
-struct TwoPort {
-    std::complex<double> t{}, a{}, b{};
-    [[nodiscard]] std::complex<double> at_end_1() const { return t + a; } ///< q1 for 1 K at end 1 and 0 K at end 2
-    [[nodiscard]] std::complex<double> at_end_2() const { return t + b; }
+/// @tparam Number  complex at one frequency, or a power series in it (taylor.hpp)
+template <class Number>
+struct TwoPortOf {
+    Number t{}, a{}, b{};
+    [[nodiscard]] Number at_end_1() const { return t + a; } ///< q1 for 1 K at end 1 and 0 K at end 2
+    [[nodiscard]] Number at_end_2() const { return t + b; }
 };
+using TwoPort = TwoPortOf<std::complex<double>>;
 
 /// A resistance without capacity, such as a film.
 /// @param resistance_m2K_per_W  above 0
@@ -25,7 +28,13 @@ struct TwoPort {
 [[nodiscard]] TwoPort two_port(const Layer& layer, std::complex<double> s);
 
 /// End 2 of the first joined to end 1 of the second.
-[[nodiscard]] TwoPort in_series(const TwoPort& first, const TwoPort& second);
+template <class Number>
+[[nodiscard]] TwoPortOf<Number> in_series(const TwoPortOf<Number>& first, const TwoPortOf<Number>& second)
+{
+    const Number node = first.t + second.t + first.b + second.a;
+    return {first.t * second.t / node, first.a + first.t * (first.b + second.a) / node,
+            second.b + second.t * (first.b + second.a) / node};
+}
 
 /// Constant films at the ends; 0 for none.
 struct Films {

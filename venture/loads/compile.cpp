@@ -312,10 +312,9 @@ private:
 
 std::vector<fabric::WallModes> build_up_modes(const Building& building, double step_s)
 {
-    constexpr double longest_merged_s = 60.0; // beyond, a wave that passes a metal sheet would be felt
     std::vector<fabric::WallModes> modes;
     for (const building::NamedBuildup& build_up : building.build_ups)
-        modes.push_back(fabric::wall_modes(build_up.layers, std::min(longest_merged_s, 0.1 * step_s)));
+        modes.push_back(fabric::wall_modes(build_up.layers, {.step_s = step_s}));
     return modes;
 }
 

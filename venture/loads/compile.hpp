@@ -31,7 +31,7 @@ struct Compiled {
 /// The same with the modes of the building's build-ups already at hand: they are the same on every day.
 [[nodiscard]] Compiled compile(const building::Building& building, const climate::DesignDay& day, double step_s,
                                const std::vector<fabric::WallModes>& build_up_modes);
-/// Modes of every build-up, in the building's order, merged as the step allows.
+/// Modes of every build-up, in the building's order, as many as the step needs.
 [[nodiscard]] std::vector<fabric::WallModes> build_up_modes(const building::Building& building, double step_s);
 
 /// Density of room air at 20 degC and the site's pressure, kg/m3: what volume flows are turned into mass flows with.

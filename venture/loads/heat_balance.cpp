@@ -10,14 +10,10 @@
 
 namespace venture::loads {
 
+namespace two_stages = fabric::two_stages;
 using namespace detail; // NOLINT(google-build-using-namespace): the stage belongs to this module
 
 namespace {
-
-const double gamma_ = 1.0 - std::sqrt(0.5);
-const double stage_at[2] = {gamma_, 1.0};              ///< where the stages lie in the step
-const double stage_weight[2] = {1.0 - gamma_, gamma_}; ///< quadrature of means
-const double carry_over = (1.0 - gamma_) / gamma_;     ///< second stage starts from x + carry_over (x1 - x)
 
 void check_model(const ThermalModel& model)
 {
@@ -27,6 +23,8 @@ void check_model(const ThermalModel& model)
         check_range("surface '" + s.id + "'", "area", s.area_m2, {1e-9, 1e9}, "m2");
         check_range("surface '" + s.id + "'", "wall", static_cast<double>(s.wall),
                     {0.0, static_cast<double>(model.walls.size()) - 1.0}, "");
+        check_range("surface '" + s.id + "'", "sources", static_cast<double>(s.sources_W.size()),
+                    {0.0, static_cast<double>(model.walls[s.wall].planes.size())}, "");
         for (const Face* face : {&s.outside, &s.inside}) {
             if (const auto* z = std::get_if<ZoneFace>(face)) {
                 check_range("surface '" + s.id + "'", "zone", static_cast<double>(z->zone), {0.0, zones - 1.0}, "");
@@ -52,7 +50,7 @@ Supply first_supply(const Zone& zone)
 std::vector<double> carried(const std::vector<double>& x, const std::vector<double>& x1)
 {
     std::vector<double> out(x.size());
-    for (std::size_t i = 0; i < x.size(); ++i) out[i] = x[i] + carry_over * (x1[i] - x[i]);
+    for (std::size_t i = 0; i < x.size(); ++i) out[i] = x[i] + two_stages::carry_over * (x1[i] - x[i]);
     return out;
 }
 
@@ -103,6 +101,10 @@ void add_throughput(const StageKernel& k, const StageForcing& f, const StageSolu
             const StageSurface& s = k.surfaces[i];
             add(s.area * (s.face[j].zone < 0 ? x.flux[2 * i + j] : f.absorbed[2 * i + j]));
         }
+    for (std::size_t i = 0; i < k.surfaces.size(); ++i) {
+        const StageSurface& s = k.surfaces[i];
+        for (std::size_t p = 0; p < k.walls[s.wall].planes.size(); ++p) add(s.area * f.sources[s.first_source + p]);
+    }
     for (std::size_t z = 0; z < r.zones.size(); ++z) {
         add(f.convective_W[z]);
         add(f.outdoor_W_per_K[z] * (f.outdoor_C - x.air_C[z]));
@@ -131,7 +133,7 @@ double stored_more_J(const StageKernel& k, const State& now, const State& before
 
 struct HeatBalance::Prepared {
     explicit Prepared(const ThermalModel& model)
-        : step{model, gamma_ * model.step_s},
+        : step{model, two_stages::gamma * model.step_s},
           steady{model, std::numeric_limits<double>::infinity()}
     {
         for (const StageSurface& s : step.surfaces)
@@ -148,7 +150,8 @@ struct HeatBalance::Prepared {
         const std::size_t at = step.model.steps <= longest_kept ? 2 * step_index + stage : 0;
         if (forcing.size() <= at) forcing.resize(step.model.steps <= longest_kept ? 2 * step.model.steps : 1);
         StageForcing& kept = forcing[at];
-        if (kept.drive.empty() || step.model.steps > longest_kept) kept = forcing_at(step, step_index, stage_at[stage]);
+        if (kept.drive.empty() || step.model.steps > longest_kept)
+            kept = forcing_at(step, step_index, two_stages::at[stage]);
         return kept;
     }
 };
@@ -173,7 +176,7 @@ State HeatBalance::steady_state() const
     for (const Zone& zone : m.zones) state.supply.push_back(first_supply(zone));
     const std::vector<double> nothing(m.zones.size(), 0.0);
     const StageSolution x = solve_stage(k, f, state.wall_modes, nothing, nothing, state.supply);
-    state.wall_modes = stage_modes(k, state.wall_modes, x);
+    state.wall_modes = stage_modes(k, f, state.wall_modes, x);
     state.air_C = x.air_C;
     state.humidity_ratio = x.humidity_ratio;
     state.supply = x.supply;
@@ -206,10 +209,10 @@ State HeatBalance::advance(const State& from, std::size_t step, StepResult* resu
     for (std::size_t stage = 0; stage < 2; ++stage) {
         const StageForcing& f = prepared_->forcing_of(step, stage);
         StageSolution x = solve_stage(k, f, zhat, air_hat, w_hat, now.supply);
-        now.wall_modes = stage_modes(k, zhat, x);
+        now.wall_modes = stage_modes(k, f, zhat, x);
         if (result != nullptr) {
-            add_zones(k, f, x, stage_weight[stage], *result);
-            add_throughput(k, f, x, stage_weight[stage], *result);
+            add_zones(k, f, x, two_stages::weight[stage], *result);
+            add_throughput(k, f, x, two_stages::weight[stage], *result);
             result->supply_passes += x.passes;
             result->supply_settled = result->supply_settled && x.settled;
         }

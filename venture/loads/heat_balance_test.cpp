@@ -20,7 +20,7 @@ ThermalModel box(const fabric::Buildup& wall, double step_s = 600.0)
     ThermalModel m{.step_s = step_s, .steps = static_cast<std::size_t>(86400.0 / step_s)};
     m.outdoor_air_C = m.add_constant(outdoor_C);
     m.outdoor_humidity_ratio = m.add_constant(0.002);
-    m.walls = {fabric::wall_modes(wall, 0.1 * step_s)};
+    m.walls = {fabric::wall_modes(wall, {.step_s = step_s})};
     Zone z{.id = "box", .air_capacity_J_per_K = 72000.0, .dry_air_kg = 72.0};
     z.infiltration_kg_per_s = {{m.add_constant(0.02)}};
     z.heat_below_C = z.cool_above_C = m.add_constant(set_C);

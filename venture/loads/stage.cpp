@@ -10,30 +10,10 @@ namespace {
 
 constexpr double infinity = std::numeric_limits<double>::infinity();
 
-ModeFactors factors_of(const fabric::WallModes& wall, double stage_s)
+std::vector<fabric::WallStage> stages_of(const std::vector<fabric::WallModes>& walls, double stage_s)
 {
-    ModeFactors f{.y11 = wall.d11, .y12 = wall.d12, .y22 = wall.d22};
-    for (std::size_t k = 0; k < wall.size(); ++k) {
-        const double rate = wall.rate_per_s[k], b1 = wall.b1[k], b2 = wall.b2[k];
-        const bool steady = std::isinf(stage_s);
-        const double keep = steady ? 0.0 : 1.0 / (1.0 + stage_s * rate);
-        const double gain = steady ? 1.0 / rate : stage_s * keep;
-        f.keep.push_back(keep);
-        f.gain1.push_back(gain * b1);
-        f.gain2.push_back(gain * b2);
-        f.history1.push_back(keep * b1);
-        f.history2.push_back(keep * b2);
-        f.y11 -= gain * b1 * b1;
-        f.y12 -= gain * b1 * b2;
-        f.y22 -= gain * b2 * b2;
-    }
-    return f;
-}
-
-std::vector<ModeFactors> factors_of(const std::vector<fabric::WallModes>& walls, double stage_s)
-{
-    std::vector<ModeFactors> out;
-    for (const fabric::WallModes& wall : walls) out.push_back(factors_of(wall, stage_s));
+    std::vector<fabric::WallStage> out;
+    for (const fabric::WallModes& wall : walls) out.push_back(fabric::wall_stage(wall, stage_s));
     return out;
 }
 
@@ -95,23 +75,25 @@ void eliminate_faces(StageSurface& s)
     s.m[0][1] = s.m[1][0] = -s.y12 / determinant;
 }
 
-std::vector<StageSurface> stage_surfaces(const ThermalModel& model, const std::vector<ModeFactors>& factors,
+std::vector<StageSurface> stage_surfaces(const ThermalModel& model, const std::vector<fabric::WallStage>& walls,
                                          const std::vector<double>& zone_area_m2)
 {
     std::vector<StageSurface> all;
-    std::size_t first = 0;
+    std::size_t first = 0, first_source = 0;
     for (const Surface& s : model.surfaces) {
-        const ModeFactors& f = factors[s.wall];
+        const fabric::WallStage& f = walls[s.wall];
         StageSurface out{.area = s.area_m2,
                          .y11 = f.y11,
                          .y12 = f.y12,
                          .y22 = f.y22,
                          .first_mode = first,
-                         .modes = f.keep.size(),
+                         .modes = f.modes(),
+                         .first_source = first_source,
                          .wall = s.wall};
         out.face[0] = stage_face(s.outside, zone_area_m2, model);
         out.face[1] = stage_face(s.inside, zone_area_m2, model);
         first += out.modes;
+        first_source += f.planes.size();
         eliminate_faces(out);
         all.push_back(out);
     }
@@ -153,6 +135,10 @@ StageForcing forcing_of(const StageKernel& k, Value value)
             f.absorbed.push_back(absorbed);
             f.drive.push_back(drive);
         }
+        for (std::size_t p = 0; p < k.walls[s.wall].planes.size(); ++p) {
+            const auto& given = m.surfaces[i].sources_W;
+            f.sources.push_back(p < given.size() ? value(given[p]) / s.area : 0.0);
+        }
     }
     return f;
 }
@@ -173,9 +159,9 @@ Supply wanted_supply(Supply now, double load_W, double control_C, double heat_be
 StageKernel::StageKernel(const ThermalModel& m, double stage)
     : model{m},
       stage_s{stage},
-      factors{factors_of(m.walls, stage)},
+      walls{stages_of(m.walls, stage)},
       zone_area_m2{zone_areas(m)},
-      surfaces{stage_surfaces(m, factors, zone_area_m2)},
+      surfaces{stage_surfaces(m, walls, zone_area_m2)},
       system{m, surfaces, stage}
 {
 }
@@ -209,26 +195,20 @@ StageForcing mean_forcing(const StageKernel& kernel)
 
 namespace {
 
-/// Wall histories of a stage: sum of b_k keep_k zhat_k at either face.
-std::vector<double> histories(const StageKernel& k, const std::vector<double>& zhat)
+/// What the walls send to their faces of themselves: their history, and the sources in them.
+std::vector<double> histories(const StageKernel& k, const StageForcing& f, const std::vector<double>& zhat)
 {
     std::vector<double> out;
     out.reserve(2 * k.surfaces.size());
     for (const StageSurface& s : k.surfaces) {
-        const ModeFactors& f = k.factors[s.wall];
-        const double* z = zhat.data() + s.first_mode;
-        double h1[2] = {}, h2[2] = {}; // two sums each: the processor need not wait for the one before
-        for (std::size_t i = 0; i + 1 < s.modes; i += 2)
-            for (std::size_t lane = 0; lane < 2; ++lane) {
-                h1[lane] += f.history1[i + lane] * z[i + lane];
-                h2[lane] += f.history2[i + lane] * z[i + lane];
-            }
-        if (s.modes % 2 == 1) {
-            h1[0] += f.history1[s.modes - 1] * z[s.modes - 1];
-            h2[0] += f.history2[s.modes - 1] * z[s.modes - 1];
+        const fabric::WallStage& wall = k.walls[s.wall];
+        auto [h1, h2] = wall.history(zhat.data() + s.first_mode);
+        for (std::size_t p = 0; p < wall.planes.size(); ++p) {
+            h1 += wall.planes[p].w1 * f.sources[s.first_source + p];
+            h2 += wall.planes[p].w2 * f.sources[s.first_source + p];
         }
-        out.push_back(h1[0] + h1[1]);
-        out.push_back(h2[0] + h2[1]);
+        out.push_back(h1);
+        out.push_back(h2);
     }
     return out;
 }
@@ -357,7 +337,7 @@ StageSolution solve_stage(StageKernel& k, const StageForcing& f, const std::vect
                           const std::vector<double>& air_hat, const std::vector<double>& w_hat,
                           const std::vector<Supply>& supply)
 {
-    const auto history = histories(k, zhat);
+    const auto history = histories(k, f, zhat);
     const auto base = base_temperatures(k, f, history);
     StageSolution x = solve_zones(k, f, base, air_hat, supply);
     find_faces(k, base, history, x);
@@ -365,16 +345,14 @@ StageSolution solve_stage(StageKernel& k, const StageForcing& f, const std::vect
     return x;
 }
 
-std::vector<double> stage_modes(const StageKernel& k, const std::vector<double>& zhat, const StageSolution& x)
+std::vector<double> stage_modes(const StageKernel& k, const StageForcing& f, const std::vector<double>& zhat,
+                                const StageSolution& x)
 {
     std::vector<double> out(zhat.size());
     for (std::size_t i = 0; i < k.surfaces.size(); ++i) {
         const StageSurface& s = k.surfaces[i];
-        const ModeFactors& f = k.factors[s.wall];
-        const double t1 = x.face_C[2 * i], t2 = x.face_C[2 * i + 1];
-        const double* before = zhat.data() + s.first_mode;
-        double* after = out.data() + s.first_mode;
-        for (std::size_t m = 0; m < s.modes; ++m) after[m] = f.keep[m] * before[m] + f.gain1[m] * t1 + f.gain2[m] * t2;
+        k.walls[s.wall].advance(zhat.data() + s.first_mode, x.face_C[2 * i], x.face_C[2 * i + 1],
+                                f.sources.data() + s.first_source, out.data() + s.first_mode);
     }
     return out;
 }

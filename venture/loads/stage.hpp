@@ -4,16 +4,10 @@
 
 #include <vector>
 
+#include <venture/fabric/wall_stage.hpp>
 #include <venture/loads/stage_system.hpp>
 
 namespace venture::loads::detail {
-
-/// What a stage does to every mode of a wall: z = keep zhat + gain1 T1 + gain2 T2, and the history it gives to either
-/// face: sum of history1 zhat, sum of history2 zhat. A steady state has an infinite stage.
-struct ModeFactors {
-    std::vector<double> keep{}, gain1{}, gain2{}, history1{}, history2{};
-    double y11 = 0.0, y12 = 0.0, y22 = 0.0; ///< instantaneous response of the whole wall, W/m2K
-};
 
 /// Coefficients of one stage length.
 /// @param stage_s  gamma times the step, or infinity for the steady state
@@ -24,8 +18,8 @@ struct StageKernel {
 
     const ThermalModel& model;
     double stage_s;
-    std::vector<ModeFactors> factors; ///< per wall
-    std::vector<double> zone_area_m2; ///< of all faces that look into a zone
+    std::vector<fabric::WallStage> walls; ///< per wall
+    std::vector<double> zone_area_m2;     ///< of all faces that look into a zone
     std::vector<StageSurface> surfaces;
     StageSystem system;
 
@@ -40,6 +34,7 @@ struct StageForcing {
     std::vector<double> moisture_kg_per_s{}, heat_below{}, cool_above{}, dry_above{};
     std::vector<double> drive{};    ///< W/m2 per face (2 per surface), without the zones' part; a temperature if fixed
     std::vector<double> absorbed{}; ///< W/m2 per face: sun and radiant gains
+    std::vector<double> sources{};  ///< W/m2 in the planes of the walls, surface by surface
     double outdoor_C = 0.0, outdoor_w = 0.0;
 };
 
@@ -63,7 +58,7 @@ struct StageSolution {
                                         const std::vector<double>& humidity_hat, const std::vector<Supply>& supply);
 
 /// Wall modes at the end of a stage.
-[[nodiscard]] std::vector<double> stage_modes(const StageKernel& kernel, const std::vector<double>& modes_hat,
-                                              const StageSolution& solution);
+[[nodiscard]] std::vector<double> stage_modes(const StageKernel& kernel, const StageForcing& forcing,
+                                              const std::vector<double>& modes_hat, const StageSolution& solution);
 
 } // namespace venture::loads::detail

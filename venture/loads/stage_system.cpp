@@ -73,6 +73,7 @@ Eigen::VectorXd StageSystem::solve(const std::vector<Supply>& supply, const std:
                                    const Eigen::VectorXd& rhs)
 {
     constexpr std::size_t most_kept = 400;
+    if (supply.empty()) return rhs; // walls without a zone
     Key key{supply, outdoor_air_W_per_K};
     auto found = cache_.find(key);
     if (found == cache_.end()) {

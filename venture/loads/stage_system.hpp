@@ -29,7 +29,7 @@ struct StageSurface {
     StageFace face[2];
     double y11 = 0.0, y12 = 0.0, y22 = 0.0;
     double m[2][2] = {};
-    std::size_t first_mode = 0, modes = 0;
+    std::size_t first_mode = 0, modes = 0, first_source = 0;
     std::size_t wall = 0;
 };
 

@@ -71,6 +71,7 @@ struct Surface {
     Face outside = InsulatedFace{};
     Face inside = InsulatedFace{};
     Part part = Part::outside_wall;
+    std::vector<Drives> sources_W{}; ///< heat put into the planes of its wall, W; as many as planes, or fewer
 };
 
 /// Air of one zone, what heats, wets and ventilates it, and how it is controlled.
