@@ -1,68 +1,80 @@
 #include <venture/fabric/glazing.hpp>
 
+#include <algorithm>
 #include <cmath>
+#include <numbers>
 
+#include <venture/fabric/panes.hpp>
+#include <venture/fabric/typed_u_value.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::fabric {
 
 namespace {
 
-struct PaneOptics {
-    double transmittance, reflectance;
-};
+using quantity::check_range;
 
-/// One pane for one polarisation: `r` is the reflectance of a face, `a` the share that survives one pass.
-PaneOptics pane(double r, double a)
+double between_degrees(const std::array<double, GlassByAngle::angles>& table, double cos_incidence)
 {
-    const double inside = 1.0 - r * r * a * a;
-    const double t = a * (1.0 - r) * (1.0 - r) / inside;
-    return {t, r * (1.0 + a * t)};
+    check_range("glass by angle", "cosine of incidence", cos_incidence, {-1.0 - 1e-9, 1.0 + 1e-9}, "");
+    if (cos_incidence <= 0.0) return 0.0;
+    const double degrees = std::acos(std::min(cos_incidence, 1.0)) * 180.0 / std::numbers::pi;
+    const auto below = std::min(static_cast<std::size_t>(degrees), GlassByAngle::angles - 2);
+    return std::lerp(table[below], table[below + 1], degrees - static_cast<double>(below));
 }
 
-double two_panes(double cos_incidence)
+const std::vector<ClearPane>& two_clear_panes()
 {
-    constexpr double refractive_index = 1.526, extinction_per_m = 30.0, thickness_m = 0.004;
-    const double sin_inside = std::sqrt(1.0 - cos_incidence * cos_incidence) / refractive_index;
-    const double cos_inside = std::sqrt(1.0 - sin_inside * sin_inside);
-    const double survives = std::exp(-extinction_per_m * thickness_m / cos_inside);
-    const double s = (cos_incidence - refractive_index * cos_inside) / (cos_incidence + refractive_index * cos_inside);
-    const double p = (refractive_index * cos_incidence - cos_inside) / (refractive_index * cos_incidence + cos_inside);
-    double sum = 0.0;
-    for (const double r : {s * s, p * p}) {
-        const PaneOptics one = pane(r, survives);
-        sum += one.transmittance * one.transmittance / (1.0 - one.reflectance * one.reflectance);
-    }
-    return 0.5 * sum;
+    static const std::vector<ClearPane> panes(2, {.thickness_m = 0.004, .extinction_per_m = 30.0});
+    return panes;
+}
+
+double at_normal()
+{
+    static const double value = stack_optics(two_clear_panes(), 1.0).transmittance;
+    return value;
 }
 
 } // namespace
 
+double GlassByAngle::direct_at(double cos_incidence) const { return between_degrees(direct, cos_incidence); }
+
+double GlassByAngle::flows_in_at(double cos_incidence) const { return between_degrees(flows_in, cos_incidence); }
+
 double angular_factor(double cos_incidence)
 {
-    quantity::check_range("angular_factor", "cosine of incidence", cos_incidence, {-1.0 - 1e-9, 1.0 + 1e-9}, "");
+    check_range("angular_factor", "cosine of incidence", cos_incidence, {-1.0 - 1e-9, 1.0 + 1e-9}, "");
     if (cos_incidence <= 0.0) return 0.0;
-    static const double at_normal = two_panes(1.0);
-    return two_panes(std::fmin(cos_incidence, 1.0)) / at_normal;
+    return stack_optics(two_clear_panes(), std::min(cos_incidence, 1.0)).transmittance / at_normal();
 }
 
 double diffuse_angular_factor()
 {
-    static const double value = [] {
-        constexpr int steps = 2000; // midpoint rule over x = cos^2, in which a uniform half-space has constant weight
-        double sum = 0.0;
-        for (int i = 0; i < steps; ++i) sum += angular_factor(std::sqrt((i + 0.5) / steps));
-        return sum / steps;
-    }();
+    static const double value = hemispherical_optics(two_clear_panes()).transmittance / at_normal();
     return value;
+}
+
+GlassByAngle glass_by_angle(double g_value, double direct_transmittance)
+{
+    check_range("glass_by_angle", "g-value", g_value, {0.0, 1.0}, "");
+    check_range("glass_by_angle", "direct transmittance", direct_transmittance, {0.0, g_value}, "");
+    GlassByAngle out;
+    for (std::size_t i = 0; i < GlassByAngle::angles; ++i) {
+        const double factor = angular_factor(std::cos(static_cast<double>(i) * std::numbers::pi / 180.0));
+        out.direct[i] = direct_transmittance * factor;
+        out.flows_in[i] = (g_value - direct_transmittance) * factor;
+    }
+    out.direct.back() = out.flows_in.back() = 0.0; // along the glass; the cosine is not quite 0 in numbers
+    out.diffuse_direct = direct_transmittance * diffuse_angular_factor();
+    out.diffuse_flows_in = (g_value - direct_transmittance) * diffuse_angular_factor();
+    return out;
 }
 
 double face_to_face_resistance(const Glazing& glazing)
 {
-    constexpr double films = 0.13 + 0.04;
-    const std::string where = "glazing '" + glazing.name + "'";
-    quantity::check_range(where, "U-value", glazing.u_value_W_per_m2K, {0.1, 1.0 / (films + 1e-4)}, "W/m2K");
-    return 1.0 / glazing.u_value_W_per_m2K - films;
+    return stripped_resistance({.name = "glazing '" + glazing.name + "'",
+                                .u_value_W_per_m2K = glazing.u_value_W_per_m2K,
+                                .films = {0.04, 0.13}});
 }
 
 } // namespace venture::fabric

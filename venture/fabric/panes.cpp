@@ -69,20 +69,25 @@ StackOptics stack_optics(const std::vector<PaneOptics>& panes)
     return out;
 }
 
-StackOptics stack_optics(const std::vector<ClearPane>& panes, double cos_incidence)
+namespace {
+
+/// Each polarisation by itself, then the mean of both.
+template <class Pane>
+StackOptics unpolarised(const std::vector<Pane>& panes, double cos_incidence)
 {
     StackOptics mean;
     for (const Polarisation polarisation : {Polarisation::across, Polarisation::along}) {
         std::vector<PaneOptics> polarised;
-        for (const ClearPane& pane : panes) polarised.push_back(pane_optics(pane, cos_incidence, polarisation));
+        for (const Pane& pane : panes) polarised.push_back(pane_optics(pane, cos_incidence, polarisation));
         add(mean, stack_optics(polarised), 0.5);
     }
     return mean;
 }
 
-StackOptics hemispherical_optics(const std::vector<ClearPane>& panes)
+/// Simpson's rule over the angle; glass falls steeply only towards grazing light, which brings little.
+template <class Pane>
+StackOptics over_half_space(const std::vector<Pane>& panes)
 {
-    // Simpson's rule over the angle; glass falls steeply only towards grazing light, which brings little.
     constexpr int parts = 180;
     StackOptics mean;
     for (int i = 0; i <= parts; ++i) {
@@ -91,10 +96,60 @@ StackOptics hemispherical_optics(const std::vector<ClearPane>& panes)
                                : i % 2 == 1         ? 4.0
                                                     : 2.0) /
                               3.0 * 0.5 * std::numbers::pi / parts;
-        add(mean, stack_optics(panes, std::clamp(std::cos(angle), 0.0, 1.0)), weight * std::sin(2.0 * angle));
+        add(mean, unpolarised(panes, std::clamp(std::cos(angle), 0.0, 1.0)), weight * std::sin(2.0 * angle));
     }
     return mean;
 }
+
+/// The uncoated pane that has this transmittance and reflectance at normal incidence.
+ClearPane slab_of(double t, double r)
+{
+    const double beta = t * t - r * r + 2.0 * r + 1.0;
+    const double face = (beta - std::sqrt(beta * beta - 4.0 * (2.0 - r) * r)) / (2.0 * (2.0 - r));
+    const double path = std::clamp((r - face) / (face * t), 1e-12, 1.0), root = std::sqrt(face);
+    constexpr double thickness_m = 0.004; // any: what is lost on the way counts
+    return {.thickness_m = thickness_m,
+            .refractive_index = (1.0 + root) / (1.0 - root),
+            .extinction_per_m = -std::log(path) / thickness_m};
+}
+
+} // namespace
+
+PaneOptics pane_optics(const BandOptics& normal, double cos_incidence, Polarisation polarisation)
+{
+    constexpr const char* where = "pane_optics";
+    check_range(where, "transmittance", normal.transmittance, {0.0, 1.0}, "");
+    for (const double r : {normal.reflectance_outside, normal.reflectance_inside}) {
+        check_range(where, "reflectance", r, {0.0, 1.0}, "");
+        check_range(where, "transmittance and reflectance together", normal.transmittance + r, {0.0, 1.0}, "");
+    }
+    check_range(where, "cosine of incidence", cos_incidence, {0.0, 1.0}, "");
+    constexpr double alike = 0.005, most_of_glass = 0.12; // a coating shows in its reflectances
+    const double r = 0.5 * (normal.reflectance_outside + normal.reflectance_inside);
+    if (std::abs(normal.reflectance_outside - normal.reflectance_inside) < alike && r < most_of_glass && r > 0.0 &&
+        normal.transmittance > 0.0)
+        return pane_optics(slab_of(normal.transmittance, r), cos_incidence, polarisation);
+    constexpr ClearPane reference{.thickness_m = 0.004, .extinction_per_m = 20.0};
+    const PaneOptics at = pane_optics(reference, cos_incidence, polarisation),
+                     ahead = pane_optics(reference, 1.0, polarisation);
+    const double enters = (1.0 - at.reflectance_front) / (1.0 - ahead.reflectance_front);
+    return {normal.transmittance * at.transmittance / ahead.transmittance,
+            1.0 - (1.0 - normal.reflectance_outside) * enters, 1.0 - (1.0 - normal.reflectance_inside) * enters};
+}
+
+StackOptics stack_optics(const std::vector<ClearPane>& panes, double cos_incidence)
+{
+    return unpolarised(panes, cos_incidence);
+}
+
+StackOptics stack_optics(const std::vector<BandOptics>& panes, double cos_incidence)
+{
+    return unpolarised(panes, cos_incidence);
+}
+
+StackOptics hemispherical_optics(const std::vector<ClearPane>& panes) { return over_half_space(panes); }
+
+StackOptics hemispherical_optics(const std::vector<BandOptics>& panes) { return over_half_space(panes); }
 
 double solar_gain_share(const StackOptics& stack, const std::vector<double>& inward_share)
 {

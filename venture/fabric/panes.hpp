@@ -45,6 +45,25 @@ struct StackOptics {
 /// The same for light from a uniform half-space: the mean over directions, each weighted by what it brings.
 [[nodiscard]] StackOptics hemispherical_optics(const std::vector<ClearPane>& panes);
 
+/// Glass with or without a coating, by what it does at normal incidence.
+struct BandOptics {
+    double transmittance = 0.0;
+    double reflectance_outside = 0.0, reflectance_inside = 0.0; ///< of light that comes from there
+};
+
+/// The same pane for slanting light. Uncoated glass (little reflectance, the same from both sides) is the slab of that
+/// transmittance and reflectance, so its answer is exact. A coating keeps its normal values in the shape of clear glass:
+/// transmittance in proportion, and of either side the share that is not sent back. Absorption stays positive at every
+/// angle; that coatings follow this shape is our assumption.
+/// Source    inversion of a slab's normal transmittance and reflectance: Siegel and Howell, Thermal Radiation Heat
+///           Transfer, partially transmitting media
+/// @throws   quantity::RangeError for a pane that sends off more than arrives
+[[nodiscard]] PaneOptics pane_optics(const BandOptics& normal, double cos_incidence, Polarisation polarisation);
+
+/// Unpolarised light on panes known at normal incidence; the first is outermost.
+[[nodiscard]] StackOptics stack_optics(const std::vector<BandOptics>& panes, double cos_incidence);
+[[nodiscard]] StackOptics hemispherical_optics(const std::vector<BandOptics>& panes);
+
 /// Share of the sun that comes in: what passes, and of what each pane takes up the share that flows inwards.
 /// @param inward_share  of each pane, 0..1
 [[nodiscard]] double solar_gain_share(const StackOptics& stack, const std::vector<double>& inward_share);
