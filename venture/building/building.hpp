@@ -8,8 +8,11 @@
 #include <venture/building/polygon.hpp>
 #include <venture/calendar/profile.hpp>
 #include <venture/climate/design_day.hpp>
-#include <venture/fabric/buildup.hpp>
-#include <venture/fabric/glazing.hpp>
+#include <venture/fabric/glazed_unit.hpp>
+#include <venture/fabric/ground_year.hpp>
+#include <venture/fabric/shade.hpp>
+#include <venture/fabric/stated_buildup.hpp>
+#include <venture/fabric/typed_u_value.hpp>
 #include <venture/quantity/origin.hpp>
 
 namespace venture::building {
@@ -76,9 +79,10 @@ struct Opening {
     std::string name{};
     Kind kind = Kind::window;
     double width_m = 0.0, height_m = 0.0, sill_m = 0.0;
-    std::vector<double> from_left_m{}; ///< left edge of each, along the wall seen from outside
-    std::size_t glazing = 0;           ///< of a window
-    double u_value_W_per_m2K = 0.0;    ///< of a door
+    std::vector<double> from_left_m{};  ///< left edge of each, along the wall seen from outside
+    std::size_t glazing = 0;            ///< of a window
+    std::optional<std::size_t> shade{}; ///< of a window; index into Building::shades
+    double u_value_W_per_m2K = 0.0;     ///< of a door
     [[nodiscard]] double area_m2() const { return width_m * height_m * static_cast<double>(from_left_m.size()); }
 };
 
@@ -102,10 +106,32 @@ struct Surface {
     [[nodiscard]] double net_m2() const { return gross_m2 - openings_m2(); }
 };
 
-/// A build-up and how its outside takes up the sun.
+/// A build-up, how its outside takes up the sun, and how its layers were found.
 struct NamedBuildup {
     fabric::Buildup layers{};
     double absorptance = 0.6;
+    fabric::HeatFlow direction = fabric::HeatFlow::horizontal;
+    fabric::PlainBuildup made{};                ///< of stated layers; its `layers` are those above
+    std::optional<fabric::TypedUValue> typed{}; ///< of a U-value
+    std::string described{};                    ///< in words, if it was; the layers follow from them
+    std::string source{};
+    std::optional<fabric::GroundYear> ground{}; ///< of a floor with the ground's layers under it
+};
+
+/// A glazing, and its panes if they are known.
+struct NamedGlazing {
+    fabric::Glazing values{};
+    std::optional<fabric::GlazedUnit> unit{};
+    std::optional<fabric::Frame> frame{};
+    std::string source{};
+};
+
+/// A shade and when it is down.
+struct NamedShade {
+    fabric::Shade layer{};
+    fabric::ShadeUse use = fabric::ShadeUse::above_irradiance;
+    double above_W_per_m2 = 200.0;
+    std::size_t profile = 0; ///< of its own rule
 };
 
 struct Building {
@@ -113,7 +139,8 @@ struct Building {
     climate::Site site{};
     double plan_bearing_deg = 0.0;
     std::vector<NamedBuildup> build_ups{};
-    std::vector<fabric::Glazing> glazings{};
+    std::vector<NamedGlazing> glazings{};
+    std::vector<NamedShade> shades{};
     std::vector<calendar::Profile> profiles{}; ///< [0] is "always"
     std::vector<Storey> storeys{};
     std::vector<Room> rooms{};       ///< in the order of the input

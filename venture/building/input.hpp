@@ -89,24 +89,58 @@ struct MonthlyMeanInput {
 };
 
 struct MaterialInput {
-    Given<std::string> name, note;
+    Given<std::string> name, source, note;
     Given<double> conductivity, density, specific_heat;
 };
 
 struct BuildupInput {
-    Given<std::string> name, note;
+    Given<std::string> name, source, note;
     Given<TextList> layers; ///< outside to inside: "102 mm brick", or "0.18 m2K/W air gap"
-    Given<double> absorptance;
+    Given<std::string> made_of;
+    Given<double> u_value, outside_film, inside_film;
+    Given<std::string> weight, mass, heat_flow, air_gaps;
+    Given<double> correction, absorptance;
 };
 
+/// A pane of glass as its maker states it.
+struct PaneInput {
+    Given<std::string> name, source, note;
+    Given<double> thickness, solar_transmittance, solar_reflectance_outside, solar_reflectance_inside;
+    Given<double> light_transmittance, light_reflectance_outside, light_reflectance_inside;
+    Given<double> emissivity_outside, emissivity_inside;
+};
+
+/// A glazing by its values, or by its panes.
 struct GlazingInput {
-    Given<std::string> name, note;
-    Given<double> u_value, g_value, direct_transmittance, frame_share;
+    Given<std::string> name, source, note;
+    Given<TextList> panes; ///< outside to inside: panes by name, between them "16 mm argon"
+    Given<double> u_value, g_value, direct_transmittance, light_transmittance, frame_share;
+    Given<double> frame_u_value, spacer;
+};
+
+/// A blind, screen or shutter, and when it is used.
+struct ShadeInput {
+    Given<std::string> name, place, slats, use, profile, source, note;
+    Given<double> transmittance, reflectance, openness, above;
+};
+
+/// The ground under the building, for floors after ISO 13370.
+struct GroundInput {
+    Given<double> conductivity, wall_thickness, exposed_perimeter;
+    Given<double> edge_width, edge_thickness, edge_conductivity;
+    Given<std::string> edge_lies, note;
+    Given<double> outdoor_mean, outdoor_amplitude, coldest_month, indoor;
+    /// Whether anything was said of it; without it floors lie on a stated ground temperature.
+    [[nodiscard]] bool is_used() const
+    {
+        return conductivity || wall_thickness || exposed_perimeter || edge_width || edge_thickness || outdoor_mean ||
+               outdoor_amplitude || coldest_month || indoor;
+    }
 };
 
 /// Which build-up stands where, unless a room says otherwise.
 struct FabricInput {
-    Given<std::string> outside_wall, inner_wall, roof, ground_floor, inner_floor, exposed_floor, note;
+    Given<std::string> outside_wall, inner_wall, roof, ground_floor, inner_floor, exposed_floor, shade, note;
 };
 
 struct ProfileInput {
@@ -138,7 +172,7 @@ struct StoreyInput {
 };
 
 struct OpeningInput {
-    Given<std::string> name, in, kind, glazing, note;
+    Given<std::string> name, in, kind, glazing, shade, note;
     Given<double> width, height, sill, from_left, count, u_value;
 };
 
@@ -200,7 +234,10 @@ struct Input {
     FabricInput fabric{};
     std::vector<MaterialInput> materials{};
     std::vector<BuildupInput> build_ups{};
+    std::vector<PaneInput> panes{};
     std::vector<GlazingInput> glazings{};
+    std::vector<ShadeInput> shades{};
+    GroundInput ground{};
     std::vector<ProfileInput> profiles{};
     std::vector<RoomTypeInput> room_types{};
     std::vector<StoreyInput> storeys{};

@@ -32,7 +32,13 @@ std::span<const Key<building::MaterialInput>> keys<building::MaterialInput>();
 template <>
 std::span<const Key<building::BuildupInput>> keys<building::BuildupInput>();
 template <>
+std::span<const Key<building::PaneInput>> keys<building::PaneInput>();
+template <>
 std::span<const Key<building::GlazingInput>> keys<building::GlazingInput>();
+template <>
+std::span<const Key<building::ShadeInput>> keys<building::ShadeInput>();
+template <>
+std::span<const Key<building::GroundInput>> keys<building::GroundInput>();
 template <>
 std::span<const Key<building::FabricInput>> keys<building::FabricInput>();
 template <>
@@ -84,7 +90,10 @@ void for_each_table(auto& input, Visit visit)
     visit("fabric", input.fabric);
     visit("material", input.materials);
     visit("build_up", input.build_ups);
+    visit("pane", input.panes);
     visit("glazing", input.glazings);
+    visit("shade", input.shades);
+    visit("ground", input.ground);
     visit("profile", input.profiles);
     visit("room_type", input.room_types);
     visit("storey", input.storeys);
@@ -101,7 +110,9 @@ void for_each_library_table(auto& input, Visit visit)
 {
     visit("material", input.materials);
     visit("build_up", input.build_ups);
+    visit("pane", input.panes);
     visit("glazing", input.glazings);
+    visit("shade", input.shades);
     visit("profile", input.profiles);
     visit("room_type", input.room_types);
 }

@@ -1,9 +1,22 @@
 #include <venture/building/key_shorthand.hpp>
+#include <venture/fabric/typed_u_value.hpp>
 
 namespace venture::quantity {
 
 using namespace building;          // NOLINT(google-build-using-namespace): the tables whose keys these are
 using namespace building::declare; // NOLINT(google-build-using-namespace): words that only declare keys
+
+namespace {
+
+template <class T>
+Key<T> source_key()
+{
+    return text_key<T>("source", &T::source, "where the values come from, in words; printed beside them");
+}
+
+KeySpec share(std::string_view name, std::string_view text) { return number(name, Kind::fraction, 0, 1, text); }
+
+} // namespace
 
 template <>
 std::span<const Key<MaterialInput>> keys<MaterialInput>()
@@ -14,6 +27,7 @@ std::span<const Key<MaterialInput>> keys<MaterialInput>()
         {must(number("conductivity", Kind::conductivity, 0.001, 500, "design value")), &T::conductivity},
         {must(number("density", Kind::density, 1, 20000, "dry")), &T::density},
         {must(number("specific_heat", Kind::specific_heat, 100, 5000, "dry")), &T::specific_heat},
+        source_key<T>(),
         note_key<T>(),
     };
     return all;
@@ -26,10 +40,68 @@ std::span<const Key<BuildupInput>> keys<BuildupInput>()
     static const std::vector<Key<T>> all = {
         name_key<T>("what walls, roofs and floors call it"),
         text_key<T>("layers", &T::layers,
-                    "outside to inside: \"102 mm brick\", or a resistance: \"0.18 m2K/W air gap\"", true),
-        {otherwise(number("absorptance", Kind::fraction, 0, 1, "share of sunlight that its outside takes up"), 0.6,
+                    "outside to inside: \"102 mm brick\", \"50 mm air gap\", \"0.18 m2K/W air gap\", \"140 mm mineral "
+                    "wool between 45 mm softwood every 600 mm\", \"90 mm mineral wool with 12 % steel\""),
+        text_key<T>(
+            "made_of", &T::made_of,
+            "instead of layers, the wall in words, outside to inside: \"brick cladding, timber frame 140 mm, studs "
+            "at 600 mm, filled with mineral wool, plasterboard\"; what they leave open is assumed and told"),
+        {number("u_value", Kind::heat_transfer, 0.01, 30,
+                "instead of layers, where only this is known; layers that keep it and the weight are made up"),
+         &T::u_value},
+        {number("outside_film", Kind::resistance, 0, 0.5,
+                "surface resistance outside that the U-value was stated with; that of ISO 6946 unless typed"),
+         &T::outside_film},
+        {number("inside_film", Kind::resistance, 0, 0.5,
+                "surface resistance inside that the U-value was stated with; that of ISO 6946 unless typed"),
+         &T::inside_film},
+        {word("weight",
+              "with u_value: heat it holds, 50, 75, 110, 175 or 250 kJ/m2K (ISO 52016-1); medium unless typed",
+              fabric::weight_class_names()),
+         &T::weight},
+        {word("mass", "with u_value: where most of its mass lies; inside unless typed", fabric::mass_place_names()),
+         &T::mass},
+        {word("heat_flow", "which way heat leaves through it; found from where [fabric] names it unless typed",
+              {"horizontally", "upwards", "downwards"}),
+         &T::heat_flow},
+        {otherwise_word(word("air_gaps", "gaps in its insulation (ISO 6946, annex F)",
+                             {"none", "bridging", "bridging, air moves"}),
+                        "none", "ISO 6946, annex F, level 0"),
+         &T::air_gaps},
+        {otherwise(number("correction", Kind::heat_transfer, 0, 2,
+                          "added to its U-value for what no layer shows: fasteners, thermal bridges that repeat"),
+                   0.0, "none"),
+         &T::correction},
+        {otherwise(share("absorptance", "share of sunlight that its outside takes up"), 0.6,
                    "medium colour, our assumption"),
          &T::absorptance},
+        source_key<T>(),
+        note_key<T>(),
+    };
+    return all;
+}
+
+template <>
+std::span<const Key<PaneInput>> keys<PaneInput>()
+{
+    using T = PaneInput;
+    static const std::vector<Key<T>> all = {
+        name_key<T>("what glazings call it"),
+        {must(number("thickness", Kind::length, 0.0005, 0.1, "of the pane")), &T::thickness},
+        {must(share("solar_transmittance", "of sunlight that strikes it at right angles")), &T::solar_transmittance},
+        {must(share("solar_reflectance_outside", "of sunlight from outside")), &T::solar_reflectance_outside},
+        {must(share("solar_reflectance_inside", "of sunlight from inside")), &T::solar_reflectance_inside},
+        {must(share("light_transmittance", "of visible light that strikes it at right angles")),
+         &T::light_transmittance},
+        {must(share("light_reflectance_outside", "of visible light from outside")), &T::light_reflectance_outside},
+        {must(share("light_reflectance_inside", "of visible light from inside")), &T::light_reflectance_inside},
+        {otherwise(number("emissivity_outside", Kind::fraction, 0.01, 1, "of its outer face, corrected"), 0.837,
+                   "bare glass, EN 673"),
+         &T::emissivity_outside},
+        {otherwise(number("emissivity_inside", Kind::fraction, 0.01, 1, "of its inner face, corrected"), 0.837,
+                   "bare glass, EN 673"),
+         &T::emissivity_inside},
+        source_key<T>(),
         note_key<T>(),
     };
     return all;
@@ -41,16 +113,97 @@ std::span<const Key<GlazingInput>> keys<GlazingInput>()
     using T = GlazingInput;
     static const std::vector<Key<T>> all = {
         name_key<T>("what windows call it"),
-        {must(number("u_value", Kind::heat_transfer, 0.2, 5.8, "of the whole window, with standard films")),
-         &T::u_value},
-        {must(
-             number("g_value", Kind::fraction, 0.02, 0.95, "total solar transmittance of the glass, normal incidence")),
+        text_key<T>("panes", &T::panes,
+                    "outside to inside: panes by name, between them \"16 mm argon\"; U and g follow from them"),
+        {number("u_value", Kind::heat_transfer, 0.2, 5.8, "of the whole window, with standard films"), &T::u_value},
+        {number("g_value", Kind::fraction, 0.02, 0.95, "total solar transmittance of the glass, normal incidence"),
          &T::g_value},
         {number("direct_transmittance", Kind::fraction, 0.0, 0.95,
                 "part of g that comes through as light; 90 % of g unless typed (our assumption)"),
          &T::direct_transmittance},
+        {number("light_transmittance", Kind::fraction, 0.0, 0.95, "of visible light, normal incidence"),
+         &T::light_transmittance},
         {otherwise(number("frame_share", Kind::fraction, 0, 0.9, "share of the window's area that is frame"), 0.2, own),
          &T::frame_share},
+        {number("frame_u_value", Kind::heat_transfer, 0.3, 12,
+                "with panes: of the frame; 1.8 W/m2K unless typed (our assumption: softwood)"),
+         &T::frame_u_value},
+        {number("spacer", Kind::conductivity, 0, 0.3,
+                "with panes: what the edge of the glass adds for every metre of it; 0.08 W/mK unless typed (our "
+                "assumption: metal)"),
+         &T::spacer},
+        source_key<T>(),
+        note_key<T>(),
+    };
+    return all;
+}
+
+template <>
+std::span<const Key<ShadeInput>> keys<ShadeInput>()
+{
+    using T = ShadeInput;
+    static const std::vector<Key<T>> all = {
+        name_key<T>("what windows call it"),
+        {otherwise_word(word("place", "where it hangs", {"outside", "between panes", "inside"}), "inside",
+                        "inside unless typed"),
+         &T::place},
+        {must(share("transmittance", "of sunlight through its closed material")), &T::transmittance},
+        {must(share("reflectance", "of sunlight, towards the sun")), &T::reflectance},
+        {otherwise(share("openness", "share of its area that is holes or stays uncovered"), 0.0, "none"), &T::openness},
+        {otherwise_word(word("slats", "how its slats stand, if it has any", {"closed", "at 45 degrees"}), "closed",
+                        "closed unless typed"),
+         &T::slats},
+        {otherwise_word(
+             word("use", "when it is down", {"never", "always", "above", "profile", "while occupied", "at night"}),
+             "above", "let down in the sun, our assumption"),
+         &T::use},
+        {number(
+             "above", Kind::power_per_area, 0, 1500,
+             "with use = \"above\": sun on that window from which it is down; 200 W/m2 unless typed (our assumption)"),
+         &T::above},
+        text_key<T>("profile", &T::profile, "with use = \"profile\": how much of it is down"),
+        source_key<T>(),
+        note_key<T>(),
+    };
+    return all;
+}
+
+template <>
+std::span<const Key<GroundInput>> keys<GroundInput>()
+{
+    using T = GroundInput;
+    static const std::vector<Key<T>> all = {
+        {otherwise(number("conductivity", Kind::conductivity, 0.3, 6,
+                          "of the soil: clay and silt 1.5, sand and gravel 2.0, rock 3.5 W/mK"),
+                   2.0, "sand or gravel, ISO 13370"),
+         &T::conductivity},
+        {otherwise(number("wall_thickness", Kind::length, 0, 2, "of the walls round the floor, full"), 0.3, own),
+         &T::wall_thickness},
+        {number("exposed_perimeter", Kind::length, 0.1, 10000,
+                "of the floor, along outdoors; measured on the plan unless typed"),
+         &T::exposed_perimeter},
+        {otherwise(number("edge_width", Kind::length, 0, 5,
+                          "of insulation along the floor's edge; its depth if it goes "
+                          "down"),
+                   0.0, "none"),
+         &T::edge_width},
+        {otherwise(number("edge_thickness", Kind::length, 0.005, 0.5, "of that insulation"), 0.05, own),
+         &T::edge_thickness},
+        {otherwise(number("edge_conductivity", Kind::conductivity, 0.005, 0.3, "of that insulation"), 0.035, own),
+         &T::edge_conductivity},
+        {otherwise_word(word("edge_lies", "how that insulation lies", {"level", "upright"}), "level",
+                        "under the slab unless typed"),
+         &T::edge_lies},
+        {must(number("outdoor_mean", Kind::temperature, -30, 40, "mean temperature of the year")), &T::outdoor_mean},
+        {must(number("outdoor_amplitude", Kind::temperature_difference, 0, 40,
+                     "half the difference between the warmest and the coldest month's mean")),
+         &T::outdoor_amplitude},
+        {otherwise(number("coldest_month", Kind::number, 0.5, 12.5, "1 is January, 7 July"), 1.0,
+                   "January; type 7 in the south"),
+         &T::coldest_month},
+        {otherwise(number("indoor", Kind::temperature, 0, 35, "mean temperature of the rooms over the year"), 20.0,
+                   own),
+         &T::indoor},
         note_key<T>(),
     };
     return all;
@@ -67,6 +220,7 @@ std::span<const Key<FabricInput>> keys<FabricInput>()
         text_key<T>("ground_floor", &T::ground_floor, "build-up of floors on the ground"),
         text_key<T>("inner_floor", &T::inner_floor, "build-up of floors between rooms, from below to above"),
         text_key<T>("exposed_floor", &T::exposed_floor, "build-up of floors over outdoor air"),
+        text_key<T>("shade", &T::shade, "shade of windows that name none"),
         note_key<T>(),
     };
     return all;

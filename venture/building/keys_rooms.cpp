@@ -106,6 +106,7 @@ std::span<const Key<OpeningInput>> keys<OpeningInput>()
                         "a window unless typed"),
          &T::kind},
         text_key<T>("glazing", &T::glazing, "for windows"),
+        text_key<T>("shade", &T::shade, "for windows; that of [fabric] unless typed, \"none\" for none"),
         {number("u_value", Kind::heat_transfer, 0.1, 7, "for doors"), &T::u_value},
         {must(number("width", Kind::length, 0.05, 100, "of one")), &T::width},
         {must(number("height", Kind::length, 0.05, 50, "of one")), &T::height},

@@ -121,7 +121,9 @@ void Resolver::check_bounds_and_requirements(Of what)
         if (what == Of::site && !of_site) return;
         if constexpr (requires { records.begin(); })
             for (const auto& record : records) check_record(name, record);
-        else
+        else if constexpr (requires { records.is_used(); }) {
+            if (records.is_used()) check_record(name, records);
+        } else
             check_record(name, records);
     });
 }
@@ -148,78 +150,6 @@ void Resolver::add_project()
     const ProjectInput& p = input_.project;
     building_.project = {value_of(p.name), value_of(p.client), value_of(p.number), value_of(p.author),
                          value_of(p.revision)};
-}
-
-void Resolver::add_layer(const quantity::PlacedText& text, fabric::Buildup& buildup)
-{
-    const auto typed = quantity::leading_number(text.text);
-    const std::string expected =
-        "a thickness and a material (\"102 mm brick\"), or a resistance and a name (\"0.18 m2K/W air gap\")";
-    const auto blank = typed ? typed->rest.find(' ') : std::string_view::npos;
-    if (blank == std::string_view::npos)
-        return static_cast<void>(
-            problem(codes::layer, text.origin,
-                    fmt::format("'{}' is no layer; expected {}", text.text.substr(0, 60), expected)));
-    const std::string_view unit = typed->rest.substr(0, blank), name = quantity::trimmed(typed->rest.substr(blank));
-    const auto resistance = quantity::to_si(typed->value, unit, quantity::Kind::resistance);
-    if (const double* r = std::get_if<double>(&resistance)) {
-        buildup.layers.push_back({.material = {std::string{name}}, .resistance_m2K_per_W = *r});
-        return;
-    }
-    const auto thickness = quantity::to_si(typed->value, unit, quantity::Kind::length);
-    if (const auto* wrong = std::get_if<quantity::QuantityProblem>(&thickness))
-        return static_cast<void>(
-            problem(codes::layer, text.origin,
-                    fmt::format("{} found in '{}'; expected {}", wrong->found, text.text.substr(0, 60), expected),
-                    wrong->hint));
-    const auto index = find("material", Given<std::string>{std::string{name}, text.origin}, input_.materials,
-                            [](const MaterialInput& m) { return value_of(m.name); });
-    if (!index) return;
-    const MaterialInput& m = input_.materials[*index];
-    if (!m.conductivity || !m.density || !m.specific_heat) { // said already: something of it is missing or unreadable
-        numbers_sound_ = false;
-        return;
-    }
-    buildup.layers.push_back(
-        {.material = {std::string{name}, value_of(m.conductivity), value_of(m.density), value_of(m.specific_heat)},
-         .thickness_m = std::get<double>(thickness)});
-}
-
-void Resolver::add_build_ups()
-{
-    for (const BuildupInput& given : input_.build_ups) {
-        const std::size_t before = problems_.size();
-        NamedBuildup out{.layers = {.name = value_of(given.name)}, .absorptance = value_of(given.absorptance)};
-        if (given.layers)
-            for (const auto& text : *given.layers) add_layer(text, out.layers);
-        if (problems_.size() == before && numbers_sound_) {
-            try {
-                fabric::check(out.layers);
-                quantity::check_range("build-up '" + out.layers.name + "'", "resistance of all layers",
-                                      fabric::resistance(out.layers), {1e-6, 1e3}, "m2K/W");
-            } catch (const quantity::RangeError& wrong) {
-                problem(codes::physics, given.name.origin, wrong.what());
-            }
-        }
-        building_.build_ups.push_back(std::move(out));
-    }
-}
-
-void Resolver::add_glazings()
-{
-    constexpr double direct_share_of_g = 0.9;
-    for (GlazingInput& given : input_.glazings) {
-        if (!given.direct_transmittance && given.g_value)
-            given.direct_transmittance = computed(direct_share_of_g * *given.g_value,
-                                                  "90 % of the g-value, our assumption", given.g_value.origin);
-        const fabric::Glazing g{value_of(given.name), value_of(given.u_value), value_of(given.g_value),
-                                value_of(given.direct_transmittance), value_of(given.frame_share)};
-        if (g.direct_transmittance > g.g_value)
-            problem(codes::contradiction, given.direct_transmittance.origin,
-                    fmt::format("direct_transmittance: {:g} is above the g-value of {:g}, of which it is a part",
-                                g.direct_transmittance, g.g_value));
-        building_.glazings.push_back(g);
-    }
 }
 
 void Resolver::add_profiles()
@@ -257,6 +187,7 @@ Resolved Resolver::run()
     add_build_ups();
     add_glazings();
     add_profiles();
+    add_shades();
     add_storeys();
     check_fabric_names();
     const bool tables_sound = !quantity::has_error(problems_);
@@ -264,6 +195,7 @@ Resolved Resolver::run()
     // Shapes are only worth matching when every room has one; the names they use can be told all the same.
     const bool all_shaped = numbers_sound_ && building_.rooms.size() == input_.rooms.size() && !building_.rooms.empty();
     if (all_shaped && (tables_sound || !quantity::has_error(problems_))) add_surfaces();
+    if (all_shaped && !quantity::has_error(problems_)) add_ground();
     Resolved out{.problems = std::move(problems_)};
     if (!quantity::has_error(out.problems) && numbers_sound_) {
         building_.origins = input_.origins;

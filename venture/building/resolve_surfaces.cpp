@@ -142,9 +142,12 @@ void Resolver::add_opening(const OpeningInput& given, std::size_t room)
                                  : "a window needs a glazing and has no u_value"));
     if (given.u_value) out.u_value_W_per_m2K = *given.u_value;
     if (given.glazing)
-        out.glazing = find("glazing", given.glazing, building_.glazings, [](const fabric::Glazing& g) {
-                          return g.name;
+        out.glazing = find("glazing", given.glazing, building_.glazings, [](const NamedGlazing& g) {
+                          return g.values.name;
                       }).value_or(0);
+    if (!door) out.shade = shade_of(given);
+    if (door && given.shade)
+        problem(codes::contradiction, given.shade.origin, fmt::format("{}: a door has no shade", label));
     Surface* best = nullptr;
     const auto candidates = faces_called(*given.in, room, given.in.origin);
     for (Surface* s : candidates)
@@ -197,6 +200,10 @@ void Resolver::check_fabric_names()
 {
     for (const auto& key : keys<FabricInput>()) {
         if (key.spec.name == "note") continue;
+        if (key.spec.name == "shade") {
+            if (input_.fabric.shade) (void)shade_of({});
+            continue;
+        }
         const auto& name = input_.fabric.*std::get<Given<std::string> FabricInput::*>(key.field);
         if (name)
             (void)find("build-up", name, building_.build_ups, [](const NamedBuildup& b) { return b.layers.name; });

@@ -33,12 +33,25 @@ private:
     void check_numbers(const T& value, const KeySpec& spec, quantity::OriginId where);
     void check_names();
     void add_project();
-    void add_build_ups();
-    void add_layer(const quantity::PlacedText& text, fabric::Buildup& buildup);
-    void add_glazings();
     [[nodiscard]] std::size_t profile_called(const Given<std::string>& name);
     void add_profiles();
     void add_storeys();
+
+    // resolve_fabric.cpp: what surfaces and windows are made of
+    void add_build_ups();
+    [[nodiscard]] fabric::HeatFlow direction_of(const BuildupInput& given) const;
+    void complete_words(BuildupInput& given);
+    void add_stated(BuildupInput& given, NamedBuildup& out);
+    void add_typed(BuildupInput& given, NamedBuildup& out);
+    void add_layer(const quantity::PlacedText& text, fabric::StatedBuildup& buildup);
+    [[nodiscard]] std::optional<fabric::Material> material_called(const std::string& name, quantity::OriginId where);
+    void add_glazings();
+    void add_glazing(GlazingInput& given, NamedGlazing& out);
+    [[nodiscard]] std::optional<fabric::GlazedUnit> unit_of(const GlazingInput& given);
+    void complete_from_panes(GlazingInput& given, NamedGlazing& out);
+    void add_shades();
+    [[nodiscard]] std::optional<std::size_t> shade_of(const OpeningInput& opening);
+    void add_ground();
 
     // resolve_site.cpp: the place and its design conditions
     void add_site();

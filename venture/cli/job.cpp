@@ -1,6 +1,7 @@
 #include <venture/cli/job.hpp>
 
 #include <algorithm>
+#include <utility>
 
 #include <fmt/format.h>
 
@@ -9,6 +10,7 @@
 #include <venture/building/overlay.hpp>
 #include <venture/building/resolve.hpp>
 #include <venture/catalogue/read_catalogue.hpp>
+#include <venture/catalogue/shipped.hpp>
 #include <venture/exchange/loads_table.hpp>
 #include <venture/exchange/weather_file.hpp>
 #include <venture/quantity/codes.hpp>
@@ -46,6 +48,16 @@ Job::Job(const std::filesystem::path& path, const std::vector<std::string>& chan
         problems_ = std::move(project_.problems);
     }
     lay_over(changes);
+    take_from_shipped_library();
+}
+
+void Job::take_from_shipped_library()
+{
+    std::vector<Problem> found = std::exchange(project_.problems, {});
+    for (const std::string_view file : {"library/build_ups.toml", "library/glass.toml", "library/materials.toml"})
+        project::take_from_library(project_, "shipped", std::string{file}, std::string{catalogue::shipped_file(file)});
+    problems_.insert(problems_.end(), project_.problems.begin(), project_.problems.end());
+    project_.problems = std::move(found);
 }
 
 Job Job::with_weather(const std::filesystem::path& path, const std::vector<std::string>& changes)

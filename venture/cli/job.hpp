@@ -57,6 +57,7 @@ public:
 private:
     Job() = default;
     void lay_over(const std::vector<std::string>& changes);
+    void take_from_shipped_library();
     void read_weather_alone(const std::filesystem::path& file);
     void apply(const std::string& change);
     [[nodiscard]] std::optional<climate::WeatherYear> make_weather();

@@ -172,7 +172,7 @@ private:
             out.outside = OutdoorFace{fabric::outside_film_W_per_m2K, sol_air(s, b_.build_ups[s.build_up].absorptance)};
             break;
         case Neighbour::Kind::ground:
-            out.outside = FixedFace{.temperature_C = ground_};
+            out.outside = FixedFace{.temperature_C = ground_under(b_.build_ups[s.build_up])};
             out.part = Part::ground;
             break;
         case Neighbour::Kind::temperature: {
@@ -196,6 +196,14 @@ private:
         m_.surfaces.push_back(std::move(out));
     }
 
+    /// The ground that a floor's own layers lie on, or what the site states.
+    SignalId ground_under(const building::NamedBuildup& floor)
+    {
+        if (!floor.ground) return ground_;
+        return m_.add_constant(winter() ? floor.ground->design_ground_C
+                                        : floor.ground->virtual_ground_C[static_cast<std::size_t>(day_.month - 1)]);
+    }
+
     void add_door(const building::Surface& s, const building::Opening& door)
     {
         const std::size_t zone = zone_of_room_[s.room];
@@ -210,29 +218,67 @@ private:
              .part = Part::door});
     }
 
+    /// Share of a window's shade that is down at every point of the day.
+    Points shade_down(const building::Surface& s, const building::Opening& window)
+    {
+        Points down{};
+        if (!window.shade) return down;
+        const building::NamedShade& shade = b_.shades[*window.shade];
+        const bool by_people = shade.use == fabric::ShadeUse::while_occupied;
+        const auto& fraction = b_.profiles[by_people ? b_.rooms[s.room].use.people_profile : shade.profile].fraction;
+        const auto& sun = irradiance(s);
+        for (std::size_t h = 0; h < down.size(); ++h) {
+            const auto clock_h = static_cast<std::size_t>(static_cast<double>(h) + day_.clock_ahead_h) % 24;
+            const bool is_up = day_.sun[h].elevation_deg() > 0.0;
+            down[h] = share_down(shade.use, sun[h].total_W_per_m2(), shade.above_W_per_m2, fraction[clock_h], is_up);
+        }
+        return down;
+    }
+
+    /// What the shade of a window leaves of the direct part of its gain, and of the whole.
+    [[nodiscard]] std::pair<double, double> left_by_shade(const building::Opening& window) const
+    {
+        if (!window.shade) return {1.0, 1.0};
+        const building::NamedGlazing& g = b_.glazings[window.glazing];
+        const double glass_u = g.unit ? glazed_unit_properties(*g.unit).u_value_W_per_m2K : g.values.u_value_W_per_m2K;
+        const auto left = shaded_gain({.u_value_W_per_m2K = glass_u,
+                                       .g_value = g.values.g_value,
+                                       .direct_transmittance = g.values.direct_transmittance},
+                                      b_.shades[*window.shade].layer);
+        return {g.values.direct_transmittance > 0.0 ? left.direct_transmittance / g.values.direct_transmittance : 0.0,
+                left.g_value / g.values.g_value};
+    }
+
     void add_window(const building::Surface& s, const building::Opening& window)
     {
-        const fabric::Glazing& g = b_.glazings[window.glazing];
+        const fabric::Glazing& g = b_.glazings[window.glazing].values;
         const std::size_t zone = zone_of_room_[s.room];
         const double glass_m2 = window.area_m2() * (1.0 - g.frame_share);
         ZoneFace inside = zone_face(zone, building::heat_flow(s.attitude));
         if (!winter()) {
             const auto& sun = irradiance(s);
-            Points beam{}, diffuse{};
+            const Points down = shade_down(s, window);
+            const auto [direct_left, all_left] = left_by_shade(window);
+            Points beam{}, diffuse{}, heat{};
             for (std::size_t h = 0; h < beam.size(); ++h) {
                 const double cosine =
                     climate::cos_incidence(day_.sun[h], Angle::degrees(s.tilt_deg), Angle::degrees(s.azimuth_deg));
-                beam[h] = glass_m2 * sun[h].beam_W_per_m2 * fabric::angular_factor(cosine);
-                diffuse[h] = glass_m2 * (sun[h].sky_diffuse_W_per_m2 + sun[h].ground_reflected_W_per_m2) *
-                             fabric::diffuse_angular_factor();
+                const double on_beam = glass_m2 * sun[h].beam_W_per_m2,
+                             on_diffuse = glass_m2 * (sun[h].sky_diffuse_W_per_m2 + sun[h].ground_reflected_W_per_m2);
+                const double through_beam = on_beam * g.by_angle.direct_at(cosine),
+                             through_diffuse = on_diffuse * g.by_angle.diffuse_direct;
+                const double all = through_beam + through_diffuse + on_beam * g.by_angle.flows_in_at(cosine) +
+                                   on_diffuse * g.by_angle.diffuse_flows_in;
+                const double keeps = 1.0 - down[h] * (1.0 - direct_left);
+                beam[h] = through_beam * keeps;
+                diffuse[h] = through_diffuse * keeps;
+                heat[h] = all * (1.0 - down[h] * (1.0 - all_left)) - beam[h] - diffuse[h];
             }
-            const SignalId b = add_points(m_, beam), d = add_points(m_, diffuse);
-            sun_[zone].beam.push_back({b, g.direct_transmittance});
-            sun_[zone].diffuse.push_back({d, g.direct_transmittance});
-            const double flows_in = g.g_value - g.direct_transmittance;
-            inside.absorbed_W = {{b, flows_in}, {d, flows_in}};
+            sun_[zone].beam.push_back({add_points(m_, beam), 1.0});
+            sun_[zone].diffuse.push_back({add_points(m_, diffuse), 1.0});
+            inside.absorbed_W = {{add_points(m_, heat), 1.0}};
         }
-        sun_[zone].lets_out_m2 += glass_m2 * g.direct_transmittance * fabric::diffuse_angular_factor();
+        sun_[zone].lets_out_m2 += glass_m2 * g.by_angle.diffuse_direct;
         m_.surfaces.push_back({.id = b_.rooms[s.room].name + " / " + s.name + " / window",
                                .area_m2 = window.area_m2(),
                                .wall = massless_wall(fabric::face_to_face_resistance(g)),

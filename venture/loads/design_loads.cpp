@@ -197,7 +197,7 @@ public:
             for (const building::Opening& o : s.openings) {
                 const bool window = o.kind == building::Opening::Kind::window;
                 add(window ? "window in " + s.parent : "door in " + s.parent, o.area_m2(),
-                    window ? b_.glazings[o.glazing].u_value_W_per_m2K : o.u_value_W_per_m2K, far);
+                    window ? b_.glazings[o.glazing].values.u_value_W_per_m2K : o.u_value_W_per_m2K, far);
             }
         }
         const building::Room& room = b_.rooms[room_];
@@ -213,8 +213,10 @@ private:
     [[nodiscard]] double far_side_C(const building::Surface& s, bool behind) const
     {
         switch (s.beyond.kind) {
-        case Neighbour::Kind::ground:
-            return b_.site.winter.ground_C;
+        case Neighbour::Kind::ground: {
+            const auto& ground = b_.build_ups[s.build_up].ground;
+            return ground ? ground->design_ground_C : b_.site.winter.ground_C;
+        }
         case Neighbour::Kind::temperature:
             return s.beyond.temperature_C;
         case Neighbour::Kind::room: {

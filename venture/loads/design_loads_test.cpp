@@ -147,9 +147,57 @@ TEST(DesignLoads, SendBeamToTheFloorAndLoseSomeAgain)
         ASSERT_EQ(drives.size(), 2u);
         shares += drives[0].factor;
     }
-    const double transmitted = 0.9 * 0.6; // direct share of g
-    EXPECT_LT(shares, transmitted);
-    EXPECT_GT(shares, 0.9 * transmitted);
+    EXPECT_LT(shares, 1.0);
+    EXPECT_GT(shares, 0.9);
+}
+
+building::ShadeInput screen()
+{
+    building::ShadeInput s;
+    s.name = std::string{"screen"};
+    s.place = std::string{"outside"};
+    s.transmittance = 0.1;
+    s.reflectance = 0.5;
+    return s;
+}
+
+double peak_with_shade(const std::string& use, std::optional<double> above = {})
+{
+    building::Input in = sunny_room();
+    in.rooms[0].use.equipment_power = 800.0;
+    in.shades = {screen()};
+    in.shades[0].use = use;
+    if (above) in.shades[0].above = *above;
+    in.fabric.shade = std::string{"screen"};
+    return design_loads(built(in)).loads.rooms[0].cooling_W;
+}
+
+TEST(DesignLoads, FallWithShadesByTheirRuleOfUse)
+{
+    const double never = peak_with_shade("never"), always = peak_with_shade("always");
+    EXPECT_LT(always, 0.8 * never); // its equipment stays
+    EXPECT_NEAR(peak_with_shade("above", 1500.0), never, 1e-9 * never);
+    const double low = peak_with_shade("above", 50.0), middle = peak_with_shade("above", 250.0);
+    EXPECT_GT(low, always);
+    EXPECT_LT(low, middle);
+    EXPECT_LT(middle, never);
+    EXPECT_NEAR(peak_with_shade("at night"), never, 1e-9 * never);
+}
+
+TEST(DesignLoads, LieOnTheGroundThatTheProjectDescribes)
+{
+    building::Input in = one_room();
+    in.ground.outdoor_mean = 9.0;
+    in.ground.outdoor_amplitude = 7.0;
+    const building::Building b = built(in);
+    const auto compiled = compile(b, climate::winter_design_day(b.site));
+    for (const Surface& s : compiled.model.surfaces) {
+        if (s.part != Part::ground) continue;
+        const double ground = compiled.model.value(std::get<FixedFace>(s.outside).temperature_C, 0, 0.0);
+        EXPECT_NEAR(ground, b.build_ups.back().ground->design_ground_C, 1e-12);
+    }
+    const DesignLoads d = design_loads(b);
+    EXPECT_NEAR(d.loads.rooms[0].heating_W, d.loads.rooms[0].paper_W(), 0.05 * d.loads.rooms[0].paper_W());
 }
 
 TEST(Coincident, IsAtMostTheSumOfPeaksAndAtLeastTheLargest)

@@ -41,7 +41,8 @@ Envelope envelope_of(const Building& b, std::size_t room)
         for (const building::Opening& o : s.openings) {
             const bool window = o.kind == building::Opening::Kind::window;
             if (window) e.glass_m2 += o.area_m2();
-            e.h_W_per_K += o.area_m2() * (window ? b.glazings[o.glazing].u_value_W_per_m2K : o.u_value_W_per_m2K);
+            e.h_W_per_K +=
+                o.area_m2() * (window ? b.glazings[o.glazing].values.u_value_W_per_m2K : o.u_value_W_per_m2K);
         }
     }
     return e;

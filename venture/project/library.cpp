@@ -1,0 +1,98 @@
+/// What a project takes from a library that ships with the program.
+
+#include <set>
+
+#include <venture/building/keys.hpp>
+#include <venture/project/read_project.hpp>
+#include <venture/project/table_reader.hpp>
+#include <venture/project/toml_document.hpp>
+
+namespace venture::project {
+
+namespace {
+
+/// All words of an input that may be names.
+class Named {
+public:
+    explicit Named(const building::Input& input)
+    {
+        building::for_each_table(input, [&](std::string_view, const auto& records) {
+            if constexpr (requires { records.begin(); })
+                for (const auto& record : records) add(record);
+            else
+                add(records);
+        });
+    }
+    /// A name is meant where it is a whole text, or part of one: the end of a layer, or a word of a wall in words.
+    [[nodiscard]] bool has(const std::string& name) const
+    {
+        return whole_.contains(name) ||
+               std::ranges::any_of(texts_, [&](const std::string& t) { return t.find(name) != std::string::npos; });
+    }
+    template <class Record>
+    void add(const Record& record)
+    {
+        building::for_each_key_set(record, [&](const auto& object, auto all) {
+            for (const auto& key : all)
+                if (key.spec.name != "name" && key.spec.name != "note" && key.spec.name != "source")
+                    std::visit([&](auto field) { take(object.*field); }, key.field);
+        });
+        building::for_each_nested_table(record, [&](std::string_view, const auto& nested) {
+            for (const auto& inner : nested) add(inner);
+        });
+    }
+
+private:
+    template <class T>
+    void take(const quantity::Given<T>& given)
+    {
+        if (!given) return;
+        if constexpr (std::is_same_v<T, std::string>) {
+            whole_.insert(*given);
+            texts_.push_back(*given);
+        }
+        if constexpr (std::is_same_v<T, quantity::TextList>)
+            for (const auto& text : *given) texts_.push_back(text.text);
+    }
+    std::set<std::string> whole_{};
+    std::vector<std::string> texts_{};
+};
+
+template <class Record>
+bool has_record(const std::vector<Record>& all, const std::string& name)
+{
+    return std::ranges::any_of(all, [&](const Record& r) { return r.name && *r.name == name; });
+}
+
+} // namespace
+
+void take_from_library(ProjectFile& project, const std::string& name, const std::string& file, std::string text)
+{
+    building::Input& own = project.input;
+    TomlDocument document = parse_toml(std::move(text), file, own.origins, project.problems);
+    TableReader reader{file, own.origins, project.problems, name};
+    building::Input all;
+    building::for_each_library_table(
+        all, [&](std::string_view table, auto& records) { reader.read_list(document.root, table, records); });
+    Named named{own};
+    for (bool more = true; more;) { // what is taken may name something in turn
+        more = false;
+        const auto take = [&](auto& from, auto& to) {
+            for (auto& record : from) {
+                if (!record.name || has_record(to, *record.name) || !named.has(*record.name)) continue;
+                to.push_back(record);
+                named.add(record);
+                more = true;
+            }
+        };
+        take(all.materials, own.materials);
+        take(all.build_ups, own.build_ups);
+        take(all.panes, own.panes);
+        take(all.glazings, own.glazings);
+        take(all.shades, own.shades);
+        take(all.profiles, own.profiles);
+        take(all.room_types, own.room_types);
+    }
+}
+
+} // namespace venture::project

@@ -1,0 +1,84 @@
+#include <gmock/gmock.h>
+
+#include <venture/building/resolve.hpp>
+#include <venture/project/read_project.hpp>
+
+namespace venture::project {
+namespace {
+
+constexpr const char* library = R"(format = 1
+[[material]]
+name = "oak"
+conductivity = 0.18
+density = 700
+specific_heat = 1600
+source = "measured by us"
+[[material]]
+name = "brick"
+conductivity = 0.9
+density = 1700
+specific_heat = 1000
+[[material]]
+name = "lead"
+conductivity = 35
+density = 11300
+specific_heat = 130
+[[build_up]]
+name = "oak wall"
+layers = ["100 mm oak"]
+[[glazing]]
+name = "pane of ours"
+u_value = 1.1
+g_value = 0.5
+)";
+
+ProjectFile with(const std::string& project)
+{
+    ProjectFile out = read_project_text("format = 1\n" + project, "project.toml");
+    take_from_library(out, "shipped", "library.toml", library);
+    return out;
+}
+
+std::vector<std::string> names(const auto& records)
+{
+    std::vector<std::string> out;
+    for (const auto& r : records) out.push_back(*r.name);
+    return out;
+}
+
+TEST(ShippedLibrary, GivesWhatIsNamedAndWhatThatNamesInTurn)
+{
+    const ProjectFile p = with("[fabric]\noutside_wall = \"oak wall\"\n");
+    EXPECT_THAT(p.problems, testing::IsEmpty());
+    EXPECT_THAT(names(p.input.build_ups), testing::ElementsAre("oak wall"));
+    EXPECT_THAT(names(p.input.materials), testing::ElementsAre("oak"));
+    EXPECT_THAT(p.input.glazings, testing::IsEmpty());
+    EXPECT_EQ(p.input.origins.describe(p.input.materials[0].conductivity.origin),
+              "library 'shipped' (library.toml:4:16)");
+}
+
+TEST(ShippedLibrary, GivesNothingThatTheProjectHas)
+{
+    const ProjectFile p = with("[[material]]\nname = \"brick\"\nconductivity = 0.5\ndensity = 1500\nspecific_heat = "
+                               "900\n[[build_up]]\nname = \"wall\"\nlayers = [\"100 mm brick\", \"1 mm lead\"]\n");
+    ASSERT_THAT(names(p.input.materials), testing::ElementsAre("brick", "lead"));
+    EXPECT_EQ(*p.input.materials[0].conductivity, 0.5);
+}
+
+TEST(ShippedLibrary, GivesGlazingsToOpenings)
+{
+    const ProjectFile p = with("[[room]]\nname = \"r\"\n[[room.opening]]\nin = \"south\"\nglazing = \"pane of "
+                               "ours\"\nwidth = 1\nheight = 1\n");
+    EXPECT_THAT(names(p.input.glazings), testing::ElementsAre("pane of ours"));
+}
+
+TEST(ShippedLibrary, GivesNothingToWhoNamesNothing)
+{
+    const ProjectFile p = with("[[room]]\nname = \"oak wall\"\nnote = \"the oak wall of the pane of ours\"\n");
+    EXPECT_THAT(p.input.materials, testing::IsEmpty());
+    EXPECT_THAT(p.input.build_ups, testing::IsEmpty());
+    EXPECT_THAT(p.input.glazings, testing::IsEmpty());
+}
+
+} // namespace
+} // namespace venture::project
