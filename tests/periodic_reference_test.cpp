@@ -49,7 +49,7 @@ TEST_P(PeriodicReference, ComesCloserWithShorterSteps)
 INSTANTIATE_TEST_SUITE_P(Cases, PeriodicReference, testing::ValuesIn(cases()),
                          [](const auto& tested) { return tested.param.filename().string(); });
 
-TEST(PeriodicReferences, AreThereInFull) { EXPECT_EQ(cases().size(), 9u); }
+TEST(PeriodicReferences, AreThereInFull) { EXPECT_EQ(cases().size(), 11u); }
 
 } // namespace
 } // namespace venture::reference

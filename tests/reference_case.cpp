@@ -93,6 +93,26 @@ private:
         }
         wall_index_[buildup.name] = model_.walls.size();
         model_.walls.push_back(fabric::wall_modes(buildup, {.step_s = model_.step_s}));
+        build_ups_.push_back(std::move(buildup));
+    }
+
+    /// Heat put in between layers: the wall once more, with planes there.
+    void read_sources(const json& sources, loads::Surface& surface)
+    {
+        std::map<std::size_t, loads::Drives> by_layer; // in order from the outside
+        for (const json& source : sources) {
+            if (source.value("from_supply", false)) throw NotYet{"embedded emission is not modelled"};
+            by_layer[source.at("after_layer").get<std::size_t>() - 1].push_back(
+                {signal(source.at("flux_W_per_m2")), surface.area_m2});
+        }
+        fabric::ModeOptions options{.step_s = model_.step_s};
+        for (auto& [layer, drives] : by_layer) {
+            options.planes.push_back({.layer = layer, .share = 1.0});
+            surface.sources_W.push_back(std::move(drives));
+        }
+        const fabric::Buildup& buildup = build_ups_[surface.wall];
+        surface.wall = model_.walls.size();
+        model_.walls.push_back(fabric::wall_modes(buildup, options));
     }
 
     loads::Face zone_face(const json& f)
@@ -127,13 +147,14 @@ private:
 
     void read_surface(const json& s)
     {
-        if (s.contains("sources") || s.contains("plane_temperature"))
-            throw NotYet{"sources inside walls are not modelled"};
-        model_.surfaces.push_back({.id = s.at("id"),
-                                   .area_m2 = s.at("area_m2"),
-                                   .wall = wall_index_.at(s.at("construction")),
-                                   .outside = outside_face(s.at("outside")),
-                                   .inside = zone_face(s.at("inside"))});
+        if (s.contains("plane_temperature")) throw NotYet{"water in walls is not modelled"};
+        loads::Surface surface{.id = s.at("id"),
+                               .area_m2 = s.at("area_m2"),
+                               .wall = wall_index_.at(s.at("construction")),
+                               .outside = outside_face(s.at("outside")),
+                               .inside = zone_face(s.at("inside"))};
+        if (s.contains("sources")) read_sources(s.at("sources"), surface);
+        model_.surfaces.push_back(std::move(surface));
     }
 
     const json& case_;
@@ -141,6 +162,7 @@ private:
     double density_ = 1.2;
     loads::ThermalModel model_{};
     std::map<std::string, std::size_t> zone_index_{}, wall_index_{};
+    std::vector<fabric::Buildup> build_ups_{}; ///< of the first walls, in their order
 };
 
 /// Hour means and values at the hours of one quantity, gathered step by step.

@@ -113,7 +113,7 @@ struct NamedBuildup {
     fabric::HeatFlow direction = fabric::HeatFlow::horizontal;
     fabric::PlainBuildup made{};                ///< of stated layers; its `layers` are those above
     std::optional<fabric::TypedUValue> typed{}; ///< of a U-value
-    std::string described{};                    ///< in words, if it was; the layers follow from them
+    std::string described{}, assumed{};         ///< in words, if it was, and what was assumed; the layers follow
     std::string source{};
     std::optional<fabric::GroundYear> ground{}; ///< of a floor with the ground's layers under it
 };

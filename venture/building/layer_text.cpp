@@ -5,7 +5,7 @@
 #include <venture/quantity/names.hpp>
 #include <venture/quantity/units.hpp>
 
-namespace venture::building::detail {
+namespace venture::building {
 
 using quantity::Kind;
 using quantity::trimmed;
@@ -141,4 +141,4 @@ std::variant<LayerWords, LayerProblem> parse_layer(std::string_view text)
     return out;
 }
 
-} // namespace venture::building::detail
+} // namespace venture::building

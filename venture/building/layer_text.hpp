@@ -1,5 +1,5 @@
 #pragma once
-/// Layers as they are written: "140 mm mineral wool between 45 mm softwood every 600 mm". Internal to building.
+/// Layers as they are written: "140 mm mineral wool between 45 mm softwood every 600 mm".
 
 #include <optional>
 #include <string>
@@ -8,7 +8,7 @@
 
 #include <venture/fabric/stated_buildup.hpp>
 
-namespace venture::building::detail {
+namespace venture::building {
 
 /// The words of a layer, its materials by name.
 struct LayerWords {
@@ -35,4 +35,4 @@ struct ThicknessAndName {
 };
 [[nodiscard]] std::optional<ThicknessAndName> thickness_and_name(std::string_view text);
 
-} // namespace venture::building::detail
+} // namespace venture::building

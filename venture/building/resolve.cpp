@@ -118,7 +118,9 @@ void Resolver::check_bounds_and_requirements(Of what)
 {
     for_each_table(input_, [&](std::string_view name, const auto& records) {
         const bool of_site = name == "site" || name == "weather" || name == "monthly_mean";
-        if (what == Of::site && !of_site) return;
+        const bool of_fabric = name == "material" || name == "build_up" || name == "pane" || name == "glazing" ||
+                               name == "shade" || name == "profile";
+        if ((what == Of::site && !of_site) || (what == Of::fabric && !of_fabric)) return;
         if constexpr (requires { records.begin(); })
             for (const auto& record : records) check_record(name, record);
         else if constexpr (requires { records.is_used(); }) {
@@ -215,9 +217,21 @@ ResolvedSite Resolver::run_site()
     return out;
 }
 
+ResolvedFabric Resolver::run_fabric()
+{
+    check_bounds_and_requirements(Of::fabric);
+    add_build_ups();
+    add_glazings();
+    add_profiles();
+    add_shades();
+    return {.fabric = std::move(building_), .problems = std::move(problems_), .effective = std::move(input_)};
+}
+
 } // namespace detail
 
 Resolved resolve(const Input& input) { return detail::Resolver{input}.run(); }
+
+ResolvedFabric resolve_fabric(const Input& input) { return detail::Resolver{input}.run_fabric(); }
 
 ResolvedSite resolve_site(const Input& input) { return detail::Resolver{input}.run_site(); }
 

@@ -31,6 +31,16 @@ struct ResolvedSite {
 /// Checks what is said of site and weather, and nothing else.
 [[nodiscard]] ResolvedSite resolve_site(const Input& input);
 
+/// What surfaces and windows are made of by itself, for whoever lists a library.
+struct ResolvedFabric {
+    Building fabric{}; ///< its build-ups, glazings and shades; what is wrong stands there unfinished
+    std::vector<quantity::Problem> problems{};
+    Input effective{};
+};
+
+/// Completes build-ups, glazings and shades, and nothing else.
+[[nodiscard]] ResolvedFabric resolve_fabric(const Input& input);
+
 /// Fills what was left open from room types and defaults, finds neighbours, and checks everything. A building made in
 /// code gets the same defaults and the same checks as one read from files.
 [[nodiscard]] Resolved resolve(const Input& input);

@@ -82,7 +82,7 @@ void Resolver::add_layer(const quantity::PlacedText& text, fabric::StatedBuildup
 }
 
 /// A wall in words becomes layers, which stand in the input as what they were made of.
-void Resolver::complete_words(BuildupInput& given)
+void Resolver::complete_words(BuildupInput& given, NamedBuildup& out)
 {
     if (!given.made_of) return;
     auto wall = wall_in_words(*given.made_of);
@@ -93,11 +93,8 @@ void Resolver::complete_words(BuildupInput& given)
     const WallInWords& words = std::get<WallInWords>(wall);
     quantity::TextList layers;
     for (const std::string& layer : words.layers) layers.push_back({layer, given.made_of.origin});
-    given.layers =
-        computed(std::move(layers),
-                 fmt::format("made_of; assumed: {}",
-                             words.assumed.empty() ? "nothing" : fmt::format("{}", fmt::join(words.assumed, "; "))),
-                 given.made_of.origin);
+    out.assumed = words.assumed.empty() ? "nothing" : fmt::format("{}", fmt::join(words.assumed, "; "));
+    given.layers = computed(std::move(layers), "made_of; assumed: " + out.assumed, given.made_of.origin);
 }
 
 void Resolver::add_stated(BuildupInput& given, NamedBuildup& out)
@@ -157,7 +154,7 @@ void Resolver::add_build_ups()
                     fmt::format("build-up '{}' is given in more than one way", out.layers.name),
                     "keep one of layers, made_of and u_value");
         if (ways == 1) {
-            complete_words(given);
+            complete_words(given, out);
             try {
                 if (given.layers) add_stated(given, out);
                 if (given.u_value && numbers_sound_) add_typed(given, out);

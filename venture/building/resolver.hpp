@@ -18,10 +18,11 @@ public:
     explicit Resolver(const Input& input) : input_{completed(input)} {}
     [[nodiscard]] Resolved run();
     [[nodiscard]] ResolvedSite run_site();
+    [[nodiscard]] ResolvedFabric run_fabric();
 
 private:
     // resolve.cpp: every key by itself, then fabric
-    enum class Of { all, site };
+    enum class Of { all, site, fabric };
     void check_bounds_and_requirements(Of what);
     template <class Record>
     void check_record(std::string_view table, const Record& record);
@@ -40,7 +41,7 @@ private:
     // resolve_fabric.cpp: what surfaces and windows are made of
     void add_build_ups();
     [[nodiscard]] fabric::HeatFlow direction_of(const BuildupInput& given) const;
-    void complete_words(BuildupInput& given);
+    void complete_words(BuildupInput& given, NamedBuildup& out);
     void add_stated(BuildupInput& given, NamedBuildup& out);
     void add_typed(BuildupInput& given, NamedBuildup& out);
     void add_layer(const quantity::PlacedText& text, fabric::StatedBuildup& buildup);

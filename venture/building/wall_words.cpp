@@ -9,7 +9,7 @@
 #include <venture/quantity/names.hpp>
 #include <venture/quantity/units.hpp>
 
-namespace venture::building::detail {
+namespace venture::building {
 
 using quantity::trimmed;
 
@@ -41,8 +41,7 @@ constexpr std::array parts = {
     Part{"service void", 25, "air gap", ""},
 };
 constexpr double cavity_mm = 50.0, timber_frame_mm = 140.0, steel_frame_mm = 100.0;
-constexpr double stud_mm = 45.0, steel_stud_mm = 1.5, plates_share = 0.06, usual_timber_share = 0.15,
-                 stud_spacing_mm = 600;
+constexpr double stud_mm = 45.0, plates_share = 0.06, usual_timber_share = 0.15;
 
 /// A phrase and the length that stands before or behind it.
 struct Phrase {
@@ -135,9 +134,9 @@ private:
         if (at == std::string_view::npos) return wrong;
         const auto spacing = length_mm(text.substr(at + 3));
         const std::string_view width = trimmed(text.substr(5, at - 5));
-        const auto wide =
-            width.empty() ? std::optional{open_ == Open::timber ? stud_mm : steel_stud_mm} : length_mm(width);
+        const auto wide = width.empty() ? std::optional{stud_mm} : length_mm(width);
         if (!spacing || !wide || !(*wide > 0.0) || !(*wide < *spacing)) return wrong;
+        if (open_ == Open::steel) return std::nullopt;
         if (width.empty()) out_.assumed.push_back(fmt::format("studs {:g} mm wide", *wide));
         share_ = *wide / *spacing;
         return std::nullopt;
@@ -172,11 +171,10 @@ private:
                            : fmt::format("studs, plates and noggins: {:g} % of the area", 100.0 * usual_timber_share));
                 out_.layers.push_back(fmt::format("{:g} mm {} with {:.4g} % softwood", mm_, filling, 100.0 * share));
             } else {
-                if (!share_)
-                    out_.assumed.push_back(
-                        fmt::format("studs {:g} mm thick every {:g} mm", steel_stud_mm, stud_spacing_mm));
-                out_.layers.push_back(fmt::format("{:g} mm {} with {:.4g} % steel", mm_, filling,
-                                                  100.0 * share_.value_or(steel_stud_mm / stud_spacing_mm)));
+                out_.assumed.emplace_back(
+                    "steel studs are not in the U-value, as ISO 6946 does not cover them: type what "
+                    "they add as `correction`");
+                out_.layers.push_back(fmt::format("{:g} mm {}", mm_, filling));
             }
         }
         open_ = Open::nothing;
@@ -195,4 +193,4 @@ private:
 
 std::variant<WallInWords, LayerProblem> wall_in_words(std::string_view text) { return Words{}.read(text); }
 
-} // namespace venture::building::detail
+} // namespace venture::building

@@ -1,5 +1,5 @@
 #pragma once
-/// A wall in words of the trade, completed to layers. Internal to building.
+/// A wall in words of the trade, completed to layers.
 
 #include <string>
 #include <string_view>
@@ -8,7 +8,7 @@
 
 #include <venture/building/layer_text.hpp>
 
-namespace venture::building::detail {
+namespace venture::building {
 
 /// Layers as layer_text.hpp reads them, outside to inside, and what was assumed to get there.
 struct WallInWords {
@@ -19,4 +19,4 @@ struct WallInWords {
 /// boards and plaster; a thickness before or behind any of them; a phrase that is a layer itself stands as it is.
 [[nodiscard]] std::variant<WallInWords, LayerProblem> wall_in_words(std::string_view text);
 
-} // namespace venture::building::detail
+} // namespace venture::building

@@ -13,4 +13,11 @@ std::string_view shipped_file(std::string_view path)
     throw quantity::Error{"no data file called '" + std::string{path} + "' ships with Venture"};
 }
 
+const std::vector<std::string_view>& shipped_library()
+{
+    static const std::vector<std::string_view> files = {"library/build_ups.toml", "library/glass.toml",
+                                                        "library/materials.toml"};
+    return files;
+}
+
 } // namespace venture::catalogue

@@ -13,6 +13,9 @@ struct ShippedFile {
 
 [[nodiscard]] const std::vector<ShippedFile>& shipped_files();
 
+/// Paths of the library that ships: what names others first.
+[[nodiscard]] const std::vector<std::string_view>& shipped_library();
+
 /// Text of one shipped file.
 /// @throws quantity::Error if there is none of that path
 [[nodiscard]] std::string_view shipped_file(std::string_view path);

@@ -53,10 +53,15 @@ struct ClimateOptions {
 [[nodiscard]] ExitCode climate_derive(const CommonOptions& options);
 [[nodiscard]] ExitCode draw_climate(const CommonOptions& options, const DrawOptions& draw);
 /// @param project  where the key's values are shown as well; empty: only what it means
-/// @param name     a key or a table; with a project also one of its build-ups
+/// @param name     a key or a table; also a build-up or glazing, of the project or of the library that ships
 [[nodiscard]] ExitCode explain(const CommonOptions& options, const std::string& name);
 /// @param name  of a build-up
 [[nodiscard]] ExitCode draw_wall(const CommonOptions& options, const std::string& name, const DrawOptions& draw);
+/// @param name  of a glazing
+[[nodiscard]] ExitCode draw_glass(const CommonOptions& options, const std::string& name, const DrawOptions& draw);
+/// Lists what ships.
+/// @param word  only what has it in its name
+[[nodiscard]] ExitCode library(const CommonOptions& options, const std::string& word);
 /// @param folder  where the schemas are written; empty: the project's schema goes to the terminal
 [[nodiscard]] ExitCode schema(const std::filesystem::path& folder, bool force);
 [[nodiscard]] ExitCode pack(const CommonOptions& options, const std::filesystem::path& folder, bool force);

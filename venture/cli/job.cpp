@@ -1,7 +1,6 @@
 #include <venture/cli/job.hpp>
 
 #include <algorithm>
-#include <utility>
 
 #include <fmt/format.h>
 
@@ -51,13 +50,13 @@ Job::Job(const std::filesystem::path& path, const std::vector<std::string>& chan
     take_from_shipped_library();
 }
 
-void Job::take_from_shipped_library()
+void Job::take_from_shipped_library(const std::vector<std::string>& also)
 {
-    std::vector<Problem> found = std::exchange(project_.problems, {});
-    for (const std::string_view file : {"library/build_ups.toml", "library/glass.toml", "library/materials.toml"})
-        project::take_from_library(project_, "shipped", std::string{file}, std::string{catalogue::shipped_file(file)});
+    for (const std::string_view file : catalogue::shipped_library())
+        project::take_from_library(project_, "shipped", std::string{file}, std::string{catalogue::shipped_file(file)},
+                                   also);
     problems_.insert(problems_.end(), project_.problems.begin(), project_.problems.end());
-    project_.problems = std::move(found);
+    project_.problems.clear();
 }
 
 Job Job::with_weather(const std::filesystem::path& path, const std::vector<std::string>& changes)

@@ -28,6 +28,9 @@ public:
     /// Reads or makes the project's weather year, if it has one, and derives the design conditions that the site leaves
     /// open. Done by resolve() where conditions are open; otherwise only who looks at the weather pays for it.
     void use_weather();
+    /// Takes from the library that ships with the program what the project names, which reading does already.
+    /// @param also  a name that somebody asks for without the project naming it
+    void take_from_shipped_library(const std::vector<std::string>& also = {});
     /// Resolves the building (if there is one) and who serves whom.
     void resolve();
     /// Resolves nothing but the site.
@@ -57,7 +60,6 @@ public:
 private:
     Job() = default;
     void lay_over(const std::vector<std::string>& changes);
-    void take_from_shipped_library();
     void read_weather_alone(const std::filesystem::path& file);
     void apply(const std::string& change);
     [[nodiscard]] std::optional<climate::WeatherYear> make_weather();

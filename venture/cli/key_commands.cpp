@@ -1,13 +1,13 @@
 /// Commands about the notation: explain a key, publish the schemas.
 
 #include <algorithm>
+#include <iterator>
 
 #include <fmt/format.h>
+#include <nlohmann/json.hpp>
 
-#include <venture/building/chosen_units.hpp>
 #include <venture/building/effective.hpp>
-#include <venture/building/overlay.hpp>
-#include <venture/cli/buildup_commands.hpp>
+#include <venture/cli/fabric_commands.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/project/output.hpp>
 #include <venture/project/schema.hpp>
@@ -35,21 +35,32 @@ std::vector<building::EffectiveValue> values_of(const Job& job, const std::strin
     return values;
 }
 
-} // namespace
-
-namespace {
-
 /// Says that nothing bears a name, and what comes near.
-ExitCode no_such_name(const std::string& name, const std::optional<Job>& job)
+ExitCode no_such_name(const std::string& name, const building::Building* building)
 {
     std::vector<std::string> names = report::explainable_keys();
-    if (job && job->building())
-        for (const auto& b : job->building()->build_ups) names.push_back(b.layers.name);
+    if (building != nullptr) std::ranges::copy(fabric_names(*building), std::back_inserter(names));
     const auto near = quantity::nearest_name(name, names);
     print_error(fmt::format("no key{} is called '{}'{}; all keys are in docs/keys.md\n",
-                            job && job->building() ? " and no build-up of the project" : "", name,
+                            building != nullptr ? ", no build-up and no glazing" : "", name,
                             near ? fmt::format(" (did you mean '{}'?)", *near) : ""));
     return ExitCode::bad_input;
+}
+
+/// Shows every build-up and glazing of that name. @return whether there was one
+bool show_fabric(const std::string& name, const building::Building& b, bool has_site,
+                 const quantity::PreferredUnits& units, const CommonOptions& o, const std::optional<Job>& job)
+{
+    const auto pieces = find_fabric(b, name);
+    for (const FabricPiece& piece : pieces) {
+        if (!o.json)
+            print(explained(b, piece, has_site, units) + (pieces.size() > 1 ? "\n" : ""));
+        else if (job)
+            print_json(explained_json(b, piece, has_site), *job);
+        else
+            print(explained_json(b, piece, has_site).dump(2) + "\n");
+    }
+    return !pieces.empty();
 }
 
 } // namespace
@@ -57,20 +68,24 @@ ExitCode no_such_name(const std::string& name, const std::optional<Job>& job)
 ExitCode explain(const CommonOptions& o, const std::string& key)
 {
     std::optional<Job> job;
-    if (!o.project.empty()) job = open(o);
-    building::Input alone; // units without a project
-    for (const std::string& change : job ? std::vector<std::string>{} : changes_of(o)) {
-        const auto equals = change.find('=');
-        if (const auto wrong = building::apply_overlay(alone, change.substr(0, equals), change.substr(equals + 1))) {
-            print_error(project::in_words({{*wrong}}, alone.origins, {}));
-            return ExitCode::bad_input;
-        }
+    if (!o.project.empty()) job = open(o, {key});
+    const auto chosen = job ? std::optional{job->units()} : units_without_project(o);
+    if (!chosen) return ExitCode::bad_input;
+    const quantity::PreferredUnits& units = *chosen;
+    const auto text = report::explain_key(key, units);
+    const building::Building* building = job && job->building() ? &*job->building() : nullptr;
+    if (!text) {
+        if (building != nullptr && show_fabric(key, *building, true, units, o, job)) return finish(*job, o);
+        if (job) return no_such_name(key, building);
+        const auto shipped = shipped_fabric();
+        if (show_fabric(key, shipped.fabric, false, units, o, job)) return ExitCode::done;
+        return no_such_name(key, &shipped.fabric);
     }
-    const auto text = report::explain_key(key, job ? job->units() : building::chosen_units(alone.units));
-    const auto buildup = job ? find_buildup(*job, key) : std::nullopt;
-    if (buildup && !text) return explain_buildup(*job, *buildup, o);
-    if (!text) return no_such_name(key, job);
-    if (buildup) print(fmt::format("'{0}' is a key and a build-up; `venture draw wall` shows the build-up.\n\n", key));
+    if (building != nullptr && !find_fabric(*building, key).empty())
+        print(
+            fmt::format("'{0}' is a key, and a build-up or glazing; `venture draw wall` and `venture draw glass` show "
+                        "those.\n\n",
+                        key));
     print(*text);
     if (!job) return ExitCode::done;
     const auto values = values_of(*job, key);

@@ -49,6 +49,7 @@ public:
         add_size();
         add_draw();
         add_explain();
+        add_library();
         add_schema();
         add_pack();
         add_watch();
@@ -196,6 +197,11 @@ private:
         add_common(*wall, false);
         wall->add_option("NAME", wall_, "of the build-up")->required();
         add_picture(*wall, [this] { return cli::draw_wall(common_, wall_, draw_); });
+        auto* glass =
+            draw->add_subcommand("glass", "a glazing's panes to scale, with what lets in the sun by its angle");
+        add_common(*glass, false);
+        glass->add_option("NAME", wall_, "of the glazing")->required();
+        add_picture(*glass, [this] { return cli::draw_glass(common_, wall_, draw_); });
         auto* climate = draw->add_subcommand("climate", "the weather year: temperatures, sun by hour and day, wind");
         add_common(*climate, false);
         add_picture(*climate, [this] { return cli::draw_climate(common_, draw_); });
@@ -205,19 +211,28 @@ private:
     {
         auto* c = app_.add_subcommand(
             "explain",
-            "what a key of the project file means and where a project sets it, or a build-up of a project taken apart");
+            "what a key of the project file means and where a project sets it, or a build-up or glazing taken apart");
         c->add_option(
              "NAME", explained_,
-             "[PROJECT] NAME: a key (\"height\", \"room/height\", \"room.opening/sill\"), a table (\"room\") or, "
-             "with the project before it, one of its build-ups (\"cavity wall\")")
+             "[PROJECT] NAME: a key (\"height\", \"room/height\", \"room.opening/sill\"), a table (\"room\"), or "
+             "a build-up or glazing of the project before it or of the library that ships (\"cavity wall, filled\")")
             ->required()
             ->expected(1, 2);
         c->add_option("--units", common_.units, "print in these units: SI, inch-pound, or single ones over that");
-        c->add_flag("--json", common_.json, "a build-up for machines");
+        c->add_flag("--json", common_.json, "a build-up or glazing for machines");
         c->callback([this] {
             if (explained_.size() == 2) common_.project = explained_.front();
             command_ = [this] { return cli::explain(common_, explained_.back()); };
         });
+    }
+
+    void add_library()
+    {
+        auto* c = app_.add_subcommand("library", "list the materials, build-ups, glazings and shades that ship");
+        c->add_option("WORD", word_, "only what has it in its name");
+        c->add_option("--units", common_.units, "print in these units: SI, inch-pound, or single ones over that");
+        c->add_flag("--json", common_.json, "for machines");
+        c->callback([this] { command_ = [this] { return cli::library(common_, word_); }; });
     }
 
     void add_schema()
@@ -258,6 +273,7 @@ private:
     cli::CheckOptions check_{};
     cli::ClimateOptions climate_{};
     std::vector<std::string> explained_{}, watched_{};
+    std::string word_{};
     std::filesystem::path output_{};
     std::string demo_folder_ = "venture-demo", room_{}, wall_{}, picture_ = "svg";
     bool force_ = false, csv_ = false;

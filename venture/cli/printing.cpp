@@ -1,3 +1,5 @@
+#include <venture/building/chosen_units.hpp>
+#include <venture/building/overlay.hpp>
 #include <venture/cli/printing.hpp>
 
 #include <algorithm>
@@ -139,10 +141,24 @@ std::vector<std::string> changes_of(const CommonOptions& o)
     return out;
 }
 
-Job open(const CommonOptions& o)
+std::optional<quantity::PreferredUnits> units_without_project(const CommonOptions& o)
+{
+    building::Input alone;
+    for (const std::string& change : changes_of(o)) {
+        const auto equals = change.find('=');
+        if (const auto wrong = building::apply_overlay(alone, change.substr(0, equals), change.substr(equals + 1))) {
+            print_error(project::in_words({{*wrong}}, alone.origins, {}));
+            return std::nullopt;
+        }
+    }
+    return building::chosen_units(alone.units);
+}
+
+Job open(const CommonOptions& o, const std::vector<std::string>& also)
 {
     spdlog::debug("reading {}", o.project.string());
     Job job{o.project, changes_of(o)};
+    if (!also.empty()) job.take_from_shipped_library(also);
     job.resolve();
     return job;
 }

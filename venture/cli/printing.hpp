@@ -26,7 +26,10 @@ void print_json(nlohmann::json document, const Job& job);
 
 /// The changes of a run: those of --set and those of --units.
 [[nodiscard]] std::vector<std::string> changes_of(const CommonOptions& options);
-[[nodiscard]] Job open(const CommonOptions& options);
+/// Units that were asked for where there is no project; nothing if they could not be read, which has been told.
+[[nodiscard]] std::optional<quantity::PreferredUnits> units_without_project(const CommonOptions& options);
+/// @param also  names in the shipped library that are asked for without the project naming them
+[[nodiscard]] Job open(const CommonOptions& options, const std::vector<std::string>& also = {});
 /// Opens a project and computes its loads; `job.failed()` tells whether there are any.
 [[nodiscard]] Job open_and_compute(const CommonOptions& options);
 /// Writes what a command made: to the file asked for, or under a name in the project's folder if none was.

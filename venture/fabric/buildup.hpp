@@ -19,6 +19,7 @@ struct Layer {
     Material material{};
     double thickness_m = 0.0;          ///< 0 for a bare resistance
     double resistance_m2K_per_W = 0.0; ///< of a bare resistance; else 0
+    double gap_m = 0.0;                ///< how wide a bare resistance is, if it is a gap; for drawings alone
     [[nodiscard]] bool has_capacity() const { return thickness_m > 0.0; }
     /// Resistance of the layer, m2K/W.
     [[nodiscard]] double resistance() const

@@ -13,7 +13,7 @@ namespace {
 /// A gap as a resistance in its place.
 Layer gap_layer(const StatedLayer& stated, HeatFlow direction)
 {
-    Layer out{.material = {stated.main.material.name}};
+    Layer out{.material = {stated.main.material.name}, .gap_m = stated.gap->thickness_m};
     out.resistance_m2K_per_W = air_layer_resistance({.thickness_m = stated.gap->thickness_m,
                                                      .direction = direction,
                                                      .emissivity_1 = stated.gap->emissivity_1,

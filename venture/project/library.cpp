@@ -1,8 +1,10 @@
 /// What a project takes from a library that ships with the program.
 
+#include <iterator>
 #include <set>
 
 #include <venture/building/keys.hpp>
+#include <venture/building/wall_words.hpp>
 #include <venture/project/read_project.hpp>
 #include <venture/project/table_reader.hpp>
 #include <venture/project/toml_document.hpp>
@@ -29,6 +31,7 @@ public:
         return whole_.contains(name) ||
                std::ranges::any_of(texts_, [&](const std::string& t) { return t.find(name) != std::string::npos; });
     }
+    void add(const std::string& name) { whole_.insert(name); }
     template <class Record>
     void add(const Record& record)
     {
@@ -51,6 +54,9 @@ private:
             whole_.insert(*given);
             texts_.push_back(*given);
         }
+        if constexpr (std::is_same_v<T, std::string>) // a wall in words names the materials of its layers
+            if (const auto wall = building::wall_in_words(*given); std::holds_alternative<building::WallInWords>(wall))
+                std::ranges::copy(std::get<building::WallInWords>(wall).layers, std::back_inserter(texts_));
         if constexpr (std::is_same_v<T, quantity::TextList>)
             for (const auto& text : *given) texts_.push_back(text.text);
     }
@@ -66,15 +72,29 @@ bool has_record(const std::vector<Record>& all, const std::string& name)
 
 } // namespace
 
-void take_from_library(ProjectFile& project, const std::string& name, const std::string& file, std::string text)
+void read_whole_library(ProjectFile& project, const std::string& name, const std::string& file, std::string text)
+{
+    TomlDocument document = parse_toml(std::move(text), file, project.input.origins, project.problems);
+    TableReader reader{file, project.input.origins, project.problems, name};
+    building::for_each_library_table(project.input, [&](std::string_view table, auto& own) {
+        std::remove_cvref_t<decltype(own)> more;
+        reader.read_list(document.root, table, more);
+        own.insert(own.end(), more.begin(), more.end());
+    });
+}
+
+void take_from_library(ProjectFile& project, const std::string& name, const std::string& file, std::string text,
+                       const std::vector<std::string>& also)
 {
     building::Input& own = project.input;
-    TomlDocument document = parse_toml(std::move(text), file, own.origins, project.problems);
-    TableReader reader{file, own.origins, project.problems, name};
-    building::Input all;
-    building::for_each_library_table(
-        all, [&](std::string_view table, auto& records) { reader.read_list(document.root, table, records); });
+    ProjectFile library;
+    std::swap(library.input.origins, own.origins); // one pool for both
+    read_whole_library(library, name, file, std::move(text));
+    std::swap(library.input.origins, own.origins);
+    project.problems.insert(project.problems.end(), library.problems.begin(), library.problems.end());
+    building::Input& all = library.input;
     Named named{own};
+    for (const std::string& asked : also) named.add(asked);
     for (bool more = true; more;) { // what is taken may name something in turn
         more = false;
         const auto take = [&](auto& from, auto& to) {

@@ -57,6 +57,17 @@ TEST(ShippedLibrary, GivesWhatIsNamedAndWhatThatNamesInTurn)
               "library 'shipped' (library.toml:4:16)");
 }
 
+TEST(ShippedLibrary, GivesTheMaterialsThatAWallInWordsStandsFor)
+{
+    ProjectFile p = read_project_text("format = 1\n[[build_up]]\nname = \"w\"\nmade_of = \"sheathing, 100 mm brick\"\n",
+                                      "project.toml");
+    take_from_library(p, "shipped", "library.toml",
+                      "format = 1\n[[material]]\nname = \"plywood\"\nconductivity = 0.13\ndensity = 500\n"
+                      "specific_heat = 1600\n[[material]]\nname = \"softwood\"\nconductivity = 0.13\ndensity = 500\n"
+                      "specific_heat = 1600\n");
+    EXPECT_THAT(names(p.input.materials), testing::ElementsAre("plywood"));
+}
+
 TEST(ShippedLibrary, GivesNothingThatTheProjectHas)
 {
     const ProjectFile p = with("[[material]]\nname = \"brick\"\nconductivity = 0.5\ndensity = 1500\nspecific_heat = "

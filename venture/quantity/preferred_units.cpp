@@ -96,8 +96,11 @@ std::string PreferredUnits::number(double si, std::string_view key) const
     const detail::Unit* unit = detail::find_unit(symbols_[i], printed_quantities()[i].kind);
     VENTURE_ASSERT(unit != nullptr);
     const double typed = (si - unit->offset) / unit->factor;
-    const bool rounds_to_zero = std::abs(typed) < 0.5 * std::pow(10.0, -unit->decimals); // never "-0"
-    return fmt::format("{:.{}f}", rounds_to_zero ? 0.0 : typed, unit->decimals);
+    int decimals = unit->decimals;
+    constexpr double whole = 0.05; // boards come in halves of a millimetre, and must not look like others
+    if (quantity == "thickness" && decimals == 0 && std::abs(typed - std::round(typed)) > whole) decimals = 1;
+    const bool rounds_to_zero = std::abs(typed) < 0.5 * std::pow(10.0, -decimals); // never "-0"
+    return fmt::format("{:.{}f}", rounds_to_zero ? 0.0 : typed, decimals);
 }
 
 std::string PreferredUnits::text(double si, std::string_view key) const

@@ -15,6 +15,7 @@ TEST(PreferredUnits, AreSiUnlessChosen)
     EXPECT_EQ(units.text(4213.4, "power"), "4213 W");
     EXPECT_EQ(units.text(4213.4, "total_power"), "4.21 kW");
     EXPECT_EQ(units.text(0.102, "thickness"), "102 mm");
+    EXPECT_EQ(units.text(0.0125, "thickness"), "12.5 mm");
     EXPECT_EQ(units.text(-4.0, "temperature"), "-4.0 degC");
 }
 

@@ -45,7 +45,8 @@ std::string layers_table(const Buildup& b, const fabric::TemperatureProfile& pro
             return layer.has_capacity() ? units.number(value, quantity) : std::string{"-"};
         };
         table.add_row(
-            {layer.material.name, of_material(layer.thickness_m, "thickness"),
+            {layer.material.name,
+             layer.gap_m > 0.0 ? units.number(layer.gap_m, "thickness") : of_material(layer.thickness_m, "thickness"),
              of_material(layer.material.conductivity_W_per_mK, "conductivity"),
              of_material(layer.material.density_kg_per_m3, "density"),
              of_material(layer.material.specific_heat_J_per_kgK, "specific_heat"),
@@ -146,6 +147,40 @@ json buildup_json(const Buildup& b, const WallConditions& c)
             {"mass_kg_per_m2", mass_kg_per_m2(b)},
             {"inner_mass_kg_per_m2", inner_mass_kg_per_m2(b)},
             {"dew_point_of_room_air_C", dew_point_of_room_C(c)}};
+}
+
+std::string how_found(const building::NamedBuildup& b, const PreferredUnits& units)
+{
+    std::string out;
+    if (!b.described.empty()) out += fmt::format("In words: {}\nAssumed: {}\n", b.described, b.assumed);
+    if (b.typed)
+        out +=
+            fmt::format("Made up from U = {} stated with films of {} outside and {} inside, which were stripped once; "
+                        "weight {} ({}), mass {}\n",
+                        units.text(b.typed->u_value_W_per_m2K, "heat_transfer"),
+                        units.text(b.typed->films.outside_m2K_per_W, "resistance"),
+                        units.text(b.typed->films.inside_m2K_per_W, "resistance"), name_of(b.typed->weight),
+                        units.text(areal_capacity_J_per_m2K(b.typed->weight), "areal_capacity"),
+                        fabric::mass_place_names()[static_cast<std::size_t>(b.typed->mass)]);
+    if (b.made.bounds)
+        out += fmt::format(
+            "Bridged layers stand as even ones (ISO 6946): R between {} and {}, their mean {} +- {:.1f} %\n",
+            units.number(b.made.bounds->lower_m2K_per_W, "resistance"),
+            units.number(b.made.bounds->upper_m2K_per_W, "resistance"),
+            units.text(b.made.bounds->mean_m2K_per_W(), "resistance"), 100.0 * b.made.bounds->uncertainty());
+    if (b.made.air_gap_W_per_m2K > 0.0 || b.made.correction_W_per_m2K > 0.0)
+        out += fmt::format("U without corrections {}; gaps in the insulation add {}, what was typed {}\n",
+                           units.text(b.made.u_before_corrections_W_per_m2K, "heat_transfer"),
+                           units.text(b.made.air_gap_W_per_m2K, "heat_transfer"),
+                           units.text(b.made.correction_W_per_m2K, "heat_transfer"));
+    for (const std::string& remark : b.made.remarks) out += fmt::format("Note: {}\n", remark);
+    if (b.ground)
+        out += fmt::format(
+            "On the ground (ISO 13370): half a metre of soil and a resistance under the floor; outside is "
+            "what must lie below in the coldest month, {}; a yearly wave outdoors reaches it with {}\n",
+            units.text(b.ground->design_ground_C, "temperature"), units.text(b.ground->periodic_W_per_K, "heat_loss"));
+    if (!b.source.empty()) out += fmt::format("Source: {}\n", b.source);
+    return out;
 }
 
 } // namespace venture::report

@@ -5,6 +5,7 @@
 
 #include <nlohmann/json_fwd.hpp>
 
+#include <venture/building/building.hpp>
 #include <venture/fabric/temperature_profile.hpp>
 #include <venture/quantity/preferred_units.hpp>
 #include <venture/report/canvas.hpp>
@@ -27,6 +28,10 @@ struct WallConditions {
 [[nodiscard]] std::string buildup_text(const fabric::Buildup& buildup, const WallConditions& conditions,
                                        const quantity::PreferredUnits& units = {});
 [[nodiscard]] nlohmann::json buildup_json(const fabric::Buildup& buildup, const WallConditions& conditions);
+
+/// How the layers were found: in words, from a U-value, with bridges, gaps and corrections; where they come from. Empty
+/// if they stand as they were typed and nobody says more.
+[[nodiscard]] std::string how_found(const building::NamedBuildup& build_up, const quantity::PreferredUnits& units = {});
 
 struct WallDrawingOptions {
     Picture picture = Picture::svg;

@@ -41,6 +41,8 @@ public:
 
     void fill(const std::vector<Spot>& outline, Colour colour);
     void line(Spot from, Spot to, const Pen& pen);
+    /// Straight from spot to spot; dashes run on through them.
+    void polyline(const std::vector<Spot>& spots, const Pen& pen);
     void outline(const std::vector<Spot>& corners, const Pen& pen);
     /// Parallel lines at 45 degrees inside an outline.
     void hatch(const std::vector<Spot>& corners, const Pen& pen, double spacing);

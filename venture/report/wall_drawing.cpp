@@ -64,11 +64,13 @@ private:
     void place_layers()
     {
         double thickness = 0.0;
-        for (const Layer& layer : b_.layers) thickness += layer.thickness_m;
+        for (const Layer& layer : b_.layers) thickness += layer.thickness_m + layer.gap_m;
         const double nominal = std::max(0.04 * thickness, 0.005);
         edges_ = {0.0};
         for (const Layer& layer : b_.layers)
-            edges_.push_back(edges_.back() + (layer.has_capacity() ? layer.thickness_m : nominal));
+            edges_.push_back(edges_.back() + (layer.has_capacity() ? layer.thickness_m
+                                              : layer.gap_m > 0.0  ? layer.gap_m
+                                                                   : nominal));
         const double air_side = 0.16 * edges_.back();
         frame_ = {.left = 80.0,
                   .top = 90.0,
@@ -141,17 +143,21 @@ private:
             const bool thin = frame_.x(edges_[i + 1]) - frame_.x(edges_[i]) < 20.0;
             const double lowered = thin && i % 2 == 1 ? 29.0 : 16.0; // neighbours that are thin do not touch
             canvas_.text({middle, bottom + lowered}, std::to_string(i + 1), 12.0, true);
-            const std::string what =
-                layer.has_capacity() ? fmt::format("{}, {}", o_.units.text(layer.thickness_m, "thickness"),
-                                                   o_.units.text(layer.material.conductivity_W_per_mK, "conductivity"))
-                                     : "a resistance, drawn without scale";
             canvas_.text(
                 {80.0 + 590.0 * static_cast<double>(i / most_rows), y + row * static_cast<double>(i % most_rows)},
-                fmt::format("{}  {}: {}, {}; inner side {}", i + 1, layer.material.name, what,
+                fmt::format("{}  {}: {}, {}; inner side {}", i + 1, layer.material.name, in_words(layer),
                             o_.units.text(layer.resistance(), "resistance"),
                             o_.units.text(profile_.at_faces_C[i + 1], "temperature")),
                 12.0, false, false);
         }
+    }
+
+    [[nodiscard]] std::string in_words(const Layer& layer) const
+    {
+        if (layer.has_capacity())
+            return fmt::format("{}, {}", o_.units.text(layer.thickness_m, "thickness"),
+                               o_.units.text(layer.material.conductivity_W_per_mK, "conductivity"));
+        return layer.gap_m > 0.0 ? o_.units.text(layer.gap_m, "thickness") : "a resistance, drawn without scale";
     }
 
     static constexpr std::size_t most_rows = 9;

@@ -1,0 +1,70 @@
+/// The library that ships is whole: every record resolves, says where it is from, and lies where such things lie.
+
+#include <set>
+
+#include <gmock/gmock.h>
+
+#include <venture/building/resolve.hpp>
+#include <venture/catalogue/shipped.hpp>
+#include <venture/project/read_project.hpp>
+
+namespace venture::catalogue {
+namespace {
+
+project::ProjectFile whole_library()
+{
+    project::ProjectFile out;
+    for (const std::string_view file : shipped_library())
+        project::read_whole_library(out, "shipped", std::string{file}, std::string{shipped_file(file)});
+    return out;
+}
+
+TEST(ShippedLibrary, ResolvesWithoutAProblem)
+{
+    const project::ProjectFile all = whole_library();
+    for (const auto& p : all.problems) ADD_FAILURE() << p.message;
+    const building::ResolvedFabric fabric = building::resolve_fabric(all.input);
+    for (const auto& p : fabric.problems) ADD_FAILURE() << all.input.origins.describe(p.where) << " " << p.message;
+    EXPECT_GE(all.input.materials.size(), 70u);
+    EXPECT_GE(fabric.fabric.build_ups.size(), 40u);
+    EXPECT_GE(fabric.fabric.glazings.size(), 8u);
+    EXPECT_GE(fabric.fabric.shades.size(), 8u);
+}
+
+TEST(ShippedLibrary, SaysOfEachRecordWhereItIsFrom)
+{
+    const building::Input all = whole_library().input;
+    const auto check = [](const auto& records) {
+        std::set<std::string> names;
+        for (const auto& r : records) {
+            EXPECT_TRUE(r.source) << *r.name;
+            EXPECT_TRUE(names.insert(*r.name).second) << *r.name;
+        }
+    };
+    check(all.materials);
+    check(all.build_ups);
+    check(all.panes);
+    check(all.glazings);
+    check(all.shades);
+}
+
+TEST(ShippedLibrary, HasUsualUValuesAndOlderBuildingsLoseMore)
+{
+    const building::ResolvedFabric fabric = building::resolve_fabric(whole_library().input);
+    double before = 1e9;
+    for (const building::NamedBuildup& b : fabric.fabric.build_ups) {
+        const double u = 1.0 / (0.17 + fabric::resistance(b.layers));
+        EXPECT_GT(u, 0.05) << b.layers.name;
+        EXPECT_LT(u, 3.0) << b.layers.name;
+        if (!b.layers.name.starts_with("outside wall, ")) continue;
+        EXPECT_LT(u, before) << b.layers.name; // they stand from the oldest to the newest
+        before = u;
+    }
+    for (const building::NamedGlazing& g : fabric.fabric.glazings) {
+        EXPECT_GT(g.values.g_value, g.values.direct_transmittance) << g.values.name;
+        EXPECT_LT(g.values.u_value_W_per_m2K, 5.8) << g.values.name;
+    }
+}
+
+} // namespace
+} // namespace venture::catalogue

@@ -1,0 +1,150 @@
+#include <venture/cli/fabric_commands.hpp>
+
+#include <algorithm>
+
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+
+#include <venture/air/moist_air.hpp>
+#include <venture/building/resolve.hpp>
+#include <venture/catalogue/shipped.hpp>
+#include <venture/cli/printing.hpp>
+#include <venture/project/read_project.hpp>
+#include <venture/quantity/names.hpp>
+#include <venture/report/buildup_report.hpp>
+#include <venture/report/glazing_report.hpp>
+#include <venture/report/library_report.hpp>
+
+namespace venture::cli {
+
+using building::Building;
+
+namespace {
+
+/// Winter design of the site where there is one; the ground's own films and temperature under a floor that lies on it.
+report::WallConditions conditions_in(const Building& b, std::size_t index, bool has_site)
+{
+    const building::NamedBuildup& build_up = b.build_ups[index];
+    fabric::HeatFlow direction = build_up.direction;
+    for (const building::Surface& s : b.surfaces)
+        if (s.build_up == index) direction = building::heat_flow(s.attitude);
+    report::WallConditions c = report::conditions_of(direction);
+    if (has_site) {
+        c.outside = quantity::Temperature::celsius(b.site.winter.dry_bulb_C);
+        c.pressure = air::standard_pressure(b.site.place.height_m);
+    }
+    if (build_up.ground) {
+        c.outside = quantity::Temperature::celsius(build_up.ground->design_ground_C);
+        c.films.outside_m2K_per_W = 0.0;
+    }
+    return c;
+}
+
+project::ProjectFile whole_library()
+{
+    project::ProjectFile out;
+    for (const std::string_view file : catalogue::shipped_library())
+        project::read_whole_library(out, "shipped", std::string{file}, std::string{catalogue::shipped_file(file)});
+    return out;
+}
+
+/// The piece of that kind with that name, or an error that says which there are.
+std::optional<FabricPiece> piece_called(const Job& job, const std::string& name, FabricPiece::Kind kind)
+{
+    std::vector<std::string> names;
+    if (job.building()) {
+        for (const FabricPiece& piece : find_fabric(*job.building(), name))
+            if (piece.kind == kind) return piece;
+        if (kind == FabricPiece::Kind::build_up)
+            for (const auto& b : job.building()->build_ups) names.push_back(b.layers.name);
+        else
+            for (const auto& g : job.building()->glazings) names.push_back(g.values.name);
+    }
+    const auto near = quantity::nearest_name(name, names);
+    print_error(fmt::format("no {} is called '{}'{}; there are: {}; `venture library` lists those that ship\n",
+                            kind == FabricPiece::Kind::build_up ? "build-up" : "glazing", name,
+                            near ? fmt::format(" (did you mean '{}'?)", *near) : "",
+                            names.empty() ? "none" : quantity::listed(names, 20)));
+    return std::nullopt;
+}
+
+} // namespace
+
+std::vector<FabricPiece> find_fabric(const Building& b, const std::string& name)
+{
+    std::vector<FabricPiece> out;
+    for (std::size_t i = b.build_ups.size(); i-- > 0;) // floors on the ground stand behind those that they are made of
+        if (b.build_ups[i].layers.name == name || (b.build_ups[i].ground && b.build_ups[i].made.layers.name == name)) {
+            out.push_back({FabricPiece::Kind::build_up, i});
+            break;
+        }
+    for (std::size_t i = 0; i < b.glazings.size(); ++i)
+        if (b.glazings[i].values.name == name) out.push_back({FabricPiece::Kind::glazing, i});
+    return out;
+}
+
+std::vector<std::string> fabric_names(const Building& b)
+{
+    std::vector<std::string> out;
+    for (const auto& build_up : b.build_ups) out.push_back(build_up.layers.name);
+    for (const auto& g : b.glazings) out.push_back(g.values.name);
+    return out;
+}
+
+building::ResolvedFabric shipped_fabric() { return building::resolve_fabric(whole_library().input); }
+
+std::string explained(const Building& b, const FabricPiece& piece, bool has_site, const quantity::PreferredUnits& units)
+{
+    if (piece.kind == FabricPiece::Kind::glazing) return report::glazing_text(b.glazings[piece.index], b.shades, units);
+    const building::NamedBuildup& build_up = b.build_ups[piece.index];
+    const auto conditions = conditions_in(b, piece.index, has_site);
+    return report::buildup_text(build_up.layers, conditions, units) + report::how_found(build_up, units);
+}
+
+nlohmann::json explained_json(const Building& b, const FabricPiece& piece, bool has_site)
+{
+    if (piece.kind == FabricPiece::Kind::glazing) return report::glazing_json(b.glazings[piece.index], b.shades);
+    return report::buildup_json(b.build_ups[piece.index].layers, conditions_in(b, piece.index, has_site));
+}
+
+ExitCode draw_wall(const CommonOptions& o, const std::string& name, const DrawOptions& draw)
+{
+    Job job = open(o, {name});
+    if (job.failed()) return finish(job, o);
+    const auto piece = piece_called(job, name, FabricPiece::Kind::build_up);
+    if (!piece) return ExitCode::bad_input;
+    const std::string file = fmt::format("results/wall.{}", report::extension(draw.picture));
+    const std::string bytes = report::draw_wall(job.building()->build_ups[piece->index].layers,
+                                                conditions_in(*job.building(), piece->index, true),
+                                                {.picture = draw.picture, .units = job.units()});
+    print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, file, bytes, draw.force).string()));
+    return finish(job, o);
+}
+
+ExitCode draw_glass(const CommonOptions& o, const std::string& name, const DrawOptions& draw)
+{
+    Job job = open(o, {name});
+    if (job.failed()) return finish(job, o);
+    const auto piece = piece_called(job, name, FabricPiece::Kind::glazing);
+    if (!piece) return ExitCode::bad_input;
+    const std::string file = fmt::format("results/glass.{}", report::extension(draw.picture));
+    const std::string bytes =
+        report::draw_glass(job.building()->glazings[piece->index], {.picture = draw.picture, .units = job.units()});
+    print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, file, bytes, draw.force).string()));
+    return finish(job, o);
+}
+
+ExitCode library(const CommonOptions& o, const std::string& word)
+{
+    const project::ProjectFile all = whole_library();
+    const building::ResolvedFabric completed = building::resolve_fabric(all.input);
+    const auto units = units_without_project(o);
+    if (!units) return ExitCode::bad_input;
+    if (o.json)
+        print(report::library_json(all.input, completed.fabric, word).dump(2) + "\n");
+    else
+        print(report::library_text(all.input, completed.fabric, word, *units));
+    return ExitCode::done;
+}
+
+} // namespace venture::cli

@@ -1,0 +1,36 @@
+#pragma once
+/// Build-ups and glazings, for the commands that show one; the library that ships.
+
+#include <optional>
+#include <string>
+#include <vector>
+
+#include <venture/building/resolve.hpp>
+#include <venture/cli/commands.hpp>
+#include <venture/cli/job.hpp>
+
+namespace venture::cli {
+
+/// A build-up or glazing of a building.
+struct FabricPiece {
+    enum class Kind { build_up, glazing };
+    Kind kind = Kind::build_up;
+    std::size_t index = 0;
+};
+
+/// All that bear a name. A floor that has the ground under it stands for the same without.
+[[nodiscard]] std::vector<FabricPiece> find_fabric(const building::Building& building, const std::string& name);
+
+/// Names of all build-ups and glazings.
+[[nodiscard]] std::vector<std::string> fabric_names(const building::Building& building);
+
+/// The library that ships, complete.
+[[nodiscard]] building::ResolvedFabric shipped_fabric();
+
+/// Takes a piece apart: under the site's winter design, or with standard conditions where there is no site.
+[[nodiscard]] std::string explained(const building::Building& building, const FabricPiece& piece, bool has_site,
+                                    const quantity::PreferredUnits& units);
+[[nodiscard]] nlohmann::json explained_json(const building::Building& building, const FabricPiece& piece,
+                                            bool has_site);
+
+} // namespace venture::cli

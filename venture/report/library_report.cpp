@@ -1,0 +1,167 @@
+#include <venture/report/library_report.hpp>
+
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+
+#include <venture/fabric/temperature_profile.hpp>
+#include <venture/report/text_table.hpp>
+
+namespace venture::report {
+
+using building::Building;
+using building::Input;
+using nlohmann::json;
+using quantity::PreferredUnits;
+
+namespace {
+
+bool wanted(const std::string& name, const std::string& word) { return name.find(word) != std::string::npos; }
+
+/// With the standard films of its direction, towards outdoors.
+double u_of(const building::NamedBuildup& b)
+{
+    return 1.0 / (0.04 + fabric::standard_inside_resistance(b.direction) + fabric::resistance(b.layers));
+}
+
+double thickness_of(const building::NamedBuildup& b)
+{
+    double sum = 0.0;
+    for (const fabric::Layer& layer : b.layers.layers) sum += layer.thickness_m + layer.gap_m;
+    return sum;
+}
+
+std::string materials(const Input& library, const std::string& word, const PreferredUnits& units)
+{
+    TextTable table;
+    table.add_column("Material", Align::left);
+    add_column(table, "conductivity", "conductivity", units);
+    add_column(table, "density", "density", units);
+    add_column(table, "specific heat", "specific_heat", units);
+    table.add_column("source", Align::left);
+    bool any = false;
+    for (const auto& m : library.materials) {
+        if (!wanted(*m.name, word)) continue;
+        any = true;
+        table.add_row({*m.name, units.number(*m.conductivity, "conductivity"), units.number(*m.density, "density"),
+                       units.number(*m.specific_heat, "specific_heat"), m.source ? *m.source : ""});
+    }
+    return any ? table.text() + "\n" : "";
+}
+
+std::string build_ups(const Building& b, const std::string& word, const PreferredUnits& units)
+{
+    TextTable table;
+    table.add_column("Build-up", Align::left);
+    add_column(table, "U to outdoors", "heat_transfer", units);
+    add_column(table, "thickness", "thickness", units);
+    table.add_column("mass\nkg/m2");
+    table.add_column("known by", Align::left);
+    bool any = false;
+    for (const auto& build_up : b.build_ups) {
+        if (!wanted(build_up.layers.name, word)) continue;
+        any = true;
+        table.add_row({build_up.layers.name, units.number(u_of(build_up), "heat_transfer"),
+                       build_up.typed ? "-" : units.number(thickness_of(build_up), "thickness"),
+                       fmt::format("{:.0f}", mass_kg_per_m2(build_up.layers)),
+                       build_up.typed                ? fmt::format("U and weight ({})", name_of(build_up.typed->weight))
+                       : !build_up.described.empty() ? "words"
+                                                     : "layers"});
+    }
+    return any ? table.text() + "\n" : "";
+}
+
+std::string glazings(const Building& b, const std::string& word, const PreferredUnits& units)
+{
+    TextTable table;
+    table.add_column("Glazing", Align::left);
+    add_column(table, "window U", "heat_transfer", units);
+    for (const char* heading : {"g", "through", "light", "frame\n%"}) table.add_column(heading);
+    bool any = false;
+    for (const auto& g : b.glazings) {
+        if (!wanted(g.values.name, word)) continue;
+        any = true;
+        table.add_row({g.values.name, units.number(g.values.u_value_W_per_m2K, "heat_transfer"),
+                       fmt::format("{:.2f}", g.values.g_value), fmt::format("{:.2f}", g.values.direct_transmittance),
+                       fmt::format("{:.2f}", g.values.light_transmittance),
+                       fmt::format("{:.0f}", 100.0 * g.values.frame_share)});
+    }
+    return any ? table.text() + "\n" : "";
+}
+
+std::string panes(const Input& library, const std::string& word, const PreferredUnits& units)
+{
+    TextTable table;
+    table.add_column("Pane", Align::left);
+    add_column(table, "thickness", "thickness", units);
+    for (const char* heading :
+         {"sun through", "back out", "back in", "light", "emissivity\noutside", "emissivity\ninside"})
+        table.add_column(heading);
+    bool any = false;
+    for (const auto& p : library.panes) {
+        if (!wanted(*p.name, word)) continue;
+        any = true;
+        const auto number = [](const auto& given) { return fmt::format("{:.3g}", given ? *given : 0.837); };
+        table.add_row({*p.name, units.number(*p.thickness, "thickness"), number(p.solar_transmittance),
+                       number(p.solar_reflectance_outside), number(p.solar_reflectance_inside),
+                       number(p.light_transmittance), number(p.emissivity_outside), number(p.emissivity_inside)});
+    }
+    return any ? table.text() + "\n" : "";
+}
+
+std::string shades(const Building& b, const std::string& word)
+{
+    TextTable table;
+    table.add_column("Shade", Align::left);
+    for (const char* heading : {"through", "sent back", "kept"}) table.add_column(heading);
+    bool any = false;
+    for (const auto& s : b.shades) {
+        if (!wanted(s.layer.name, word)) continue;
+        any = true;
+        const fabric::ShadeLayer layer = shade_layer(s.layer);
+        table.add_row({s.layer.name, fmt::format("{:.2f}", layer.transmittance),
+                       fmt::format("{:.2f}", layer.reflectance), fmt::format("{:.2f}", layer.absorptance())});
+    }
+    return any ? table.text() + "\n" : "";
+}
+
+} // namespace
+
+std::string library_text(const Input& library, const Building& b, const std::string& word, const PreferredUnits& units)
+{
+    const std::string listed = materials(library, word, units) + build_ups(b, word, units) + glazings(b, word, units) +
+                               panes(library, word, units) + shades(b, word);
+    if (listed.empty()) return fmt::format("Nothing in the library has '{}' in its name.\n", word);
+    return listed +
+           "A project uses these by name; its own of the same name stands instead. Values are stated by us: take "
+           "those of the product wherever it is known.\n";
+}
+
+json library_json(const Input& library, const Building& b, const std::string& word)
+{
+    json out = {{"materials", json::array()},
+                {"build_ups", json::array()},
+                {"glazings", json::array()},
+                {"shades", json::array()}};
+    for (const auto& m : library.materials)
+        if (wanted(*m.name, word))
+            out["materials"].push_back({{"name", *m.name},
+                                        {"conductivity_W_per_mK", *m.conductivity},
+                                        {"density_kg_per_m3", *m.density},
+                                        {"specific_heat_J_per_kgK", *m.specific_heat}});
+    for (const auto& build_up : b.build_ups)
+        if (wanted(build_up.layers.name, word))
+            out["build_ups"].push_back({{"name", build_up.layers.name},
+                                        {"u_value_W_per_m2K", u_of(build_up)},
+                                        {"mass_kg_per_m2", mass_kg_per_m2(build_up.layers)}});
+    for (const auto& g : b.glazings)
+        if (wanted(g.values.name, word))
+            out["glazings"].push_back({{"name", g.values.name},
+                                       {"u_value_W_per_m2K", g.values.u_value_W_per_m2K},
+                                       {"g_value", g.values.g_value}});
+    for (const auto& s : b.shades)
+        if (wanted(s.layer.name, word))
+            out["shades"].push_back({{"name", s.layer.name}, {"transmittance", shade_layer(s.layer).transmittance}});
+    return out;
+}
+
+} // namespace venture::report

@@ -1,0 +1,21 @@
+#pragma once
+/// What a library holds, listed with the values that choose between its records.
+
+#include <string>
+
+#include <nlohmann/json_fwd.hpp>
+
+#include <venture/building/building.hpp>
+#include <venture/building/input.hpp>
+#include <venture/quantity/preferred_units.hpp>
+
+namespace venture::report {
+
+/// @param library  materials, build-ups, panes, glazings and shades, and nothing else
+/// @param word     only records whose name holds it; empty for all
+[[nodiscard]] std::string library_text(const building::Input& library, const building::Building& completed,
+                                       const std::string& word, const quantity::PreferredUnits& units = {});
+[[nodiscard]] nlohmann::json library_json(const building::Input& library, const building::Building& completed,
+                                          const std::string& word);
+
+} // namespace venture::report
