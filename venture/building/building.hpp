@@ -134,6 +134,13 @@ struct NamedShade {
     std::size_t profile = 0; ///< of its own rule
 };
 
+/// Heat that goes round a room's layers to outdoors.
+struct ThermalBridge {
+    std::string name{};
+    std::size_t room = 0;
+    double heat_loss_W_per_K = 0.0; ///< all alike together
+};
+
 struct Building {
     Project project{};
     climate::Site site{};
@@ -141,6 +148,7 @@ struct Building {
     std::vector<NamedBuildup> build_ups{};
     std::vector<NamedGlazing> glazings{};
     std::vector<NamedShade> shades{};
+    std::vector<ThermalBridge> thermal_bridges{};
     std::vector<calendar::Profile> profiles{}; ///< [0] is "always"
     std::vector<Storey> storeys{};
     std::vector<Room> rooms{};       ///< in the order of the input

@@ -124,6 +124,12 @@ struct ShadeInput {
     Given<double> transmittance, reflectance, openness, above;
 };
 
+/// Heat that goes round a room's layers: a junction or fixing, to outdoors.
+struct ThermalBridgeInput {
+    Given<std::string> name, room, source, note;
+    Given<double> psi, length, chi, count;
+};
+
 /// The ground under the building, for floors after ISO 13370.
 struct GroundInput {
     Given<double> conductivity, wall_thickness, exposed_perimeter;
@@ -238,6 +244,7 @@ struct Input {
     std::vector<GlazingInput> glazings{};
     std::vector<ShadeInput> shades{};
     GroundInput ground{};
+    std::vector<ThermalBridgeInput> thermal_bridges{};
     std::vector<ProfileInput> profiles{};
     std::vector<RoomTypeInput> room_types{};
     std::vector<StoreyInput> storeys{};

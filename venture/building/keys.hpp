@@ -40,6 +40,8 @@ std::span<const Key<building::ShadeInput>> keys<building::ShadeInput>();
 template <>
 std::span<const Key<building::GroundInput>> keys<building::GroundInput>();
 template <>
+std::span<const Key<building::ThermalBridgeInput>> keys<building::ThermalBridgeInput>();
+template <>
 std::span<const Key<building::FabricInput>> keys<building::FabricInput>();
 template <>
 std::span<const Key<building::ProfileInput>> keys<building::ProfileInput>();
@@ -94,6 +96,7 @@ void for_each_table(auto& input, Visit visit)
     visit("glazing", input.glazings);
     visit("shade", input.shades);
     visit("ground", input.ground);
+    visit("thermal_bridge", input.thermal_bridges);
     visit("profile", input.profiles);
     visit("room_type", input.room_types);
     visit("storey", input.storeys);

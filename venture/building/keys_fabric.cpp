@@ -210,6 +210,25 @@ std::span<const Key<GroundInput>> keys<GroundInput>()
 }
 
 template <>
+std::span<const Key<ThermalBridgeInput>> keys<ThermalBridgeInput>()
+{
+    using T = ThermalBridgeInput;
+    static const std::vector<Key<T>> all = {
+        name_key<T>("of the junction or fixing"),
+        text_key<T>("room", &T::room, "that loses heat through it to outdoors", true),
+        {number("psi", Kind::conductivity, -1, 5,
+                "of a junction: what a metre of it adds (ISO 14683 lists usual values)"),
+         &T::psi},
+        {number("length", Kind::length, 0.001, 10000, "of the junction"), &T::length},
+        {number("chi", Kind::heat_loss, 0, 50, "of a fixing or column: what one of it adds"), &T::chi},
+        {otherwise(whole(number("count", Kind::number, 1, 100000, "how many alike")), 1.0, "one"), &T::count},
+        source_key<T>(),
+        note_key<T>(),
+    };
+    return all;
+}
+
+template <>
 std::span<const Key<FabricInput>> keys<FabricInput>()
 {
     using T = FabricInput;

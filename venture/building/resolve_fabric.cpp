@@ -331,6 +331,33 @@ std::optional<std::size_t> Resolver::shade_of(const OpeningInput& opening)
     return find("shade", name, building_.shades, [](const NamedShade& s) { return s.layer.name; });
 }
 
+// --- thermal bridges
+
+void Resolver::add_thermal_bridges()
+{
+    std::vector<double> of_room(building_.rooms.size(), 0.0);
+    for (const ThermalBridgeInput& given : input_.thermal_bridges) {
+        if (!given.room || !given.name) continue; // said already
+        const auto room = find("room", given.room, building_.rooms, [](const Room& r) { return r.name; });
+        const bool linear = given.psi && given.length, point = given.chi.value.has_value();
+        if (linear == point || static_cast<bool>(given.psi) != static_cast<bool>(given.length)) {
+            problem(codes::contradiction, given.name.origin,
+                    fmt::format("thermal bridge '{}' is neither a junction nor a fixing", *given.name),
+                    "a junction has psi and length, a fixing chi");
+            continue;
+        }
+        if (!room) continue;
+        const double one = linear ? *given.psi * *given.length : *given.chi;
+        building_.thermal_bridges.push_back({*given.name, *room, one * value_of(given.count)});
+        of_room[*room] += building_.thermal_bridges.back().heat_loss_W_per_K;
+        if (of_room[*room] < 0.0)
+            problem(codes::physics, given.name.origin,
+                    fmt::format("the thermal bridges of '{}' up to here add {:.3g} W/K, less than nothing", *given.room,
+                                of_room[*room]),
+                    "corners with a negative psi go with the junctions beside them; begin with those that add");
+    }
+}
+
 // --- ground
 
 void Resolver::add_ground()

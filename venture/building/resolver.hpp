@@ -53,6 +53,7 @@ private:
     void add_shades();
     [[nodiscard]] std::optional<std::size_t> shade_of(const OpeningInput& opening);
     void add_ground();
+    void add_thermal_bridges();
 
     // resolve_site.cpp: the place and its design conditions
     void add_site();

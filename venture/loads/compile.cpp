@@ -73,6 +73,8 @@ private:
         for (std::size_t z = 0; z < order.size(); ++z) {
             zone_of_room_[order[z]] = z;
             m_.zones.push_back(zone_of(b_.rooms[order[z]]));
+            for (const building::ThermalBridge& bridge : b_.thermal_bridges)
+                if (bridge.room == order[z]) m_.zones[z].thermal_bridges_W_per_K += bridge.heat_loss_W_per_K;
         }
         sun_.resize(order.size());
     }

@@ -144,9 +144,17 @@ When at_hour(const DesignDay& day, std::size_t hour)
 AirBalance balance_of(const ZoneStep& h)
 {
     const auto part = [&](Part p) { return h.from_faces_W[static_cast<std::size_t>(p)]; };
-    return {part(Part::outside_wall), part(Part::roof),      part(Part::window),  part(Part::door),
-            part(Part::ground),       part(Part::inner),     h.convective_gain_W, h.infiltration_W,
-            h.ventilation_W,          -h.into_air_capacity_W};
+    return {.outside_walls_W = part(Part::outside_wall),
+            .roof_W = part(Part::roof),
+            .windows_W = part(Part::window),
+            .doors_W = part(Part::door),
+            .ground_W = part(Part::ground),
+            .inner_W = part(Part::inner),
+            .thermal_bridges_W = h.thermal_bridges_W,
+            .convective_gains_W = h.convective_gain_W,
+            .infiltration_W = h.infiltration_W,
+            .ventilation_W = h.ventilation_W,
+            .released_by_air_W = -h.into_air_capacity_W};
 }
 
 void add_heating(const Run& winter, std::size_t r, RoomLoad& out)
@@ -200,6 +208,11 @@ public:
                     window ? b_.glazings[o.glazing].values.u_value_W_per_m2K : o.u_value_W_per_m2K, far);
             }
         }
+        for (const building::ThermalBridge& bridge : b_.thermal_bridges)
+            if (bridge.room == room_)
+                terms_.push_back({"thermal bridge: " + bridge.name, 0.0, 0.0, bridge.heat_loss_W_per_K,
+                                  b_.site.winter.dry_bulb_C,
+                                  bridge.heat_loss_W_per_K * (own_C() - b_.site.winter.dry_bulb_C)});
         const building::Room& room = b_.rooms[room_];
         add_air("infiltration", room.use.infiltration_per_h.value * room.volume_m3 / 3600.0);
         const auto& when = b_.profiles[room.use.ventilation_profile].fraction;

@@ -184,6 +184,28 @@ TEST(DesignLoads, FallWithShadesByTheirRuleOfUse)
     EXPECT_NEAR(peak_with_shade("at night"), never, 1e-9 * never);
 }
 
+TEST(DesignLoads, LoseHeatThroughThermalBridges)
+{
+    building::Input in = one_room();
+    const DesignLoads without = design_loads(built(in));
+    building::ThermalBridgeInput junction, fixing;
+    junction.name = std::string{"wall to slab"};
+    junction.room = fixing.room = std::string{"Room"};
+    junction.psi = 0.2;
+    junction.length = 18.0;
+    fixing.name = std::string{"brackets"};
+    fixing.chi = 0.05;
+    fixing.count = 8.0;
+    in.thermal_bridges = {junction, fixing};
+    const DesignLoads with = design_loads(built(in));
+    const double more = (0.2 * 18.0 + 0.05 * 8.0) * 25.0;
+    EXPECT_NEAR(with.loads.rooms[0].paper_W() - without.loads.rooms[0].paper_W(), more, 1e-9);
+    EXPECT_NEAR(with.loads.rooms[0].heating_W - without.loads.rooms[0].heating_W, more,
+                0.08 * more); // what is held is the operative temperature; the air is warmer
+    in.thermal_bridges[1].chi = {};
+    EXPECT_FALSE(building::resolve(in).building);
+}
+
 TEST(DesignLoads, LieOnTheGroundThatTheProjectDescribes)
 {
     building::Input in = one_room();

@@ -35,6 +35,7 @@ void check_model(const ThermalModel& model)
     }
     for (const Zone& z : model.zones) {
         check_range("zone '" + z.id + "'", "air capacity", z.air_capacity_J_per_K, {0.0, 1e15}, "J/K");
+        check_range("zone '" + z.id + "'", "thermal bridges", z.thermal_bridges_W_per_K, {0.0, 1e9}, "W/K");
         check_range("zone '" + z.id + "'", "radiant weight of control", z.radiant_weight, {0.0, 1.0}, "");
         check_range("zone '" + z.id + "'", "convective share", z.convective_share, {0.0, 1.0}, "");
     }
@@ -66,6 +67,7 @@ void add_zones(const StageKernel& k, const StageForcing& f, const StageSolution&
         zone.radiant_C += weight * x.radiant_C[z];
         zone.humidity_ratio += weight * x.humidity_ratio[z];
         zone.convective_gain_W += weight * f.convective_W[z];
+        zone.thermal_bridges_W += weight * k.model.zones[z].thermal_bridges_W_per_K * (f.outdoor_C - x.air_C[z]);
         zone.infiltration_W += weight * f.infiltration_W_per_K[z] * (f.outdoor_C - x.air_C[z]);
         zone.ventilation_W += weight * f.ventilation_W_per_K[z] * (f.outdoor_C - x.air_C[z]);
         zone.air_end_C = x.air_C[z];

@@ -35,6 +35,7 @@ struct ZoneStep {
     double radiant_C = 0.0; ///< mean
     double humidity_ratio = 0.0;
     double convective_gain_W = 0.0;
+    double thermal_bridges_W = 0.0;
     double infiltration_W = 0.0;
     double ventilation_W = 0.0;
     double from_faces_W[part_count] = {}; ///< by part

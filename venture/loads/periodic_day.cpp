@@ -99,6 +99,7 @@ void add_scaled(ZoneStep& sum, const ZoneStep& step, double share)
     sum.radiant_C += share * step.radiant_C;
     sum.humidity_ratio += share * step.humidity_ratio;
     sum.convective_gain_W += share * step.convective_gain_W;
+    sum.thermal_bridges_W += share * step.thermal_bridges_W;
     sum.infiltration_W += share * step.infiltration_W;
     sum.ventilation_W += share * step.ventilation_W;
     sum.into_air_capacity_W += share * step.into_air_capacity_W;

@@ -113,7 +113,8 @@ StageForcing forcing_of(const StageKernel& k, Value value)
         f.radiant_W.push_back(value(z.radiant_gain_W));
         f.infiltration_W_per_K.push_back(value(z.infiltration_kg_per_s) * m.air_specific_heat_J_per_kgK);
         f.ventilation_W_per_K.push_back(value(z.ventilation_kg_per_s) * m.air_specific_heat_J_per_kgK);
-        f.outdoor_W_per_K.push_back(f.infiltration_W_per_K.back() + f.ventilation_W_per_K.back());
+        f.outdoor_W_per_K.push_back(f.infiltration_W_per_K.back() + f.ventilation_W_per_K.back() +
+                                    z.thermal_bridges_W_per_K);
         f.moisture_kg_per_s.push_back(value(z.moisture_gain_kg_per_s));
         f.heat_below.push_back(z.heat_below_C ? value(*z.heat_below_C) : -infinity);
         f.cool_above.push_back(z.cool_above_C ? value(*z.cool_above_C) : infinity);
@@ -317,7 +318,8 @@ void find_moisture(const StageKernel& k, const StageForcing& f, const std::vecto
 {
     for (std::size_t z = 0; z < k.model.zones.size(); ++z) {
         const double storage = k.storage(k.model.zones[z].dry_air_kg);
-        const double outdoor_air = f.outdoor_W_per_K[z] / k.model.air_specific_heat_J_per_kgK;
+        const double outdoor_air =
+            (f.infiltration_W_per_K[z] + f.ventilation_W_per_K[z]) / k.model.air_specific_heat_J_per_kgK;
         const double in = storage * w_hat[z] + outdoor_air * f.outdoor_w + f.moisture_kg_per_s[z];
         const double out = storage + outdoor_air;
         double w = out > 0.0 ? in / out : f.outdoor_w;

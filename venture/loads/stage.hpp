@@ -30,7 +30,8 @@ struct StageKernel {
 
 /// Values of all forcings at one stage of one step.
 struct StageForcing {
-    std::vector<double> convective_W{}, radiant_W{}, infiltration_W_per_K{}, ventilation_W_per_K{}, outdoor_W_per_K{};
+    std::vector<double> convective_W{}, radiant_W{}, infiltration_W_per_K{}, ventilation_W_per_K{},
+        outdoor_W_per_K{}; ///< air and thermal bridges
     std::vector<double> moisture_kg_per_s{}, heat_below{}, cool_above{}, dry_above{};
     std::vector<double> drive{};    ///< W/m2 per face (2 per surface), without the zones' part; a temperature if fixed
     std::vector<double> absorbed{}; ///< W/m2 per face: sun and radiant gains

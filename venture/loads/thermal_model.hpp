@@ -77,10 +77,11 @@ struct Surface {
 /// Air of one zone, what heats, wets and ventilates it, and how it is controlled.
 struct Zone {
     std::string id{};
-    double air_capacity_J_per_K = 0.0; ///< air and furniture
-    double dry_air_kg = 0.0;           ///< holds the moisture
-    Drives infiltration_kg_per_s{};    ///< outdoor air by leakage; constant over each step
-    Drives ventilation_kg_per_s{};     ///< outdoor air by plan, straight into the room; constant over each step
+    double air_capacity_J_per_K = 0.0;    ///< air and furniture
+    double dry_air_kg = 0.0;              ///< holds the moisture
+    Drives infiltration_kg_per_s{};       ///< outdoor air by leakage; constant over each step
+    Drives ventilation_kg_per_s{};        ///< outdoor air by plan, straight into the room; constant over each step
+    double thermal_bridges_W_per_K = 0.0; ///< from the air straight to outdoors
     Drives convective_gain_W{};
     Drives radiant_gain_W{}; ///< shared by area among the faces of the zone
     Drives moisture_gain_kg_per_s{};

@@ -98,7 +98,7 @@ std::string PreferredUnits::number(double si, std::string_view key) const
     const double typed = (si - unit->offset) / unit->factor;
     int decimals = unit->decimals;
     constexpr double whole = 0.05; // boards come in halves of a millimetre, and must not look like others
-    if (quantity == "thickness" && decimals == 0 && std::abs(typed - std::round(typed)) > whole) decimals = 1;
+    if (key == "thickness" && decimals == 0 && std::abs(typed - std::round(typed)) > whole) decimals = 1;
     const bool rounds_to_zero = std::abs(typed) < 0.5 * std::pow(10.0, -decimals); // never "-0"
     return fmt::format("{:.{}f}", rounds_to_zero ? 0.0 : typed, decimals);
 }

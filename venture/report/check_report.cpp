@@ -45,6 +45,8 @@ Envelope envelope_of(const Building& b, std::size_t room)
                 o.area_m2() * (window ? b.glazings[o.glazing].values.u_value_W_per_m2K : o.u_value_W_per_m2K);
         }
     }
+    for (const building::ThermalBridge& bridge : b.thermal_bridges)
+        if (bridge.room == room) e.h_W_per_K += bridge.heat_loss_W_per_K;
     return e;
 }
 
