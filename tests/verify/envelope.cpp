@@ -1,8 +1,9 @@
-/// Tables of the opaque envelope: U-values, air layers, ground floors.
+/// Tables of the opaque envelope: U-values, air layers, ground floors; heat loss of rooms on paper.
 
 #include <venture/fabric/air_layer.hpp>
 #include <venture/fabric/bridged.hpp>
 #include <venture/fabric/ground.hpp>
+#include <venture/loads/room_heat_loss.hpp>
 #include <verify/tables.hpp>
 
 namespace venture::verify {
@@ -125,6 +126,63 @@ Outcome slabs(const json& table, const json& group)
     return compare.outcome();
 }
 
+loads::LossElement element_of(const json& e)
+{
+    loads::LossElement out{.name = e.at("name"), .area_m2 = e.at("area_m2")};
+    const std::string to = e.at("to");
+    out.u_W_per_m2K = to == "ground" ? e.at("U_equiv_W_m2K") : e.at("U_W_m2K");
+    if (to == "outdoor")
+        out.to = loads::ToOutdoors{e.value("delta_U_tb_W_m2K", 0.0)};
+    else if (to == "unheated")
+        out.to = loads::ToUnheated{e.at("b_u")};
+    else if (to == "adjacent")
+        out.to = loads::ToHeated{e.at("theta_adjacent_C")};
+    else if (to == "ground")
+        out.to = loads::ToGround{e.at("G_w")};
+    else
+        throw std::runtime_error{"an element to " + to};
+    return out;
+}
+
+std::variant<loads::NaturalAir, loads::BalancedAir> air_of(const json& v)
+{
+    const std::string kind = v.at("kind");
+    if (kind == "natural") return loads::NaturalAir{v.at("n_min_1_h"), v.value("infiltration_m3_h", 0.0)};
+    if (kind == "balanced")
+        return loads::BalancedAir{v.value("infiltration_m3_h", 0.0), v.at("supply_m3_h"), v.at("extract_m3_h"),
+                                  v.value("heat_recovery_efficiency", 0.0), v.value("theta_extract_C", 20.0)};
+    throw std::runtime_error{"ventilation of kind " + kind};
+}
+
+Outcome rooms(const json& table, const json& group)
+{
+    Comparison compare{table};
+    for (const json& c : group) {
+        loads::RoomOnPaper room{.inside_C = c.at("theta_int_C"),
+                                .outside_C = c.at("theta_e_C"),
+                                .yearly_mean_C = c.at("theta_annual_mean_C"),
+                                .floor_area_m2 = c.at("floor_area_m2"),
+                                .volume_m3 = c.at("volume_m3"),
+                                .air = air_of(c.at("ventilation")),
+                                .heating_up_W_per_m2 = c.value("heating_up_W_m2", 0.0)};
+        for (const json& e : c.at("elements")) room.elements.push_back(element_of(e));
+        const loads::RoomHeatLoss got = room_heat_loss(room);
+        const json& expected = c.at("results");
+        for (std::size_t i = 0; i < got.elements.size(); ++i) {
+            const json& e = expected.at("element_results").at(i);
+            compare.value("H", got.elements[i].h_W_per_K, e.at("H_W_K"), "U_and_R");
+            compare.value("loss", got.elements[i].loss_W, e.at("loss_W"), "room_W");
+        }
+        compare.value("transmission", got.transmission_W, expected.at("transmission_W"), "room_W");
+        compare.value("ventilation", got.ventilation_W, expected.at("ventilation_W"), "room_W");
+        compare.value("heating up", got.heating_up_W, expected.at("heating_up_W"), "room_W");
+        compare.value("whole", got.total_W(), expected.at("design_heat_load_W"), "room_W");
+        if (expected.contains("design_air_flow_m3_h"))
+            compare.value("air", got.outdoor_air_m3_per_h, expected.at("design_air_flow_m3_h"), "room_W");
+    }
+    return compare.outcome();
+}
+
 } // namespace
 
 void add_envelope(Answers& answers)
@@ -136,6 +194,7 @@ void add_envelope(Answers& answers)
     answers[{topic, "corrections"}] = corrections;
     answers[{topic, "air_layers"}] = air_layers;
     answers[{topic, "slab_on_ground"}] = slabs;
+    answers[{topic, "rooms"}] = rooms;
 }
 
 } // namespace venture::verify
