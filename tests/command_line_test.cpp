@@ -318,8 +318,8 @@ INSTANTIATE_TEST_SUITE_P(
                    "height: the unit 'furlongs' found, expected length in m, cm, mm, ft, in, or a bare number in m"},
         BadProject{"build_up", "outside_wall = \"filled cavity wall\"", "outside_wall = \"filled cavity wal\"",
                    "no build-up is called 'filled cavity wal'"},
-        BadProject{"material", "102 mm brick\", \"75", "102 mm brik\", \"75", "did you mean 'brick'?"},
-        BadProject{"syntax", "level = 2.7", "level = = 2.7", "project.toml:146:9: error V102"},
+        BadProject{"material", "215 mm facing brick\"", "215 mm facing brik\"", "did you mean 'facing brick'?"},
+        BadProject{"syntax", "level = 2.7", "level = = 2.7", "project.toml:118:9: error V102"},
         BadProject{"plant", "plant = \"boiler\"", "plant = \"biler\"", "no plant is called 'biler'"}),
     [](const auto& tested) { return tested.param.name; });
 
@@ -327,22 +327,22 @@ TEST_F(CommandLine, TellsAllMistakesOfAProjectAtOnce)
 {
     write_project("house", {{"latitude = 52.1", "latitude = 152.1"},
                             {"height = 2.7", "height = \"12 furlongs\""},
-                            {"\"102 mm brick\"", "\"102 mm brik\""},
-                            {"glazing = \"double\"", "glazing = \"duoble\""}});
+                            {"\"215 mm facing brick\"", "\"215 mm facing brik\""},
+                            {"glazing = \"double, low", "glazing = \"duoble, low"}});
     const Ran r = run("check house");
     EXPECT_EQ(r.code, 2);
-    for (const char* words : {"latitude: 152.1 deg is outside", "furlongs", "'brik'"})
+    for (const char* words : {"latitude: 152.1 deg is outside", "furlongs", "'facing brik'"})
         EXPECT_THAT(r.errors, HasSubstr(words));
     EXPECT_THAT(r.errors, Not(HasSubstr("has no 'height'"))); // it is there, only unreadable
 }
 
 TEST_F(CommandLine, TellsMisspeltNamesBesideABrokenLine)
 {
-    write_project("house", {{"level = 2.7", "level = = 2.7"}, {"\"102 mm brick\"", "\"102 mm brik\""}});
+    write_project("house", {{"level = 2.7", "level = = 2.7"}, {"\"215 mm facing brick\"", "\"215 mm facing brik\""}});
     const Ran r = run("check house");
     EXPECT_EQ(r.code, 2);
     EXPECT_THAT(r.errors, HasSubstr("error V102"));
-    EXPECT_THAT(r.errors, HasSubstr("did you mean 'brick'?"));
+    EXPECT_THAT(r.errors, HasSubstr("did you mean 'facing brick'?"));
     EXPECT_THAT(r.errors, Not(HasSubstr("no storey is called"))); // it stands in the part that could not be read
     EXPECT_THAT(r.errors, Not(HasSubstr("warning")));
 }

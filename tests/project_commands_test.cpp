@@ -87,11 +87,11 @@ TEST_F(ProjectCommands, ExplainTakesABuildUpApart)
 {
     const Ran r = run("explain house \"filled cavity wall\"");
     EXPECT_EQ(r.code, 0) << r.errors;
-    for (const char* part : {"between -3.0 degC outside and 20.0 degC inside", "mineral wool", "U = 1/R = 0.389 W/m2K",
-                             "10.0 h late", "The build-up is that cold within mineral wool"})
+    for (const char* part : {"between -3.0 degC outside and 20.0 degC inside", "mineral wool", "U = 1/R = 0.382 W/m2K",
+                             "10.5 h late", "The build-up is that cold within mineral wool"})
         EXPECT_THAT(r.out, HasSubstr(part));
     const json wall = run_json("explain house \"filled cavity wall\" --json");
-    EXPECT_NEAR(wall["u_value_W_per_m2K"].get<double>(), 0.389, 0.0005);
+    EXPECT_NEAR(wall["u_value_W_per_m2K"].get<double>(), 0.382, 0.0005);
     EXPECT_EQ(wall["layers_outside_to_inside"].size(), 4u);
     EXPECT_THAT(run("explain house \"roof over loft\"").errors, HasSubstr("did you mean 'roof over the loft'?"));
     EXPECT_THAT(run("explain house \"roof over the loft\" --units inch-pound").out, HasSubstr("Btu/h.ft2.F"));
@@ -106,6 +106,60 @@ TEST_F(ProjectCommands, DrawsABuildUp)
     const Ran wrong = run("draw wall house brick");
     EXPECT_EQ(wrong.code, 2);
     EXPECT_THAT(wrong.errors, HasSubstr("no build-up is called 'brick'"));
+}
+
+TEST_F(ProjectCommands, ExplainTellsHowABuildUpWasFound)
+{
+    EXPECT_THAT(
+        run("explain house \"filled cavity wall\"").out,
+        testing::AllOf(HasSubstr("In words: brick outer leaf"), HasSubstr("Assumed: brick outer leaf: 102 mm thick")));
+    EXPECT_THAT(run("explain house \"roof over the loft\"").out, HasSubstr("Bridged layers stand as even ones"));
+    EXPECT_THAT(run("explain house \"ground floor\"").out, HasSubstr("On the ground (ISO 13370)"));
+    EXPECT_THAT(run("explain \"outside wall, 1965 to 1977\"").out, HasSubstr("Made up from U = 1.200 W/m2K"));
+}
+
+TEST_F(ProjectCommands, ExplainTakesAGlazingApart)
+{
+    const std::string name = "\"double, low-emissivity, argon\"";
+    const Ran r = run("explain house " + name);
+    EXPECT_EQ(r.code, 0) << r.errors;
+    for (const char* part : {"Glass U = 1/R", "Window U", "85 deg", "diffuse", "curtain, light"})
+        EXPECT_THAT(r.out, HasSubstr(part));
+    const json glass = run_json("explain house " + name + " --json");
+    EXPECT_LT(glass["direct_transmittance"].get<double>(), glass["g_value"].get<double>());
+    EXPECT_EQ(glass["panes_outside_to_inside"].size(), 2u);
+    EXPECT_THAT(run("explain " + name).out, HasSubstr("Window U")); // of the library, without a project
+    EXPECT_THAT(run("explain house \"double, low-emissivty, argon\"").errors, HasSubstr("did you mean"));
+}
+
+TEST_F(ProjectCommands, DrawsAGlazing)
+{
+    for (const auto& [kind, begins] : {std::pair{"svg", "<?xml"}, {"png", "\x89PNG"}, {"pdf", "%PDF"}}) {
+        EXPECT_EQ(run(fmt::format("draw glass house \"triple, high-gain, argon\" --as {}", kind)).code, 0);
+        EXPECT_TRUE(text_of(folder / "house/results" / fmt::format("glass.{}", kind)).starts_with(begins));
+    }
+    const Ran wrong = run("draw glass house \"double\"");
+    EXPECT_EQ(wrong.code, 2);
+    EXPECT_THAT(wrong.errors, HasSubstr("no glazing is called 'double'"));
+}
+
+TEST_F(ProjectCommands, ListTheLibraryThatShips)
+{
+    const Ran r = run("library");
+    for (const char* name : {"facing brick", "cavity wall, filled", "outside wall, before 1920",
+                             "triple, high-gain, argon", "clear 4 mm", "outside screen, dark"})
+        EXPECT_THAT(r.out, HasSubstr(name));
+    const json wool = run_json("library wool --json");
+    EXPECT_GE(wool["materials"].size(), 3u);
+    EXPECT_TRUE(wool["glazings"].empty());
+    EXPECT_THAT(run("library --units inch-pound").out, HasSubstr("Btu/h.ft.F"));
+    EXPECT_THAT(run("library unobtainium").out, HasSubstr("Nothing in the library has 'unobtainium' in its name"));
+    EXPECT_EQ(run("library --units furlongs").code, 2);
+}
+
+TEST_F(ProjectCommands, TellWhereMaterialsOfTheLibraryComeFrom)
+{
+    EXPECT_THAT(run("check house --origins \"material\"").out, HasSubstr("library 'shipped' (library/materials.toml"));
 }
 
 TEST_F(ProjectCommands, SchemaIsPrintedAndWritten)

@@ -110,6 +110,7 @@ struct Surface {
 struct NamedBuildup {
     fabric::Buildup layers{};
     double absorptance = 0.6;
+    quantity::OriginId origin{}; ///< of its layers, words or U-value
     fabric::HeatFlow direction = fabric::HeatFlow::horizontal;
     fabric::PlainBuildup made{};                ///< of stated layers; its `layers` are those above
     std::optional<fabric::TypedUValue> typed{}; ///< of a U-value

@@ -83,7 +83,7 @@ private:
             const std::string path = fmt::format("room/{}/{}", b.rooms[s.room].name, s.name);
             add_computed(path, "net area", s.net_m2(), Kind::area, b.rooms[s.room].origin,
                          "its shape less its openings");
-            add_computed(path, "U-value", u_value(b, s), Kind::heat_transfer, input.build_ups[s.build_up].layers.origin,
+            add_computed(path, "U-value", u_value(b, s), Kind::heat_transfer, b.build_ups[s.build_up].origin,
                          fmt::format("layers of '{}' with films after ISO 6946", b.build_ups[s.build_up].layers.name));
         }
     }

@@ -253,6 +253,7 @@ struct Input {
     std::vector<PlantInput> plants{};
     std::vector<KeptInput> kept{};
     LoadsInput loads{};
+    std::vector<std::string> offered{}; ///< names that a library has beside these, for whoever misspells one
     quantity::OriginPool origins{};
 };
 

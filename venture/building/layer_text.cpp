@@ -125,6 +125,9 @@ std::variant<LayerWords, LayerProblem> parse_layer(std::string_view text)
         return LayerProblem{fmt::format("{} found in '{}'; expected {}", wrong->found, text.substr(0, 60), expected),
                             wrong->hint};
     out.thickness_m = std::get<double>(thickness);
+    if (!(out.thickness_m > 0.0))
+        return LayerProblem{fmt::format("'{}' is a layer of no thickness; expected more than 0", text.substr(0, 60)),
+                            "leave it out, or type its resistance (\"0.18 m2K/W air gap\")"};
     std::string_view name = m->rest;
     std::string wrong;
     constexpr std::string_view with = " with ", between = " between ";

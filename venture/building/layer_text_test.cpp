@@ -66,6 +66,8 @@ TEST(LayerText, TellsWhatIsWrong)
     EXPECT_THAT(problem("brick"), HasSubstr("is no layer; expected a thickness and a material"));
     EXPECT_THAT(problem("102 mm"), HasSubstr("is no layer"));
     EXPECT_THAT(problem("102 kg brick"), HasSubstr("kg"));
+    EXPECT_THAT(problem("0 mm brick"), HasSubstr("a layer of no thickness"));
+    EXPECT_THAT(problem("-20 mm brick"), HasSubstr("a layer of no thickness"));
     EXPECT_THAT(problem("140 mm wool between 45 mm softwood at 600 mm"),
                 HasSubstr("a width, a material and a spacing"));
     EXPECT_THAT(problem("140 mm wool between 600 mm softwood every 45 mm"), HasSubstr("a width, a material"));

@@ -186,6 +186,7 @@ Resolved Resolver::run()
     check_names();
     add_project();
     add_site();
+    check_materials();
     add_build_ups();
     add_glazings();
     add_profiles();
@@ -221,6 +222,7 @@ ResolvedSite Resolver::run_site()
 ResolvedFabric Resolver::run_fabric()
 {
     check_bounds_and_requirements(Of::fabric);
+    check_materials();
     add_build_ups();
     add_glazings();
     add_profiles();

@@ -32,6 +32,24 @@ bool named(const Given<std::string>& name, const Given<std::string>& in_fabric)
 
 } // namespace
 
+// --- materials
+
+/// What no solid can be, whatever its bounds: light, and conducting like stone. Most often a value in mW.
+void Resolver::check_materials()
+{
+    constexpr double light_kg_per_m3 = 600.0, most_W_per_mK = 1.0, per_milli = 1e-3;
+    for (const MaterialInput& m : input_.materials) {
+        if (!m.conductivity || !m.density) continue;
+        if (*m.density > light_kg_per_m3 || *m.conductivity <= most_W_per_mK) continue;
+        problem(codes::physics, m.conductivity.origin,
+                fmt::format("conductivity: {:g} W/mK cannot be of a material as light as {:g} kg/m3", *m.conductivity,
+                            *m.density),
+                fmt::format("in mW/mK it would be {:g} W/mK: type \"{:g} mW/mK\"", per_milli * *m.conductivity,
+                            *m.conductivity));
+        numbers_sound_ = false;
+    }
+}
+
 // --- build-ups
 
 fabric::HeatFlow Resolver::direction_of(const BuildupInput& given) const
@@ -140,6 +158,9 @@ void Resolver::add_build_ups()
     for (BuildupInput& given : input_.build_ups) {
         NamedBuildup out{.layers = {.name = value_of(given.name)},
                          .absorptance = value_of(given.absorptance),
+                         .origin = given.u_value   ? given.u_value.origin
+                                   : given.made_of ? given.made_of.origin
+                                                   : given.layers.origin,
                          .direction = direction_of(given),
                          .described = value_of(given.made_of),
                          .source = value_of(given.source)};

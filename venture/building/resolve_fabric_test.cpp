@@ -6,7 +6,6 @@
 #include <venture/building/resolve.hpp>
 #include <venture/quantity/codes.hpp>
 
-
 namespace venture::building {
 namespace {
 
@@ -97,8 +96,29 @@ TEST(ResolveFabric, FindsTheDirectionOfHeatFromWhereABuildupStands)
 {
     const Building b = built(one_room());
     for (const NamedBuildup& named : b.build_ups) {
-        if (named.layers.name == "roof") { EXPECT_EQ(named.direction, fabric::HeatFlow::upwards); }
-        if (named.layers.name == "wall") { EXPECT_EQ(named.direction, fabric::HeatFlow::horizontal); }
+        if (named.layers.name == "roof") {
+            EXPECT_EQ(named.direction, fabric::HeatFlow::upwards);
+        }
+        if (named.layers.name == "wall") {
+            EXPECT_EQ(named.direction, fabric::HeatFlow::horizontal);
+        }
+    }
+}
+
+TEST(ResolveFabric, TellsAConductivityInMilliwatts)
+{
+    Input in = one_room();
+    in.materials[1].conductivity = 36.0; // wool
+    EXPECT_THAT(said(in), Contains(HasSubstr("36 W/mK cannot be of a material as light as 30 kg/m3")));
+    EXPECT_EQ(resolve(in).problems.size(), 1u); // and nothing that follows from it
+}
+
+TEST(ResolveFabric, TellsLayersThatAreNone)
+{
+    for (const char* layer : {"0 mm brick", "12 m brick", "-0.2 m2K/W air gap", "400 mm air gap"}) {
+        Input in = one_room();
+        wall_of(in).layers.value->at(0).text = layer;
+        EXPECT_FALSE(resolve(in).building) << layer;
     }
 }
 
@@ -189,9 +209,9 @@ TEST(ResolveFabric, GivesWindowsTheShadeOfTheFabricOrTheirOwnOrNone)
     const Building b = built(in);
     std::vector<std::optional<std::size_t>> found;
     for (const Surface& s : b.surfaces)
-        for (const Opening& o : s.openings)
-            found.push_back(o.shade);
-    EXPECT_THAT(found, testing::UnorderedElementsAre(std::optional<std::size_t>{0}, std::optional<std::size_t>{1}, std::nullopt));
+        for (const Opening& o : s.openings) found.push_back(o.shade);
+    EXPECT_THAT(found, testing::UnorderedElementsAre(std::optional<std::size_t>{0}, std::optional<std::size_t>{1},
+                                                     std::nullopt));
     EXPECT_DOUBLE_EQ(b.shades[0].above_W_per_m2, 200.0);
 }
 

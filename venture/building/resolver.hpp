@@ -39,6 +39,7 @@ private:
     void add_storeys();
 
     // resolve_fabric.cpp: what surfaces and windows are made of
+    void check_materials();
     void add_build_ups();
     [[nodiscard]] fabric::HeatFlow direction_of(const BuildupInput& given) const;
     void complete_words(BuildupInput& given, NamedBuildup& out);
@@ -92,7 +93,9 @@ private:
         for (const auto& item : range) names.push_back(name_of(item));
         for (std::size_t i = 0; i < names.size(); ++i)
             if (names[i] == *name) return i;
-        const auto near = quantity::nearest_name(*name, names);
+        std::vector<std::string> known = names;
+        known.insert(known.end(), input_.offered.begin(), input_.offered.end());
+        const auto near = quantity::nearest_name(*name, known);
         const std::string there = names.empty() ? "none" : quantity::listed(names, near ? 3 : 8);
         problem(quantity::codes::unknown_name, name.origin,
                 fmt::format("no {} is called '{}'; there are: {}", what, *name, there),

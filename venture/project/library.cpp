@@ -113,6 +113,10 @@ void take_from_library(ProjectFile& project, const std::string& name, const std:
         take(all.profiles, own.profiles);
         take(all.room_types, own.room_types);
     }
+    building::for_each_library_table(all, [&](std::string_view, const auto& records) {
+        for (const auto& record : records)
+            if (record.name) own.offered.push_back(*record.name);
+    });
 }
 
 } // namespace venture::project

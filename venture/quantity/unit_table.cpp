@@ -56,6 +56,7 @@ constexpr std::array all_units = {
     Unit{Kind::resistance, "m2K/W", 1.0, 0.0, 3, "m2.K/W"},
     Unit{Kind::resistance, "h.ft2.F/Btu", square_foot* rankine_K / btu_per_h, 0.0, 2, "hft2F/Btu|h.ft2.degF/Btu"},
     Unit{Kind::conductivity, "W/mK", 1.0, 0.0, 3, "W/(mK)|W/m.K|W/(m.K)"},
+    Unit{Kind::conductivity, "mW/mK", 1e-3, 0.0, 1, "mW/(mK)|mW/m.K|mW/(m.K)"},
     Unit{Kind::conductivity, "Btu/h.ft.F", btu_per_h / foot / rankine_K, 0.0, 4, "Btu/(h.ft.F)|Btu/h.ft.degF"},
     Unit{Kind::conductivity, "Btu.in/h.ft2.F", btu_per_h* inch / square_foot / rankine_K, 0.0, 3,
          "Btu.in/(h.ft2.F)|Btu.in/h.ft2.degF"},

@@ -142,6 +142,7 @@ TEST(Units, OfTheTradesOtherQuantities)
     EXPECT_NEAR(si("1 US gpm", Kind::water_flow), 6.30902e-5, 1e-10);
     EXPECT_NEAR(si("1 imp gpm", Kind::water_flow), 7.57682e-5, 1e-10);
     EXPECT_NEAR(si("1 Btu.in/h.ft2.F", Kind::conductivity), 0.144228, 1e-6);
+    EXPECT_NEAR(si("36 mW/mK", Kind::conductivity), 0.036, 1e-12);
     EXPECT_NEAR(si("1 Btu/lb.F", Kind::specific_heat), 4186.8, 1e-6);
 }
 

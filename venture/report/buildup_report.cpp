@@ -71,12 +71,19 @@ std::string u_in_steps(const Buildup& b, const WallConditions& c, const Preferre
 std::string wave_in_words(const Buildup& b, const WallConditions& c, const PreferredUnits& units)
 {
     const auto p = fabric::periodic_properties(b, c.films);
+    constexpr double least = 5e-4; // what is smaller has no time of its own
+    const std::string arrives =
+        p.decrement_factor < least
+            ? std::string{"nothing of an outside wave arrives inside"}
+            : fmt::format("of an outside wave {:.1f} % of the steady flow arrives inside, {:.1f} h late (periodic "
+                          "transmittance {})",
+                          100.0 * p.decrement_factor, p.transmittance.delay_h,
+                          units.text(p.transmittance.size, "heat_transfer"));
     return fmt::format(
-        "Daily wave (ISO 13786): of an outside wave {:.1f} % of the steady flow arrives inside, {:.1f} h late "
-        "(periodic transmittance {})\nAdmittance {} inside, {} outside; areal capacity {} inside, {} outside\n"
+        "Daily wave (ISO 13786): {}\nAdmittance {} inside, {} outside; areal capacity {} inside, {} outside\n"
         "Mass {:.0f} kg/m2, of it {:.0f} kg/m2 between room and insulation\n",
-        100.0 * p.decrement_factor, p.transmittance.delay_h, units.text(p.transmittance.size, "heat_transfer"),
-        units.text(p.admittance_inside.size, "heat_transfer"), units.text(p.admittance_outside.size, "heat_transfer"),
+        arrives, units.text(p.admittance_inside.size, "heat_transfer"),
+        units.text(p.admittance_outside.size, "heat_transfer"),
         units.text(p.areal_capacity_inside_J_per_m2K, "areal_capacity"),
         units.text(p.areal_capacity_outside_J_per_m2K, "areal_capacity"), mass_kg_per_m2(b), inner_mass_kg_per_m2(b));
 }
@@ -85,6 +92,7 @@ std::string wave_in_words(const Buildup& b, const WallConditions& c, const Prefe
 std::string dew_in_words(const Buildup& b, const fabric::TemperatureProfile& profile, const WallConditions& c,
                          const PreferredUnits& units)
 {
+    if (c.films.outside_m2K_per_W == 0.0) return {}; // on the ground: what is cold there is soil
     const double dew_C = dew_point_of_room_C(c);
     std::string out = fmt::format("Dew point of room air at {} and {:.0f} % (assumed): {}. ",
                                   units.text(c.inside.celsius(), "temperature"), 100.0 * c.inside_humidity,
