@@ -42,6 +42,15 @@ fabric::HeatFlow heat_flow_behind(Attitude attitude)
     return fabric::HeatFlow::horizontal;
 }
 
+double thickness_m(const NamedBuildup& build_up)
+{
+    const std::size_t of_ground = build_up.ground ? fabric::GroundYear::layers_of_ground : 0;
+    double sum = 0.0;
+    for (std::size_t i = of_ground; i < build_up.layers.layers.size(); ++i)
+        sum += build_up.layers.layers[i].thickness_m + build_up.layers.layers[i].gap_m;
+    return sum;
+}
+
 double u_value(const Building& building, const Surface& surface)
 {
     const auto direction = heat_flow(surface.attitude);

@@ -162,6 +162,8 @@ struct Building {
 [[nodiscard]] fabric::HeatFlow heat_flow(Attitude attitude);
 /// The same for whoever stands behind it: a floor is the ceiling of the room below.
 [[nodiscard]] fabric::HeatFlow heat_flow_behind(Attitude attitude);
+/// Of its own layers, air gaps too; the ground under a floor is not part of it. m
+[[nodiscard]] double thickness_m(const NamedBuildup& build_up);
 /// U-value air to air with the surface's own films, W/m2K: outdoors 0.04, another room the film on its side,
 /// else 0.
 [[nodiscard]] double u_value(const Building& building, const Surface& surface);

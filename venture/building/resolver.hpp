@@ -1,6 +1,7 @@
 #pragma once
 /// Shared state of resolve(): the input, the building under construction, and what is wrong. Internal to building.
 
+#include <algorithm>
 #include <string>
 #include <string_view>
 #include <vector>
@@ -12,6 +13,15 @@
 #include <venture/building/resolve.hpp>
 
 namespace venture::building::detail {
+
+/// A word as the enumerator that stands in its place among the choices.
+template <class Enum>
+[[nodiscard]] Enum chosen(const Given<std::string>& word, const std::vector<std::string>& choices, Enum otherwise)
+{
+    if (!word) return otherwise;
+    const auto at = std::ranges::find(choices, *word);
+    return at == choices.end() ? otherwise : static_cast<Enum>(at - choices.begin());
+}
 
 class Resolver {
 public:
@@ -38,7 +48,7 @@ private:
     void add_profiles();
     void add_storeys();
 
-    // resolve_fabric.cpp: what surfaces and windows are made of
+    // resolve_fabric.cpp: what surfaces are made of, and what goes round them
     void check_materials();
     void add_build_ups();
     [[nodiscard]] fabric::HeatFlow direction_of(const BuildupInput& given) const;
@@ -47,14 +57,16 @@ private:
     void add_typed(BuildupInput& given, NamedBuildup& out);
     void add_layer(const quantity::PlacedText& text, fabric::StatedBuildup& buildup);
     [[nodiscard]] std::optional<fabric::Material> material_called(const std::string& name, quantity::OriginId where);
+    void add_ground();
+    void add_thermal_bridges();
+
+    // resolve_glass.cpp: windows and their shades
     void add_glazings();
     void add_glazing(GlazingInput& given, NamedGlazing& out);
     [[nodiscard]] std::optional<fabric::GlazedUnit> unit_of(const GlazingInput& given);
     void complete_from_panes(GlazingInput& given, NamedGlazing& out);
     void add_shades();
     [[nodiscard]] std::optional<std::size_t> shade_of(const OpeningInput& opening);
-    void add_ground();
-    void add_thermal_bridges();
 
     // resolve_site.cpp: the place and its design conditions
     void add_site();

@@ -26,6 +26,7 @@ struct GroundYear {
     /// The floor's layers, half a metre of soil, and a resistance without mass: outside first. With the floor's inside
     /// film it has the floor's U-value on this ground.
     Buildup layers{};
+    static constexpr std::size_t layers_of_ground = 2; ///< before the floor's own
 };
 
 /// Depth that a yearly wave reaches in the ground, m: 2.2 for clay, 3.2 for sand, 4.2 for rock.

@@ -1,6 +1,7 @@
 #include <venture/report/check_report.hpp>
 
 #include <algorithm>
+#include <map>
 #include <set>
 
 #include <fmt/format.h>
@@ -67,6 +68,52 @@ std::string number_or_dash(double v, std::string_view quantity, const PreferredU
     return v > 0.0 ? units.number(v, quantity) : "-";
 }
 
+/// "from 200 W/m2 of sun on it", "at night".
+std::string use_in_words(const Building& b, const building::NamedShade& shade, const PreferredUnits& units)
+{
+    switch (shade.use) {
+    case fabric::ShadeUse::never:
+        return "never";
+    case fabric::ShadeUse::always:
+        return "always";
+    case fabric::ShadeUse::above_irradiance:
+        return fmt::format("from {} of sun on it", units.text(shade.above_W_per_m2, "power_per_area"));
+    case fabric::ShadeUse::by_profile:
+        return fmt::format("as '{}' says", b.profiles[shade.profile].name);
+    case fabric::ShadeUse::while_occupied:
+        return "while people are in";
+    case fabric::ShadeUse::at_night:
+        return "at night";
+    }
+    return {};
+}
+
+/// Windows by glazing and shade.
+std::string windows_text(const Building& b, const PreferredUnits& units)
+{
+    std::map<std::pair<std::size_t, std::optional<std::size_t>>, double> area_m2;
+    for (const building::Surface& s : b.surfaces)
+        for (const building::Opening& o : s.openings)
+            if (o.kind == building::Opening::Kind::window) area_m2[{o.glazing, o.shade}] += o.area_m2();
+    if (area_m2.empty()) return {};
+    TextTable table;
+    table.add_column("Windows", Align::left);
+    add_column(table, "area", "area", units);
+    add_column(table, "window U", "heat_transfer", units);
+    table.add_column("g");
+    table.add_column("frame\n%");
+    table.add_column("shade", Align::left);
+    table.add_column("down", Align::left);
+    for (const auto& [kind, area] : area_m2) {
+        const fabric::Glazing& g = b.glazings[kind.first].values;
+        table.add_row({g.name, units.number(area, "area"), units.number(g.u_value_W_per_m2K, "heat_transfer"),
+                       fmt::format("{:.2f}", g.g_value), fmt::format("{:.0f}", 100.0 * g.frame_share),
+                       kind.second ? b.shades[*kind.second].layer.name : "none",
+                       kind.second ? use_in_words(b, b.shades[*kind.second], units) : ""});
+    }
+    return table.text() + "\n";
+}
+
 std::string build_ups_text(const Building& b, const PreferredUnits& units)
 {
     TextTable table;
@@ -83,10 +130,8 @@ std::string build_ups_text(const Building& b, const PreferredUnits& units)
                                : s.beyond.kind == Neighbour::Kind::ground ? "ground floor"
                                                                           : "exposed floor";
         if (!seen.insert({s.build_up, as}).second) continue;
-        double thickness = 0.0;
-        for (const fabric::Layer& layer : b.build_ups[s.build_up].layers.layers) thickness += layer.thickness_m;
         table.add_row({b.build_ups[s.build_up].layers.name, as, units.number(building::u_value(b, s), "heat_transfer"),
-                       units.number(thickness, "thickness")});
+                       units.number(thickness_m(b.build_ups[s.build_up]), "thickness")});
     }
     return table.text();
 }
@@ -172,9 +217,9 @@ std::string check_text(const Building& b, const PreferredUnits& units)
     out += "Walls and roofs net of openings, to wall centre lines; gains at full, sensible; own/type/default counts "
            "who stated each value of use.\n";
     out += "Films inside after ISO 6946, fixed; outside " + units.text(25.0, Kind::heat_transfer) +
-           ". No thermal bridges, no shading, no sky loss: not "
-           "modelled yet.\n\n" +
-           build_ups_text(b, units) + "\n" + defaults_text(b, units);
+           fmt::format(". Thermal bridges: {}. Shading by buildings and loss to the sky are not modelled yet.\n\n",
+                       b.thermal_bridges.empty() ? "none given" : fmt::format("{} given", b.thermal_bridges.size())) +
+           build_ups_text(b, units) + "\n" + windows_text(b, units) + defaults_text(b, units);
     return out;
 }
 

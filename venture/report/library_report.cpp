@@ -23,13 +23,6 @@ double u_of(const building::NamedBuildup& b)
     return 1.0 / (0.04 + fabric::standard_inside_resistance(b.direction) + fabric::resistance(b.layers));
 }
 
-double thickness_of(const building::NamedBuildup& b)
-{
-    double sum = 0.0;
-    for (const fabric::Layer& layer : b.layers.layers) sum += layer.thickness_m + layer.gap_m;
-    return sum;
-}
-
 std::string materials(const Input& library, const std::string& word, const PreferredUnits& units)
 {
     TextTable table;
@@ -61,7 +54,7 @@ std::string build_ups(const Building& b, const std::string& word, const Preferre
         if (!wanted(build_up.layers.name, word)) continue;
         any = true;
         table.add_row({build_up.layers.name, units.number(u_of(build_up), "heat_transfer"),
-                       build_up.typed ? "-" : units.number(thickness_of(build_up), "thickness"),
+                       build_up.typed ? "-" : units.number(thickness_m(build_up), "thickness"),
                        fmt::format("{:.0f}", mass_kg_per_m2(build_up.layers)),
                        build_up.typed                ? fmt::format("U and weight ({})", name_of(build_up.typed->weight))
                        : !build_up.described.empty() ? "words"
