@@ -130,7 +130,8 @@ void Resolver::add_typed(BuildupInput& given, NamedBuildup& out)
     const auto assume = [&](Given<double>& value, double standard) {
         if (!value) value = computed(standard, "standard surface resistance, ISO 6946", given.u_value.origin);
     };
-    assume(given.outside_film, inner ? film : 1.0 / fabric::outside_film_W_per_m2K);
+    const bool on_ground = named(given.name, input_.fabric.ground_floor); // nothing is outside of what it lies on
+    assume(given.outside_film, on_ground ? 0.0 : inner ? film : 1.0 / fabric::outside_film_W_per_m2K);
     assume(given.inside_film, film);
     if (!given.weight) given.weight = computed(std::string{"medium"}, "our assumption", given.u_value.origin);
     if (!given.mass) given.mass = computed(std::string{"inside"}, "our assumption", given.u_value.origin);
@@ -242,6 +243,15 @@ void Resolver::add_ground()
         const auto [at, is_new] = made.try_emplace(s.build_up, building_.build_ups.size());
         if (is_new) {
             NamedBuildup with_ground = building_.build_ups[s.build_up];
+            if (with_ground.typed) {
+                problem(
+                    codes::contradiction, with_ground.origin,
+                    fmt::format("floor '{}' is known by its U-value, in which the ground is counted already; [ground] "
+                                "would count it twice",
+                                with_ground.layers.name),
+                    "give the floor's layers, or leave [ground] out");
+                return;
+            }
             try {
                 with_ground.ground = ground_year(floor, with_ground.layers, year, edge);
                 with_ground.layers = with_ground.ground->layers;

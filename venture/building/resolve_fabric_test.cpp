@@ -234,6 +234,22 @@ TEST(ResolveFabric, TellsShadesWhoseUseContradictsItself)
 
 // --- ground
 
+TEST(ResolveFabric, CountsTheGroundOnce)
+{
+    Input in = one_room();
+    BuildupInput& slab = in.build_ups[3];
+    slab.layers = {};
+    slab.u_value = 0.3;
+    const Building b = built(in);
+    for (const Surface& s : b.surfaces)
+        if (s.beyond.kind == Neighbour::Kind::ground) {
+            EXPECT_NEAR(u_value(b, s), 0.3, 1e-12);
+        }
+    in.ground.outdoor_mean = 9.0;
+    in.ground.outdoor_amplitude = 7.0;
+    EXPECT_THAT(said(in), Contains(HasSubstr("[ground] would count it twice")));
+}
+
 TEST(ResolveFabric, LaysTheGroundUnderFloors)
 {
     Input in = one_room();

@@ -129,6 +129,18 @@ TEST(WeatherFile, ColumnsAreReadAsTheyAreDescribed)
     EXPECT_FALSE(r.year->synthetic);
 }
 
+TEST(WeatherFile, AYearWhoseGlobalWasSplitIsReadAgainOnceItIsWritten)
+{
+    const Read split = read(plain_file(), described());
+    ASSERT_TRUE(split.year);
+    const std::string written = write_weather(*split.year);
+    const Read again = read(written, {}, std::nullopt);
+    ASSERT_TRUE(again.year)
+        << again.error().message; // its clock is judged by global, which was measured, not by the split
+    for (std::size_t i = 0; i < split.year->size(); ++i)
+        EXPECT_NEAR(again.year->beam_normal_W_per_m2[i], split.year->beam_normal_W_per_m2[i], 0.051);
+}
+
 TEST(WeatherFile, DialectsGiveTheSameYear)
 {
     const auto expected = read(plain_file(), described()).year->dry_bulb_C;

@@ -39,8 +39,8 @@ std::string panes_table(const fabric::GlazedUnit& unit, const fabric::GlazedUnit
     TextTable table;
     table.add_column("Outside to inside", Align::left);
     add_column(table, "thickness", "thickness", units);
-    for (const char* heading : {"sun through\n%", "back out\n%", "back in\n%", "light through\n%",
-                                "emissivity\noutside", "emissivity\ninside", "keeps of the sun\n%", "of it inwards\n%"})
+    for (const char* heading : {"transmits\nsun %", "reflects\noutside %", "reflects\ninside %", "transmits\nlight %",
+                                "emissivity\noutside", "emissivity\ninside", "absorbs\nsun %", "of it\ninwards %"})
         table.add_column(heading);
     add_column(table, "conductance", "heat_transfer", units);
     for (std::size_t i = 0; i < unit.panes.size(); ++i) {

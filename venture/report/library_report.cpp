@@ -86,17 +86,21 @@ std::string panes(const Input& library, const std::string& word, const Preferred
     TextTable table;
     table.add_column("Pane", Align::left);
     add_column(table, "thickness", "thickness", units);
-    for (const char* heading :
-         {"sun through", "back out", "back in", "light", "emissivity\noutside", "emissivity\ninside"})
+    for (const char* heading : {"transmits\nsun", "reflects\noutside", "reflects\ninside", "transmits\nlight",
+                                "emissivity\noutside", "emissivity\ninside"})
         table.add_column(heading);
     bool any = false;
     for (const auto& p : library.panes) {
         if (!wanted(*p.name, word)) continue;
         any = true;
-        const auto number = [](const auto& given) { return fmt::format("{:.3g}", given ? *given : 0.837); };
-        table.add_row({*p.name, units.number(*p.thickness, "thickness"), number(p.solar_transmittance),
-                       number(p.solar_reflectance_outside), number(p.solar_reflectance_inside),
-                       number(p.light_transmittance), number(p.emissivity_outside), number(p.emissivity_inside)});
+        const auto share = [](const auto& given) { return fmt::format("{:.2f}", given ? *given : 0.0); };
+        const auto emissivity = [](const auto& given) {
+            return given ? fmt::format("{:.3f}", *given) : std::string{"0.837"};
+        };
+        table.add_row({*p.name, units.number(*p.thickness, "thickness"), share(p.solar_transmittance),
+                       share(p.solar_reflectance_outside), share(p.solar_reflectance_inside),
+                       share(p.light_transmittance), emissivity(p.emissivity_outside),
+                       emissivity(p.emissivity_inside)});
     }
     return any ? table.text() + "\n" : "";
 }
@@ -105,7 +109,7 @@ std::string shades(const Building& b, const std::string& word)
 {
     TextTable table;
     table.add_column("Shade", Align::left);
-    for (const char* heading : {"through", "sent back", "kept"}) table.add_column(heading);
+    for (const char* heading : {"transmits", "reflects", "absorbs"}) table.add_column(heading);
     bool any = false;
     for (const auto& s : b.shades) {
         if (!wanted(s.layer.name, word)) continue;
