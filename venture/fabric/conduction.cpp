@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 #include <numbers>
+#include <optional>
 
 #include <Eigen/Cholesky>
 #include <Eigen/Eigenvalues>
@@ -46,13 +47,17 @@ public:
         p.resize(n, n);
         slope.resize(n, n);
         const double h = 1e-20 * s; // a step off the real axis gives the derivative without cancellation
-        const PortMatrix<Complex> f = s > 0.0 ? response({s, h}) : PortMatrix<Complex>{};
+        const auto f = s > 0.0 ? detail::ports_of(pieces_,
+                                                  [&](const Layer& layer) {
+                                                      return detail::two_port_difference(layer, {s, h});
+                                                  })
+                               : PortMatrix<detail::Difference>{};
         for (Eigen::Index i = 0; i < n; ++i)
             for (Eigen::Index j = 0; j < n; ++j) {
                 const auto a = static_cast<std::size_t>(i), b = static_cast<std::size_t>(j);
                 if (s > 0.0) {
-                    p(i, j) = (steady(a, b) - f(a, b).real()) / s;
-                    slope(i, j) = (-f(a, b).imag() / h - p(i, j)) / s;
+                    p(i, j) = f(a, b).quotient.real();
+                    slope(i, j) = f(a, b).quotient.imag() / h;
                 } else {
                     p(i, j) = -about_zero_(a, b).c1;
                     slope(i, j) = -about_zero_(a, b).c2;
@@ -75,7 +80,7 @@ struct Sample {
 /// Galerkin matrices of the samples: (s mass + stiffness), and what the ports see of each profile.
 class Reduction {
 public:
-    /// @return false if the sample tells nothing that the others do not
+    /// @return false if the sample tells nothing that the others do not, within rounding
     bool add(const ExactWall& wall, double s, Eigen::Index port)
     {
         Sample sample{.s = s, .port = port};
@@ -83,7 +88,7 @@ public:
         const double size = std::sqrt(sample.p(port, port));
         if (!(size > 0.0)) return false;
         samples_.push_back(std::move(sample));
-        if (independent()) return true;
+        if (independent() && modes().rate.minCoeff() > 0.0) return true;
         samples_.pop_back();
         return false;
     }
@@ -249,15 +254,17 @@ WallModes wall_modes(const Buildup& buildup, const ModeOptions& options)
     Reduction reduction;
     for (Eigen::Index port = 0; port < ports; ++port) reduction.add(wall, 0.0, port);
     const Waves waves{wall, options.step_s};
+    std::optional<WallModes> best;
     for (;;) {
         WallModes modes = modes_of(wall, reduction.modes());
         const Waves::Worst worst = waves.worst(modes);
         modes.largest_error = worst.error;
-        if (worst.error <= options.accuracy || modes.size() >= most_modes) return modes;
+        if (!best || modes.largest_error < best->largest_error) best = modes;
+        if (best->largest_error <= options.accuracy || modes.size() >= most_modes) return *best;
         bool added = reduction.add(wall, waves.worst_s(modes, worst.port), worst.port);
         if (worst.other != worst.port)
             added = reduction.add(wall, waves.worst_s(modes, worst.other), worst.other) || added;
-        if (!added) return modes; // rounding allows no better
+        if (!added) return *best; // rounding allows no better
     }
 }
 

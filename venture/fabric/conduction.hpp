@@ -23,7 +23,8 @@ namespace venture::fabric {
 /// Mayo and Antoulas 2007, Linear Algebra Appl. 425). At s = 0 it always agrees: steady flow, steady temperatures and
 /// stored heat are exact. It is symmetric, passive and stable by construction, and d(stored)/dt = q1 + q2 + sum Q holds
 /// to rounding whatever the inputs do. Points are added where the answer to a wave is worst, until none errs by more
-/// than `accuracy` up to the frequencies that a step can carry.
+/// than `accuracy` up to the frequencies that a step can carry. Many metres of stone and metal may come less near: then
+/// rounding allows no more points, and `largest_error` tells.
 struct WallModes {
     std::vector<double> rate_per_s{}; ///< slowest first; empty for a wall without capacity
     std::vector<double> b1{}, b2{}, s{};

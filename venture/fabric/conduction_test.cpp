@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 #include <numbers>
+#include <random>
 
 #include <gtest/gtest.h>
 
@@ -104,6 +105,34 @@ TEST_P(Walls, AreTheirMirrorsFromTheOtherSide)
 }
 
 INSTANTIATE_TEST_SUITE_P(Stacks, Walls, testing::ValuesIn(stacks()), name_of_stack);
+
+/// Layers as nobody would stack them, with planes among them: stable whatever rounding does, and as near as told.
+TEST(WallModes, OfAnyStackSettleAndAreAsNearAsTheySay)
+{
+    std::mt19937 random{1};
+    const auto between = [&](double a, double b) { // on a logarithmic scale
+        return std::exp(std::uniform_real_distribution<double>(std::log(a), std::log(b))(random));
+    };
+    for (int i = 0; i < 400; ++i) {
+        Buildup wall{"any", {}};
+        const std::size_t layers = 1 + random() % 8;
+        for (std::size_t k = 0; k < layers; ++k)
+            wall.layers.push_back(
+                {{"any", between(0.005, 400), between(10, 9000), between(300, 4000)}, between(1e-4, 2)});
+        std::vector<Plane> planes;
+        if (i % 2 == 0) planes = {{random() % layers, 0.4}};
+        if (i % 4 == 0) planes.push_back({planes[0].layer, 0.8});
+        const double step_s = i % 3 == 0 ? 60.0 : 3600.0;
+        const WallModes w = wall_modes(wall, {.step_s = step_s, .planes = planes});
+        for (const double rate : w.rate_per_s) ASSERT_GT(rate, 0.0) << i;
+        EXPECT_LE(w.largest_error, 0.1) << i;
+        const auto exact = port_response(wall, planes, {0.0, 0.03 / step_s}),
+                   got = w.port_response({0.0, 0.03 / step_s});
+        for (std::size_t p = 0; p < exact.ports; ++p)
+            EXPECT_LE(std::abs(got(p, p) - exact(p, p)), 2.0 * std::max(w.largest_error, 1e-6) * std::abs(exact(p, p)))
+                << i;
+    }
+}
 
 TEST(WallModes, OfABareResistanceAreNone)
 {
