@@ -37,7 +37,6 @@ void Resolver::check_materials()
                             *m.density),
                 fmt::format("in mW/mK it would be {:g} W/mK: type \"{:g} mW/mK\"", per_milli * *m.conductivity,
                             *m.conductivity));
-        numbers_sound_ = false;
     }
 }
 
@@ -62,7 +61,7 @@ std::optional<fabric::Material> Resolver::material_called(const std::string& nam
                             [](const MaterialInput& m) { return value_of(m.name); });
     if (!index) return std::nullopt;
     const MaterialInput& m = input_.materials[*index];
-    if (!m.conductivity || !m.density || !m.specific_heat) { // said already: something of it is missing or unreadable
+    if (!m.conductivity || !m.density || !m.specific_heat || !is_sound(m)) { // said already
         numbers_sound_ = false;
         return std::nullopt;
     }
@@ -115,7 +114,7 @@ void Resolver::add_stated(BuildupInput& given, NamedBuildup& out)
         .correction_W_per_m2K = value_of(given.correction)};
     const std::size_t before = problems_.size();
     for (const auto& text : *given.layers) add_layer(text, stated);
-    if (problems_.size() != before || !numbers_sound_) return;
+    if (problems_.size() != before || stated.layers.size() != given.layers.value->size()) return; // said already
     const fabric::Films films{0.04, fabric::standard_inside_resistance(out.direction)};
     out.made = plain_buildup(stated, films);
     out.layers = out.made.layers;
@@ -166,11 +165,11 @@ void Resolver::add_build_ups()
             problem(codes::contradiction, (given.u_value ? given.u_value.origin : given.made_of.origin),
                     fmt::format("build-up '{}' is given in more than one way", out.layers.name),
                     "keep one of layers, made_of and u_value");
-        if (ways == 1) {
+        if (ways == 1 && is_sound(given)) {
             complete_words(given, out);
             try {
                 if (given.layers) add_stated(given, out);
-                if (given.u_value && numbers_sound_) add_typed(given, out);
+                if (given.u_value) add_typed(given, out);
             } catch (const quantity::RangeError& wrong) {
                 problem(codes::physics, given.u_value ? given.u_value.origin : given.name.origin, wrong.what());
             }

@@ -14,11 +14,26 @@ namespace codes = quantity::codes;
 
 // --- glazings
 
+/// A pane that sends off more than arrives.
+void Resolver::tell_too_much(const PaneInput& pane)
+{
+    const auto check = [&](const Given<double>& through, const Given<double>& back, std::string_view what) {
+        if (!through || !back || *through + *back <= 1.0) return;
+        problem(codes::contradiction, back.origin,
+                fmt::format("pane '{}': of {} it transmits {:g} and reflects {:g}, more than arrives",
+                            value_of(pane.name), what, *through, *back));
+    };
+    check(pane.solar_transmittance, pane.solar_reflectance_outside, "sunlight from outside");
+    check(pane.solar_transmittance, pane.solar_reflectance_inside, "sunlight from inside");
+    check(pane.light_transmittance, pane.light_reflectance_outside, "visible light from outside");
+    check(pane.light_transmittance, pane.light_reflectance_inside, "visible light from inside");
+}
+
 std::optional<fabric::GlazedUnit> Resolver::unit_of(const GlazingInput& given)
 {
     fabric::GlazedUnit unit{.name = value_of(given.name)};
     const std::size_t before = problems_.size();
-    bool gap_next = false;
+    bool gap_next = false, sound = true;
     for (const auto& text : *given.panes) {
         const auto gap = thickness_and_name(text.text);
         const std::vector<std::string> gases = {"air", "argon", "krypton"};
@@ -40,6 +55,13 @@ std::optional<fabric::GlazedUnit> Resolver::unit_of(const GlazingInput& given)
                                 [](const PaneInput& p) { return value_of(p.name); });
         if (!index) continue;
         const PaneInput& p = input_.panes[*index];
+        sound = sound && is_sound(p) &&
+                value_of(p.solar_transmittance) +
+                        std::max(value_of(p.solar_reflectance_outside), value_of(p.solar_reflectance_inside)) <=
+                    1.0 &&
+                value_of(p.light_transmittance) +
+                        std::max(value_of(p.light_reflectance_outside), value_of(p.light_reflectance_inside)) <=
+                    1.0;
         unit.panes.push_back({.name = text.text,
                               .thickness_m = value_of(p.thickness),
                               .solar = {value_of(p.solar_transmittance), value_of(p.solar_reflectance_outside),
@@ -52,7 +74,7 @@ std::optional<fabric::GlazedUnit> Resolver::unit_of(const GlazingInput& given)
     if (!gap_next && problems_.size() == before)
         problem(codes::layer, given.panes.origin, fmt::format("glazing '{}' ends with a gap", unit.name),
                 "panes and gaps follow each other, beginning and ending with a pane");
-    if (problems_.size() != before || !numbers_sound_) return std::nullopt;
+    if (problems_.size() != before || !sound) return std::nullopt;
     return unit;
 }
 
@@ -87,10 +109,7 @@ void Resolver::add_glazing(GlazingInput& given, NamedGlazing& out)
                         fmt::format("glazing '{}' has panes, from which this follows", g.name),
                         "leave out either the panes, or u_value, g_value and direct_transmittance");
         out.unit = unit_of(given);
-        if (!out.unit) {
-            numbers_sound_ = numbers_sound_ && !given.panes.refused;
-            return;
-        }
+        if (!out.unit) return;
         complete_from_panes(given, out);
     } else {
         if (given.panes.refused) return;
@@ -115,16 +134,17 @@ void Resolver::add_glazing(GlazingInput& given, NamedGlazing& out)
                             g.direct_transmittance, g.g_value));
         return;
     }
-    if (!out.unit && numbers_sound_) g.by_angle = fabric::glass_by_angle(g.g_value, g.direct_transmittance);
-    if (numbers_sound_) (void)face_to_face_resistance(g);
+    if (!out.unit) g.by_angle = fabric::glass_by_angle(g.g_value, g.direct_transmittance);
+    (void)face_to_face_resistance(g);
 }
 
 void Resolver::add_glazings()
 {
+    for (const PaneInput& pane : input_.panes) tell_too_much(pane);
     for (GlazingInput& given : input_.glazings) {
         NamedGlazing out{.values = {.name = value_of(given.name)}, .source = value_of(given.source)};
         try {
-            add_glazing(given, out);
+            if (is_sound(given)) add_glazing(given, out);
         } catch (const quantity::RangeError& wrong) {
             problem(codes::physics, given.panes ? given.panes.origin : given.u_value.origin, wrong.what());
         }
@@ -162,7 +182,7 @@ void Resolver::add_shades()
         out.above_W_per_m2 = value_of(given.above);
         out.profile = profile_called(given.profile);
         try {
-            if (numbers_sound_) (void)shade_layer(out.layer);
+            if (is_sound(given)) (void)shade_layer(out.layer);
         } catch (const quantity::RangeError& wrong) {
             problem(codes::physics, given.name.origin, wrong.what());
         }

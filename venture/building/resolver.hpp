@@ -62,6 +62,7 @@ private:
 
     // resolve_glass.cpp: windows and their shades
     void add_glazings();
+    void tell_too_much(const PaneInput& pane);
     void add_glazing(GlazingInput& given, NamedGlazing& out);
     [[nodiscard]] std::optional<fabric::GlazedUnit> unit_of(const GlazingInput& given);
     void complete_from_panes(GlazingInput& given, NamedGlazing& out);
@@ -113,6 +114,22 @@ private:
                 fmt::format("no {} is called '{}'; there are: {}", what, *name, there),
                 near ? fmt::format("did you mean '{}'?", *near) : std::string{});
         return std::nullopt;
+    }
+    /// Whether nothing of a record was refused or lies outside its bounds, which is told by itself.
+    template <class Record>
+    [[nodiscard]] static bool is_sound(const Record& record)
+    {
+        bool sound = true;
+        for (const auto& key : keys<Record>())
+            std::visit(
+                [&](auto field) {
+                    const auto& given = record.*field;
+                    sound = sound && !given.refused;
+                    if constexpr (std::is_same_v<decltype(given.value), std::optional<double>>)
+                        if (given && bounds_problem(*given, key.spec, given.origin)) sound = false;
+                },
+                key.field);
+        return sound;
     }
     /// The value with its origin; nothing typed where something must be is told elsewhere, and stands as 0 here.
     template <class T>

@@ -112,7 +112,14 @@ PlainBuildup plain_buildup(const StatedBuildup& as_stated, const Films& films)
     }
     double total = plain_sum + bridged_sum;
     if (bridged_sum > 0.0) {
-        out.bounds = combined_resistance(sections, films.inside_m2K_per_W, outside_film);
+        try {
+            out.bounds = combined_resistance(sections, films.inside_m2K_per_W, outside_film);
+        } catch (const quantity::RangeError& wrong) {
+            throw quantity::RangeError{where +
+                                           ", bridged layers (metal through insulation takes a numerical calculation; "
+                                           "type what it adds as a correction)",
+                                       wrong.name(), wrong.value(), wrong.allowed(), wrong.unit()};
+        }
         total = out.bounds->mean_m2K_per_W();
         const double scale = (total - plain_sum) / bridged_sum;
         std::size_t i = out.layers.layers.size() - stated.layers.size();

@@ -8,9 +8,15 @@
 
 namespace venture::quantity {
 
+namespace {
+
+std::string behind(const std::string& unit) { return unit.empty() ? unit : " " + unit; }
+
+} // namespace
+
 RangeError::RangeError(std::string where, std::string name, double value, Range allowed, std::string unit)
-    : Error{fmt::format("{}: {} is {:.6g} {}, allowed {:g} to {:g} {}", where, name, value, unit, allowed.lowest,
-                        allowed.highest, unit)},
+    : Error{fmt::format("{}: {} is {:.6g}{}, allowed {:g} to {:g}{}", where, name, value, behind(unit), allowed.lowest,
+                        allowed.highest, behind(unit))},
       where_{std::move(where)},
       name_{std::move(name)},
       unit_{std::move(unit)},
