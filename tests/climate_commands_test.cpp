@@ -33,7 +33,8 @@ TEST_F(ClimateCommands, ShowConditionsDaysAndTheYear)
 
 TEST_F(ClimateCommands, MarkWhatWasSetAndWhatWasDerived)
 {
-    replace("winter_ground = 7\n", "");
+    replace("outdoor_mean = 10.4\noutdoor_amplitude = 6.5\n", "");
+    replace("[ground]\nconductivity = 1.5               # clay\n", "");
     const Ran r = run("climate house --set \"site/winter_dry_bulb=-8 degC\"");
     EXPECT_EQ(r.code, 0);
     EXPECT_THAT(r.out, HasSubstr("dry bulb -8.0* degC"));
@@ -135,7 +136,7 @@ TEST_F(ClimateCommands, DrawTheYearInThreeKinds)
 TEST_F(ClimateCommands, TeachWhatIsMissing)
 {
     const std::string text = text_of(folder / "house/project.toml");
-    const auto from = text.find("[weather]"), to = text.find("[[material]]");
+    const auto from = text.find("[weather]"), to = text.find("# Materials");
     replace(text.substr(from, to - from), "");
     EXPECT_EQ(run("climate house").code, 0);
     EXPECT_THAT(run("climate house").out, HasSubstr("No weather year"));

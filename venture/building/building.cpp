@@ -44,11 +44,21 @@ fabric::HeatFlow heat_flow_behind(Attitude attitude)
 
 double thickness_m(const NamedBuildup& build_up)
 {
-    const std::size_t of_ground = build_up.ground ? fabric::GroundYear::layers_of_ground : 0;
+    const std::size_t of_ground = build_up.ground ? build_up.ground->layers_of_ground : 0;
     double sum = 0.0;
     for (std::size_t i = of_ground; i < build_up.layers.layers.size(); ++i)
         sum += build_up.layers.layers[i].thickness_m + build_up.layers.layers[i].gap_m;
     return sum;
+}
+
+double u_value(const Building& building, const Surface& surface, const Opening& opening)
+{
+    const bool window = opening.kind == Opening::Kind::window;
+    const double stated =
+        window ? building.glazings[opening.glazing].values.u_value_W_per_m2K : opening.u_value_W_per_m2K;
+    if (surface.beyond.kind != Neighbour::Kind::room) return stated;
+    const double other_film = fabric::standard_inside_resistance(heat_flow_behind(surface.attitude));
+    return 1.0 / (1.0 / stated - 1.0 / fabric::outside_film_W_per_m2K + other_film);
 }
 
 double u_value(const Building& building, const Surface& surface)

@@ -140,6 +140,7 @@ struct ThermalBridge {
     std::string name{};
     std::size_t room = 0;
     double heat_loss_W_per_K = 0.0; ///< all alike together
+    double length_m = 0.0;          ///< of one junction; of a fixing 0
 };
 
 struct Building {
@@ -167,5 +168,7 @@ struct Building {
 /// U-value air to air with the surface's own films, W/m2K: outdoors 0.04, another room the film on its side,
 /// else 0.
 [[nodiscard]] double u_value(const Building& building, const Surface& surface);
+/// The same of an opening in it: as stated, with the film of the other room where it stands between two.
+[[nodiscard]] double u_value(const Building& building, const Surface& surface, const Opening& opening);
 
 } // namespace venture::building

@@ -209,6 +209,20 @@ std::optional<climate::SyntheticRequest> synthetic_request_of(const Input& input
     return request;
 }
 
+void take_ground_temperatures(Input& input)
+{
+    const Given<double>& mean = input.ground.outdoor_mean;
+    if (!mean) return;
+    const quantity::OriginId origin = input.origins.add({.kind = quantity::OriginKind::computed,
+                                                         .text = "[ground]: mean of the year; floors find their own",
+                                                         .parent = mean.origin});
+    const auto take = [&](Given<double>& ground) {
+        if (!ground && !ground.refused) ground = Given<double>{*mean, origin};
+    };
+    take(input.site.winter_ground);
+    for (MonthInput& month : input.site.months) take(month.ground);
+}
+
 bool wants_conditions(const SiteInput& site)
 {
     const auto is_open = [](const auto& record) {

@@ -33,6 +33,10 @@ namespace venture::building {
 [[nodiscard]] std::optional<climate::SyntheticRequest> synthetic_request_of(const Input& input,
                                                                             std::vector<quantity::Problem>& problems);
 
+/// With [ground], floors find their own temperatures: what the site does not state of them stands as the mean of the
+/// year. Doing it twice changes nothing.
+void take_ground_temperatures(Input& input);
+
 /// Whether the site leaves design conditions open that a weather year can give: all of its months, or a required key.
 [[nodiscard]] bool wants_conditions(const SiteInput& site);
 

@@ -4,6 +4,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/building/climate_input.hpp>
 #include <venture/building/keys.hpp>
 
 namespace venture::building {
@@ -20,6 +21,7 @@ public:
     void run()
     {
         for (RoomInput& room : input_.rooms) inherit(room);
+        take_ground_temperatures(input_);
         for_each_table(input_, [&](std::string_view, auto& records) {
             if constexpr (requires { records.begin(); }) {
                 for (auto& record : records) fill_defaults(record);

@@ -86,12 +86,13 @@ Polygons shared_wall(GridPoint a, GridPoint b, Extent own, GridPoint c, GridPoin
 
 class Finder {
 public:
-    Finder(const std::vector<Room>& rooms, double bearing)
+    Finder(const std::vector<Room>& rooms, double bearing, std::optional<double> ground_level_m)
         : rooms_{rooms},
           nearby_{rooms_nearby(rooms)},
           bearing_{bearing}
     {
         for (const Room& room : rooms) lowest_ = std::min(lowest_, height_of(room).low);
+        ground_ = ground_level_m ? to_grid(*ground_level_m) : lowest_;
     }
 
     std::vector<Surface> run()
@@ -152,6 +153,11 @@ private:
             rest = difference(rest, shared);
             if (rooms_[wall.room].name < rooms_[n].name) add(wall, shared, {Neighbour::Kind::room, n});
         }
+        if (ground_ > own.low) {
+            const Polygons below = {rectangle(0, own.low, along(a, b, b), std::min(ground_, own.high))};
+            add(wall, intersection(rest, below), {Neighbour::Kind::ground});
+            rest = difference(rest, below);
+        }
         add(wall, rest, {Neighbour::Kind::outdoors});
     }
 
@@ -166,8 +172,8 @@ private:
             add(floor, shared, {Neighbour::Kind::room, n});
             rest = difference(rest, {rooms_[n].outline});
         }
-        const bool lowest = height_of(room).low == lowest_;
-        add(floor, rest, {lowest ? Neighbour::Kind::ground : Neighbour::Kind::outdoors});
+        const bool on_ground = height_of(room).low <= std::max(ground_, lowest_);
+        add(floor, rest, {on_ground ? Neighbour::Kind::ground : Neighbour::Kind::outdoors});
     }
 
     void add_ceiling(std::size_t r)
@@ -183,7 +189,8 @@ private:
     const std::vector<Room>& rooms_;
     std::vector<std::vector<std::size_t>> nearby_;
     double bearing_;
-    std::int64_t lowest_ = INT64_MAX;
+    std::int64_t lowest_ = INT64_MAX; ///< floor of all
+    std::int64_t ground_ = INT64_MAX; ///< outside; that floor if nothing else is known
     std::vector<Surface> out_{};
 };
 
@@ -210,9 +217,10 @@ std::vector<std::string> wall_names(const Room& room)
     return names;
 }
 
-std::vector<Surface> find_surfaces(const std::vector<Room>& rooms, double plan_bearing_deg)
+std::vector<Surface> find_surfaces(const std::vector<Room>& rooms, double plan_bearing_deg,
+                                   std::optional<double> ground_level_m)
 {
-    return Finder{rooms, plan_bearing_deg}.run();
+    return Finder{rooms, plan_bearing_deg, ground_level_m}.run();
 }
 
 std::vector<std::pair<std::size_t, std::size_t>> overlapping_rooms(const std::vector<Room>& rooms)

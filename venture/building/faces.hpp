@@ -1,6 +1,7 @@
 #pragma once
 /// Faces of rooms split by what lies behind them: neighbours found from the shapes. Internal to building.
 
+#include <optional>
 #include <vector>
 
 #include <venture/building/building.hpp>
@@ -9,8 +10,11 @@ namespace venture::building::detail {
 
 /// Surfaces of all rooms, without build-ups and openings. A part shared by two rooms stands once: walls with the room
 /// whose name comes first, floors with the room above.
+/// @param ground_level_m  of the ground outside, if known: walls are split there, floors below it lie on the ground;
+///                        else only the lowest do
 /// Faces meet only on common planes, exact to the grid; dimensions are to wall centre lines and floor levels.
-[[nodiscard]] std::vector<Surface> find_surfaces(const std::vector<Room>& rooms, double plan_bearing_deg);
+[[nodiscard]] std::vector<Surface> find_surfaces(const std::vector<Room>& rooms, double plan_bearing_deg,
+                                                 std::optional<double> ground_level_m = {});
 
 /// Names of a room's walls in the order of its outline: "south wall", "south wall 2".
 [[nodiscard]] std::vector<std::string> wall_names(const Room& room);

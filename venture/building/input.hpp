@@ -99,7 +99,8 @@ struct BuildupInput {
     Given<std::string> made_of;
     Given<double> u_value, outside_film, inside_film;
     Given<std::string> weight, mass, heat_flow, air_gaps;
-    Given<double> correction, absorptance;
+    Given<std::string> falls;
+    Given<double> fasteners, fastener_diameter, fastener_conductivity, correction, absorptance;
 };
 
 /// A pane of glass as its maker states it.
@@ -126,7 +127,7 @@ struct ShadeInput {
 
 /// Heat that goes round a room's layers: a junction or fixing, to outdoors.
 struct ThermalBridgeInput {
-    Given<std::string> name, room, source, note;
+    Given<std::string> name, room, at, source, note;
     Given<double> psi, length, chi, count;
 };
 
@@ -135,12 +136,15 @@ struct GroundInput {
     Given<double> conductivity, wall_thickness, exposed_perimeter;
     Given<double> edge_width, edge_thickness, edge_conductivity;
     Given<std::string> edge_lies, note;
+    Given<double> level;
+    Given<std::string> under_floor, void_shelter;
+    Given<double> void_vents, void_wall_u_value, void_wind;
     Given<double> outdoor_mean, outdoor_amplitude, coldest_month, indoor;
     /// Whether anything was said of it; without it floors lie on a stated ground temperature.
     [[nodiscard]] bool is_used() const
     {
-        return conductivity || wall_thickness || exposed_perimeter || edge_width || edge_thickness || outdoor_mean ||
-               outdoor_amplitude || coldest_month || indoor;
+        return conductivity || wall_thickness || exposed_perimeter || edge_width || edge_thickness || level ||
+               under_floor || void_vents || outdoor_mean || outdoor_amplitude || coldest_month || indoor;
     }
 };
 
@@ -178,7 +182,7 @@ struct StoreyInput {
 };
 
 struct OpeningInput {
-    Given<std::string> name, in, kind, glazing, shade, note;
+    Given<std::string> name, in, to, kind, glazing, shade, note;
     Given<double> width, height, sill, from_left, count, u_value;
 };
 

@@ -1,3 +1,4 @@
+#include <venture/building/junctions.hpp>
 #include <venture/building/key_shorthand.hpp>
 #include <venture/fabric/typed_u_value.hpp>
 
@@ -39,9 +40,11 @@ std::span<const Key<BuildupInput>> keys<BuildupInput>()
     using T = BuildupInput;
     static const std::vector<Key<T>> all = {
         name_key<T>("what walls, roofs and floors call it"),
-        text_key<T>("layers", &T::layers,
-                    "outside to inside: \"102 mm brick\", \"50 mm air gap\", \"0.18 m2K/W air gap\", \"140 mm mineral "
-                    "wool between 45 mm softwood every 600 mm\", \"90 mm mineral wool with 12 % steel\""),
+        text_key<T>(
+            "layers", &T::layers,
+            "outside to inside: \"102 mm brick\", \"50 mm air gap\", \"0.18 m2K/W air gap\", \"140 mm mineral "
+            "wool between 45 mm softwood every 600 mm\", \"90 mm mineral wool with 12 % steel\", \"20 to 140 mm "
+            "polystyrene\" where it tapers"),
         text_key<T>(
             "made_of", &T::made_of,
             "instead of layers, the wall in words, outside to inside: \"brick cladding, timber frame 140 mm, studs "
@@ -68,8 +71,22 @@ std::span<const Key<BuildupInput>> keys<BuildupInput>()
                              {"none", "bridging", "bridging, air moves"}),
                         "none", "ISO 6946, annex F, level 0"),
          &T::air_gaps},
+        {otherwise_word(
+             word("falls", "shape of what a layer that tapers drains: to a gutter, or to the lowest or highest corner",
+                  {"rectangle", "triangle, thickest at the apex", "triangle, thinnest at the apex"}),
+             "rectangle", "ISO 6946, annex E"),
+         &T::falls},
+        {otherwise(number("fasteners", Kind::number, 0, 100,
+                          "for each m2, all the way through the layer of most resistance (ISO 6946, annex F)"),
+                   0.0, "none"),
+         &T::fasteners},
+        {otherwise(number("fastener_diameter", Kind::length, 0.0005, 0.1, "of their shaft"), 0.005, own),
+         &T::fastener_diameter},
+        {otherwise(number("fastener_conductivity", Kind::conductivity, 0.05, 400, "carbon steel 50, stainless 17 W/mK"),
+                   50.0, "carbon steel, our assumption"),
+         &T::fastener_conductivity},
         {otherwise(number("correction", Kind::heat_transfer, 0, 2,
-                          "added to its U-value for what no layer shows: fasteners, thermal bridges that repeat"),
+                          "added to its U-value for what no layer shows, as thermal bridges that repeat"),
                    0.0, "none"),
          &T::correction},
         {otherwise(share("absorptance", "share of sunlight that its outside takes up"), 0.6,
@@ -194,6 +211,25 @@ std::span<const Key<GroundInput>> keys<GroundInput>()
         {otherwise_word(word("edge_lies", "how that insulation lies", {"level", "upright"}), "level",
                         "under the slab unless typed"),
          &T::edge_lies},
+        {number("level", Kind::length, -200, 1000,
+                "of the ground outside, as storeys' levels; walls below it stand in the ground, floors below it are a "
+                "basement's. That of the lowest storey unless typed"),
+         &T::level},
+        {otherwise_word(word("under_floor", "what the lowest floors lie on", {"soil", "a ventilated void"}), "soil",
+                        "slab or basement unless typed"),
+         &T::under_floor},
+        {otherwise(number("void_vents", Kind::length, 0, 1, "openings of the void, m2 for each m of its perimeter"),
+                   0.0015, own),
+         &T::void_vents},
+        {otherwise(number("void_wall_u_value", Kind::heat_transfer, 0.05, 6, "of the void's walls above the ground"),
+                   1.7, "solid masonry, our assumption"),
+         &T::void_wall_u_value},
+        {otherwise(number("void_wind", Kind::velocity, 0, 20, "mean of the year at 10 m, as it drives the void's air"),
+                   4.0, own),
+         &T::void_wind},
+        {otherwise_word(word("void_shelter", "from that wind", {"sheltered", "average", "exposed"}), "average",
+                        "ISO 13370: 0.05"),
+         &T::void_shelter},
         {must(number("outdoor_mean", Kind::temperature, -30, 40, "mean temperature of the year")), &T::outdoor_mean},
         {must(number("outdoor_amplitude", Kind::temperature_difference, 0, 40,
                      "half the difference between the warmest and the coldest month's mean")),
@@ -215,7 +251,8 @@ std::span<const Key<ThermalBridgeInput>> keys<ThermalBridgeInput>()
     using T = ThermalBridgeInput;
     static const std::vector<Key<T>> all = {
         name_key<T>("of the junction or fixing"),
-        text_key<T>("room", &T::room, "that loses heat through it to outdoors", true),
+        text_key<T>("room", &T::room, "that loses heat through it to outdoors; with `at` all rooms unless typed"),
+        {word("at", "a junction whose length is measured in every room", building::junction_names()), &T::at},
         {number("psi", Kind::conductivity, -1, 5,
                 "of a junction: what a metre of it adds (ISO 14683 lists usual values)"),
          &T::psi},

@@ -101,7 +101,9 @@ std::span<const Key<OpeningInput>> keys<OpeningInput>()
     using T = OpeningInput;
     static const std::vector<Key<T>> all = {
         text_key<T>("name", &T::name, "of the opening"),
-        text_key<T>("in", &T::in, "face it is in: a side of the compass, or \"roof\"", true),
+        text_key<T>("in", &T::in, "face to outdoors that it is in: a side of the compass, or \"roof\""),
+        text_key<T>("to", &T::to,
+                    "instead of in: the room that it leads or looks to, through the largest wall between"),
         {otherwise_word(word("kind", "what it is", {"window", "door", "roof window"}), "window",
                         "a window unless typed"),
          &T::kind},

@@ -1,5 +1,7 @@
 #include <venture/building/layer_text.hpp>
 
+#include <algorithm>
+
 #include <fmt/format.h>
 
 #include <venture/quantity/names.hpp>
@@ -78,6 +80,49 @@ std::string bridge_by_spacing(std::string_view words, LayerWords& out)
     return {};
 }
 
+/// "20 to 140 mm polystyrene" or "2 cm to 140 mm polystyrene", taken apart.
+struct Range {
+    double value = 0.0;
+    std::string_view unit{}; ///< empty: that of the second thickness
+    std::string_view rest{}; ///< from the second thickness on
+};
+
+std::optional<Range> range_of(std::string_view text)
+{
+    const auto from = measure(text);
+    if (!from) return std::nullopt;
+    const bool shares_unit = from->unit == "to";
+    std::string_view rest = from->rest;
+    if (!shares_unit) {
+        if (!rest.starts_with("to ")) return std::nullopt;
+        rest = trimmed(rest.substr(3));
+    }
+    if (!quantity::leading_number(rest)) return std::nullopt;
+    return Range{from->value, shares_unit ? std::string_view{} : from->unit, rest};
+}
+
+/// A layer that tapers: the greater thickness is the layer's.
+std::variant<LayerWords, LayerProblem> tapered_layer(const Range& range, std::string_view text)
+{
+    auto layer = parse_layer(range.rest);
+    auto* words = std::get_if<LayerWords>(&layer);
+    if (words == nullptr) return layer;
+    const auto m = measure(range.rest);
+    const auto other =
+        m ? in_si({range.value, range.unit.empty() ? m->unit : range.unit, {}}, Kind::length) : std::nullopt;
+    if (!other || words->is_resistance || words->gap || !words->bridge.empty())
+        return LayerProblem{
+            fmt::format("'{}' cannot taper: a gap, a resistance or a bridged layer is even", text.substr(0, 60)),
+            "a layer that tapers is a material (\"20 to 140 mm polystyrene\")"};
+    if (*other < 0.0 || *other == words->thickness_m)
+        return LayerProblem{
+            fmt::format("'{}' does not taper; expected two thicknesses that differ, 0 or more", text.substr(0, 60)),
+            {}};
+    words->tapers_to_m = std::min(*other, words->thickness_m);
+    words->thickness_m = std::max(*other, words->thickness_m);
+    return layer;
+}
+
 /// "50 mm well ventilated air gap", once its thickness is known.
 std::optional<fabric::StatedGap> gap_of(std::string_view name, double thickness_m)
 {
@@ -110,6 +155,7 @@ std::optional<ThicknessAndName> thickness_and_name(std::string_view text)
 
 std::variant<LayerWords, LayerProblem> parse_layer(std::string_view text)
 {
+    if (const auto range = range_of(text)) return tapered_layer(*range, text);
     const auto m = measure(text);
     if (!m || m->rest.empty())
         return LayerProblem{fmt::format("'{}' is no layer; expected {}", text.substr(0, 60), expected), {}};

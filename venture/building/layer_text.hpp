@@ -12,9 +12,10 @@ namespace venture::building {
 
 /// The words of a layer, its materials by name.
 struct LayerWords {
-    std::string name{};                ///< of the material; of a gap or resistance whatever it is called
-    double thickness_m = 0.0;          ///< of a slab or gap
-    double resistance_m2K_per_W = 0.0; ///< of a resistance
+    std::string name{};                  ///< of the material; of a gap or resistance whatever it is called
+    double thickness_m = 0.0;            ///< of a slab or gap; the greatest of one that tapers
+    std::optional<double> tapers_to_m{}; ///< the least: "20 to 140 mm"
+    double resistance_m2K_per_W = 0.0;   ///< of a resistance
     bool is_resistance = false;
     std::optional<fabric::StatedGap> gap{};
     std::string bridge{}; ///< material of what bridges it; empty if nothing does

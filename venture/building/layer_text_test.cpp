@@ -139,5 +139,22 @@ TEST(WallInWords, TellsWhatIsNoPartOfAWall)
     EXPECT_THAT(wrong_wall(""), HasSubstr("described by no words"));
 }
 
+TEST(LayerText, TapersBetweenTwoThicknesses)
+{
+    for (const char* text : {"20 to 140 mm polystyrene", "140 to 20 mm polystyrene", "2 cm to 140 mm polystyrene",
+                             "20 mm to 0.14 m polystyrene"}) {
+        const auto parsed = parse_layer(text);
+        const auto* words = std::get_if<LayerWords>(&parsed);
+        ASSERT_TRUE(words) << text;
+        EXPECT_EQ(words->name, "polystyrene");
+        EXPECT_NEAR(words->thickness_m, 0.14, 1e-12) << text;
+        EXPECT_NEAR(words->tapers_to_m.value_or(-1.0), 0.02, 1e-12) << text;
+    }
+    EXPECT_NEAR(std::get<LayerWords>(parse_layer("0 to 90 mm cork")).tapers_to_m.value_or(-1.0), 0.0, 1e-12);
+    for (const char* text : {"20 to 20 mm cork", "20 to 30 to 40 mm cork", "20 to 50 mm air gap",
+                             "20 to 90 mm wool with 10 % softwood", "0.1 to 0.2 m2K/W something", "-20 to 40 mm cork"})
+        EXPECT_TRUE(std::holds_alternative<LayerProblem>(parse_layer(text))) << text;
+}
+
 } // namespace
 } // namespace venture::building

@@ -195,10 +195,11 @@ Resolved Resolver::run()
     check_fabric_names();
     const bool tables_sound = !quantity::has_error(problems_);
     add_rooms();
-    if (building_.rooms.size() == input_.rooms.size()) add_thermal_bridges();
     // Shapes are only worth matching when every room has one; the names they use can be told all the same.
     const bool all_shaped = numbers_sound_ && building_.rooms.size() == input_.rooms.size() && !building_.rooms.empty();
     if (all_shaped && (tables_sound || !quantity::has_error(problems_))) add_surfaces();
+    if (building_.rooms.size() == input_.rooms.size())
+        add_thermal_bridges(all_shaped && !quantity::has_error(problems_));
     if (all_shaped && !quantity::has_error(problems_)) add_ground();
     Resolved out{.problems = std::move(problems_)};
     if (!quantity::has_error(out.problems) && numbers_sound_) {

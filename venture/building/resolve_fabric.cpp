@@ -1,7 +1,4 @@
-/// Materials, build-ups, thermal bridges and the ground.
-
-#include <algorithm>
-#include <map>
+/// Materials and build-ups.
 
 #include <fmt/format.h>
 
@@ -81,6 +78,7 @@ void Resolver::add_layer(const quantity::PlacedText& text, fabric::StatedBuildup
         const auto material = material_called(words.name, text.origin);
         if (!material) return;
         layer.main = {.material = *material, .thickness_m = words.thickness_m};
+        layer.tapers_to_m = words.tapers_to_m;
     }
     if (!words.bridge.empty()) {
         layer.bridge = material_called(words.bridge, text.origin);
@@ -111,6 +109,9 @@ void Resolver::add_stated(BuildupInput& given, NamedBuildup& out)
         .name = value_of(given.name),
         .direction = out.direction,
         .air_gaps = chosen(given.air_gaps, spec_of(&BuildupInput::air_gaps).choices, fabric::AirGaps::none),
+        .fasteners = {value_of(given.fasteners), value_of(given.fastener_diameter),
+                      value_of(given.fastener_conductivity)},
+        .falls = chosen(given.falls, spec_of(&BuildupInput::falls).choices, fabric::Taper::rectangle),
         .correction_W_per_m2K = value_of(given.correction)};
     const std::size_t before = problems_.size();
     for (const auto& text : *given.layers) add_layer(text, stated);
@@ -175,92 +176,6 @@ void Resolver::add_build_ups()
             }
         }
         building_.build_ups.push_back(std::move(out));
-    }
-}
-
-// --- thermal bridges
-
-void Resolver::add_thermal_bridges()
-{
-    std::vector<double> of_room(building_.rooms.size(), 0.0);
-    for (const ThermalBridgeInput& given : input_.thermal_bridges) {
-        if (!given.room || !given.name) continue; // said already
-        const auto room = find("room", given.room, building_.rooms, [](const Room& r) { return r.name; });
-        const bool linear = given.psi && given.length, point = given.chi.value.has_value();
-        if (linear == point || static_cast<bool>(given.psi) != static_cast<bool>(given.length)) {
-            problem(codes::contradiction, given.name.origin,
-                    fmt::format("thermal bridge '{}' is neither a junction nor a fixing", *given.name),
-                    "a junction has psi and length, a fixing chi");
-            continue;
-        }
-        if (!room) continue;
-        const double one = linear ? *given.psi * *given.length : *given.chi;
-        building_.thermal_bridges.push_back({*given.name, *room, one * value_of(given.count)});
-        of_room[*room] += building_.thermal_bridges.back().heat_loss_W_per_K;
-        if (of_room[*room] < 0.0)
-            problem(codes::physics, given.name.origin,
-                    fmt::format("the thermal bridges of '{}' up to here add {:.3g} W/K, less than nothing", *given.room,
-                                of_room[*room]),
-                    "corners with a negative psi go with the junctions beside them; begin with those that add");
-    }
-}
-
-// --- ground
-
-void Resolver::add_ground()
-{
-    GroundInput& given = input_.ground;
-    if (!given.is_used() || !given.outdoor_mean || !given.outdoor_amplitude) return;
-    const auto on_ground = [](const Surface& s) {
-        return s.attitude == Attitude::floor && s.beyond.kind == Neighbour::Kind::ground;
-    };
-    double area = 0.0, perimeter = 0.0;
-    std::vector<bool> has_ground_floor(building_.rooms.size(), false);
-    for (const Surface& s : building_.surfaces)
-        if (on_ground(s)) {
-            area += s.gross_m2;
-            has_ground_floor[s.room] = true;
-        }
-    if (area <= 0.0) return;
-    for (const Surface& s : building_.surfaces)
-        if (has_ground_floor[s.room] && s.attitude == Attitude::wall && s.beyond.kind == Neighbour::Kind::outdoors)
-            perimeter += s.gross_m2 / building_.rooms[s.room].height_m;
-    if (!given.exposed_perimeter)
-        given.exposed_perimeter =
-            computed(perimeter, "walls to outdoors of the rooms on the ground", given.outdoor_mean.origin);
-    const fabric::GroundFloor floor{.area_m2 = area,
-                                    .exposed_perimeter_m = value_of(given.exposed_perimeter),
-                                    .wall_thickness_m = value_of(given.wall_thickness),
-                                    .ground_conductivity_W_per_mK = value_of(given.conductivity)};
-    const fabric::EdgeInsulation edge{value_of(given.edge_lies) == "upright", value_of(given.edge_width),
-                                      value_of(given.edge_thickness), value_of(given.edge_conductivity)};
-    const fabric::YearlyTemperatures year{value_of(given.outdoor_mean), value_of(given.outdoor_amplitude),
-                                          value_of(given.coldest_month), value_of(given.indoor)};
-    std::map<std::size_t, std::size_t> made; // build-up -> the same with the ground under it
-    for (Surface& s : building_.surfaces) {
-        if (!on_ground(s)) continue;
-        const auto [at, is_new] = made.try_emplace(s.build_up, building_.build_ups.size());
-        if (is_new) {
-            NamedBuildup with_ground = building_.build_ups[s.build_up];
-            if (with_ground.typed) {
-                problem(
-                    codes::contradiction, with_ground.origin,
-                    fmt::format("floor '{}' is known by its U-value, in which the ground is counted already; [ground] "
-                                "would count it twice",
-                                with_ground.layers.name),
-                    "give the floor's layers, or leave [ground] out");
-                return;
-            }
-            try {
-                with_ground.ground = ground_year(floor, with_ground.layers, year, edge);
-                with_ground.layers = with_ground.ground->layers;
-            } catch (const quantity::RangeError& wrong) {
-                problem(codes::physics, given.outdoor_mean.origin, wrong.what());
-                return;
-            }
-            building_.build_ups.push_back(std::move(with_ground));
-        }
-        s.build_up = at->second;
     }
 }
 

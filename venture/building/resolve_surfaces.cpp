@@ -127,16 +127,42 @@ void Resolver::set_build_up(Surface& surface)
         if (building_.build_ups[i].layers.name == *name) surface.build_up = i;
 }
 
-void Resolver::add_opening(const OpeningInput& given, std::size_t room)
+/// The surface that an opening stands in; nothing, and a complaint, if there is none.
+Surface* Resolver::surface_for(const OpeningInput& given, std::size_t room, const std::string& label)
 {
-    if (!given.in || !given.width || !given.height) return; // said already: a missing key
-    Opening out{.name = given.name ? *given.name : "", .width_m = *given.width, .height_m = *given.height};
-    const bool door = given.kind && *given.kind == "door";
-    const std::string label =
-        fmt::format("{} of {:g} x {:g} m", given.kind ? *given.kind : "window", out.width_m, out.height_m);
-    out.kind = door ? Opening::Kind::door : Opening::Kind::window;
+    const auto larger = [](Surface* best, Surface& s) {
+        return best == nullptr || s.gross_m2 > best->gross_m2 ? &s : best;
+    };
+    const std::string& room_name = building_.rooms[room].name;
+    Surface* best = nullptr;
+    if (given.to) {
+        const auto other = find("room", given.to, building_.rooms, [](const Room& r) { return r.name; });
+        if (!other) return nullptr;
+        for (Surface& s : building_.surfaces)
+            if (s.attitude == Attitude::wall && s.beyond.kind == Neighbour::Kind::room &&
+                (std::pair{s.room, s.beyond.room} == std::pair{room, *other} ||
+                 std::pair{s.room, s.beyond.room} == std::pair{*other, room}))
+                best = larger(best, s);
+        if (best == nullptr)
+            problem(codes::opening, given.to.origin,
+                    fmt::format("{} from '{}' to '{}': these rooms share no wall", label, room_name, *given.to));
+        return best;
+    }
+    const auto candidates = faces_called(*given.in, room, given.in.origin);
+    for (Surface* s : candidates)
+        if (s->beyond.kind == Neighbour::Kind::outdoors) best = larger(best, *s);
+    if (best == nullptr && !candidates.empty())
+        problem(codes::opening, given.in.origin,
+                fmt::format("{} in the {} of '{}': that face has no part to outdoors", label, *given.in, room_name));
+    return best;
+}
+
+/// What fills an opening: glazing and shade of a window, U-value of a door.
+void Resolver::fill_opening(const OpeningInput& given, quantity::OriginId where, const std::string& label, Opening& out)
+{
+    const bool door = out.kind == Opening::Kind::door;
     if (door != static_cast<bool>(given.u_value) || door == static_cast<bool>(given.glazing))
-        problem(codes::contradiction, given.in.origin,
+        problem(codes::contradiction, where,
                 fmt::format("{}: {}", label,
                             door ? "a door needs a u_value and has no glazing"
                                  : "a window needs a glazing and has no u_value"));
@@ -145,43 +171,59 @@ void Resolver::add_opening(const OpeningInput& given, std::size_t room)
         out.glazing = find("glazing", given.glazing, building_.glazings, [](const NamedGlazing& g) {
                           return g.values.name;
                       }).value_or(0);
-    if (!door) out.shade = shade_of(given);
-    if (door && given.shade)
-        problem(codes::contradiction, given.shade.origin, fmt::format("{}: a door has no shade", label));
-    Surface* best = nullptr;
-    const auto candidates = faces_called(*given.in, room, given.in.origin);
-    for (Surface* s : candidates)
-        if (s->beyond.kind == Neighbour::Kind::outdoors && (best == nullptr || s->gross_m2 > best->gross_m2)) best = s;
-    if (best == nullptr) {
-        if (!candidates.empty())
-            problem(codes::opening, given.in.origin,
-                    fmt::format("{} in the {} of '{}': that face has no part to outdoors", label, *given.in,
-                                building_.rooms[room].name));
+    if (!door && !given.to) out.shade = shade_of(given);
+    if ((door || given.to) && given.shade)
+        problem(codes::contradiction, given.shade.origin,
+                fmt::format("{}: a {} has no shade", label, door ? "door" : "window between rooms"));
+}
+
+void Resolver::add_opening(const OpeningInput& given, std::size_t room)
+{
+    if (!given.width || !given.height) return; // said already: a missing key
+    Opening out{.name = given.name ? *given.name : "", .width_m = *given.width, .height_m = *given.height};
+    const std::string label =
+        fmt::format("{} of {:g} x {:g} m", given.kind ? *given.kind : "window", out.width_m, out.height_m);
+    if (static_cast<bool>(given.in) == static_cast<bool>(given.to)) {
+        if (given.in.refused || given.to.refused) return;
+        problem(codes::contradiction, given.width.origin,
+                fmt::format("{} of '{}' says {} where it is", label, building_.rooms[room].name,
+                            given.in ? "twice" : "nowhere"),
+                "an opening has `in` (a face to outdoors), or `to` (another room)");
         return;
     }
-    const Box box = box_of(best->shape);
+    if (given.kind && *given.kind == "door") out.kind = Opening::Kind::door;
+    fill_opening(given, given.width.origin, label, out);
+    if (Surface* surface = surface_for(given, room, label)) place_opening(given, label, std::move(out), *surface);
+}
+
+void Resolver::place_opening(const OpeningInput& given, const std::string& label, Opening out, Surface& surface)
+{
+    const bool upright = surface.attitude == Attitude::wall;
+    const Box box = box_of(surface.shape);
+    const Room& room = building_.rooms[surface.room];
     const double width = to_metres(box.x1 - box.x0), height = to_metres(box.y1 - box.y0);
+    const double foot = upright ? to_metres(box.y0) - room.floor_m : 0.0; // of the part, above the room's floor
     const int count = static_cast<int>(given.count ? *given.count : 1.0);
-    out.sill_m =
-        given.sill
-            ? *given.sill
-            : (door || best->attitude != Attitude::wall ? 0.0 : std::min(0.9, std::max(0.0, height - out.height_m)));
+    const double usual_sill = out.kind == Opening::Kind::door || !upright ? 0.0 : 0.9;
+    out.sill_m = given.sill ? *given.sill
+                            : foot + std::min(std::max(0.0, usual_sill - foot), std::max(0.0, height - out.height_m));
     const double first = given.from_left ? *given.from_left : (width / count - out.width_m) / 2.0;
     const double pitch = given.from_left ? out.width_m : width / count;
     for (int i = 0; i < count; ++i) out.from_left_m.push_back(to_metres(box.x0) + first + i * pitch);
     constexpr double rounding_m = 1e-6;
     const bool fits_across = first >= -rounding_m && first + (count - 1) * pitch + out.width_m <= width + rounding_m;
-    const bool fits_up = out.sill_m + out.height_m <= height + rounding_m;
-    if (!fits_across || !fits_up || best->openings_m2() + out.area_m2() > best->gross_m2 + rounding_m) {
+    const bool fits_up = out.sill_m >= foot - rounding_m && out.sill_m + out.height_m <= foot + height + rounding_m;
+    if (!fits_across || !fits_up || surface.openings_m2() + out.area_m2() > surface.gross_m2 + rounding_m) {
         problem(codes::opening, given.width.origin,
-                fmt::format("{}{}, sill {:g} m: does not fit into the {} of '{}', which is {:.3f} x {:.3f} m "
+                fmt::format("{}{}, sill {:g} m: does not fit into the {} of '{}', which is {:.3f} x {:.3f} m{} "
                             "with {:.2f} m2 still free",
-                            label, count > 1 ? fmt::format(", {} alike", count) : "", out.sill_m, best->name,
-                            building_.rooms[room].name, width, height, best->gross_m2 - best->openings_m2()),
+                            label, count > 1 ? fmt::format(", {} alike", count) : "", out.sill_m, surface.name,
+                            room.name, width, height, foot > 0.0 ? fmt::format(", from {:.3f} m up,", foot) : "",
+                            surface.gross_m2 - surface.openings_m2()),
                 "make it smaller, or place it with from_left and sill");
         return;
     }
-    best->openings.push_back(std::move(out));
+    surface.openings.push_back(std::move(out));
 }
 
 void Resolver::apply_faces()
@@ -210,12 +252,31 @@ void Resolver::check_fabric_names()
     }
 }
 
+/// Parts of a face that came to have the same behind them become one again.
+void Resolver::join_alike()
+{
+    std::vector<Surface> joined;
+    for (Surface& s : building_.surfaces) {
+        const auto same = std::ranges::find_if(joined, [&](const Surface& other) {
+            return other.room == s.room && other.name == s.name && other.beyond.kind != Neighbour::Kind::room;
+        });
+        if (same == joined.end()) {
+            joined.push_back(std::move(s));
+            continue;
+        }
+        same->shape.insert(same->shape.end(), s.shape.begin(), s.shape.end());
+        same->gross_m2 += s.gross_m2;
+    }
+    building_.surfaces = std::move(joined);
+}
+
 void Resolver::add_surfaces()
 {
-    building_.surfaces = find_surfaces(building_.rooms, building_.plan_bearing_deg);
+    building_.surfaces = find_surfaces(building_.rooms, building_.plan_bearing_deg, input_.ground.level.value);
     constexpr std::size_t not_set = SIZE_MAX;
     for (Surface& s : building_.surfaces) s.build_up = not_set;
     apply_faces();
+    join_alike();
     for (Surface& s : building_.surfaces)
         if (s.build_up == not_set) set_build_up(s);
     add_openings();

@@ -2,6 +2,7 @@
 /// Shared state of resolve(): the input, the building under construction, and what is wrong. Internal to building.
 
 #include <algorithm>
+#include <map>
 #include <string>
 #include <string_view>
 #include <vector>
@@ -48,7 +49,7 @@ private:
     void add_profiles();
     void add_storeys();
 
-    // resolve_fabric.cpp: what surfaces are made of, and what goes round them
+    // resolve_fabric.cpp: what surfaces are made of
     void check_materials();
     void add_build_ups();
     [[nodiscard]] fabric::HeatFlow direction_of(const BuildupInput& given) const;
@@ -57,8 +58,18 @@ private:
     void add_typed(BuildupInput& given, NamedBuildup& out);
     void add_layer(const quantity::PlacedText& text, fabric::StatedBuildup& buildup);
     [[nodiscard]] std::optional<fabric::Material> material_called(const std::string& name, quantity::OriginId where);
+
+    // resolve_ground.cpp: what goes round their layers
+    [[nodiscard]] static std::string wrong_bridge(const ThermalBridgeInput& given);
+    void add_bridge(const ThermalBridgeInput& given, std::size_t room);
+    void add_thermal_bridges(bool shaped);
+    struct OnGround;
+    [[nodiscard]] bool over_void() const;
+    [[nodiscard]] std::map<std::int64_t, OnGround> floors_on_ground();
+    [[nodiscard]] OnGround& level_of(const Surface& surface, std::map<std::int64_t, OnGround>& levels) const;
+    [[nodiscard]] fabric::GroundYear ground_of(const Surface& surface, const OnGround& on) const;
+    [[nodiscard]] bool add_with_ground(const Surface& surface, const OnGround& on);
     void add_ground();
-    void add_thermal_bridges();
 
     // resolve_glass.cpp: windows and their shades
     void add_glazings();
@@ -89,10 +100,14 @@ private:
     void check_fabric_names();
     void add_surfaces();
     void apply_faces();
+    void join_alike();
     void apply_face(const FaceInput& face, std::size_t room);
     void set_build_up(Surface& surface);
     void add_openings();
     void add_opening(const OpeningInput& opening, std::size_t room);
+    [[nodiscard]] Surface* surface_for(const OpeningInput& opening, std::size_t room, const std::string& label);
+    void fill_opening(const OpeningInput& opening, quantity::OriginId where, const std::string& label, Opening& out);
+    void place_opening(const OpeningInput& opening, const std::string& label, Opening out, Surface& surface);
     [[nodiscard]] std::vector<Surface*> faces_called(std::string_view name, std::size_t room, quantity::OriginId where);
 
     quantity::Problem& problem(std::string_view code, quantity::OriginId where, std::string message,

@@ -217,6 +217,7 @@ void Job::use_weather()
     if (!building::is_sound(project_.input.weather)) return; // told when the site is resolved
     weather_ = make_weather();
     if (!weather_) return;
+    building::take_ground_temperatures(project_.input);
     if (building::wants_conditions(project_.input.site)) derive_conditions();
 }
 

@@ -59,7 +59,7 @@ CombinedResistance combined_resistance(const std::vector<BridgedLayer>& layers, 
 double tapered_u_value(Taper shape, double rest_m2K_per_W, double highest_m2K_per_W)
 {
     check_range("tapered_u_value", "rest", rest_m2K_per_W, {0.01, 100.0}, "m2K/W");
-    check_range("tapered_u_value", "highest", highest_m2K_per_W, {0.01, 100.0}, "m2K/W");
+    check_range("tapered_u_value", "highest", highest_m2K_per_W, {1e-4, 100.0}, "m2K/W");
     const double log = std::log1p(highest_m2K_per_W / rest_m2K_per_W), ratio = rest_m2K_per_W / highest_m2K_per_W;
     switch (shape) {
     case Taper::rectangle:

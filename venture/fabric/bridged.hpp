@@ -40,7 +40,7 @@ enum class Taper { rectangle, triangle_thickest_at_apex, triangle_thinnest_at_ap
 /// @param rest_m2K_per_W     resistance of everything else, films included
 /// @param highest_m2K_per_W  of the tapered layer at its thickest
 /// Source    ISO 6946:2017, annex E
-/// @throws   quantity::RangeError for resistances outside 0.01..100 m2K/W
+/// @throws   quantity::RangeError for a rest outside 0.01..100 m2K/W, or a highest outside 0.0001..100 m2K/W
 [[nodiscard]] double tapered_u_value(Taper shape, double rest_m2K_per_W, double highest_m2K_per_W);
 
 /// Fasteners that go through an insulation layer.

@@ -83,18 +83,22 @@ BasementUValues basement_u_values(const Basement& b)
     return out;
 }
 
-double suspended_floor_u_value(const SuspendedFloor& f)
+double void_to_outdoors_W_per_m2K(const SuspendedFloor& f)
 {
-    constexpr const char* where = "suspended_floor_u_value";
-    check_range(where, "U-value", f.u_value_W_per_m2K, {0.01, 10.0}, "W/m2K");
+    constexpr const char* where = "suspended floor";
     check_range(where, "height", f.height_m, {0.0, 5.0}, "m");
+    check_range(where, "U-value of the void's walls", f.void_wall_W_per_m2K, {0.0, 10.0}, "W/m2K");
+    check_range(where, "wind", f.wind_m_per_s, {0.0, 30.0}, "m/s");
     check_range(where, "wind shielding", f.wind_shielding, {0.0, 1.0}, "");
     check_range(where, "vents", f.vents_m2_per_m, {0.0, 1.0}, "m2/m");
-    const double b = characteristic_dimension_m(f.ground);
-    const double to_ground = slab_u_value(f.ground);
-    const double to_air = 2.0 * f.height_m * f.void_wall_W_per_m2K / b +
-                          1450.0 * f.vents_m2_per_m * f.wind_m_per_s * f.wind_shielding / b;
-    return 1.0 / (1.0 / f.u_value_W_per_m2K + 1.0 / (to_ground + to_air));
+    return (2.0 * f.height_m * f.void_wall_W_per_m2K + 1450.0 * f.vents_m2_per_m * f.wind_m_per_s * f.wind_shielding) /
+           characteristic_dimension_m(f.ground);
+}
+
+double suspended_floor_u_value(const SuspendedFloor& f)
+{
+    check_range("suspended floor", "U-value", f.u_value_W_per_m2K, {0.01, 10.0}, "W/m2K");
+    return 1.0 / (1.0 / f.u_value_W_per_m2K + 1.0 / (slab_u_value(f.ground) + void_to_outdoors_W_per_m2K(f)));
 }
 
 } // namespace venture::fabric

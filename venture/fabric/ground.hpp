@@ -63,6 +63,9 @@ struct SuspendedFloor {
     double wind_shielding = 0.05;     ///< sheltered 0.02, average 0.05, exposed 0.10
 };
 
+/// From the void to outdoors through its walls and vents, for the floor's area, W/m2K.
+/// Source    ISO 13370:2017, 7.2 (formulas of the edition of 2007)
+[[nodiscard]] double void_to_outdoors_W_per_m2K(const SuspendedFloor& floor);
 /// U-value from room to outdoors, W/m2K.
 /// Source    ISO 13370:2017, 7.2 (formulas of the edition of 2007)
 [[nodiscard]] double suspended_floor_u_value(const SuspendedFloor& floor);

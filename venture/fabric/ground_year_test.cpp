@@ -61,6 +61,79 @@ TEST(GroundYear, LosesLessWithInsulatedEdges)
     }
 }
 
+// --- basements
+
+const Basement cellar{.floor = {.area_m2 = 80.0, .exposed_perimeter_m = 36.0, .floor_m2K_per_W = 1.0},
+                      .depth_m = 2.4,
+                      .wall_m2K_per_W = 1.5};
+
+TEST(GroundYear, OfABasementHasTheUValuesOfTheStandard)
+{
+    Basement with_floor = cellar, with_wall = cellar;
+    with_floor.floor.floor_m2K_per_W = resistance(floor_layers());
+    with_wall.wall_m2K_per_W = resistance(floor_layers());
+    const GroundYear floor = basement_floor_year(cellar, floor_layers(), {}),
+                     walls = basement_wall_year(cellar, floor_layers(), {});
+    EXPECT_NEAR(floor.steady_W_per_K, 80.0 * basement_u_values(with_floor).floor_W_per_m2K, 1e-9);
+    EXPECT_NEAR(walls.steady_W_per_K, 36.0 * 2.4 * basement_u_values(with_wall).walls_W_per_m2K, 1e-9);
+    EXPECT_NEAR(1.0 / (0.17 + resistance(floor.layers)), floor.u_value_W_per_m2K(), 1e-12);
+    EXPECT_NEAR(1.0 / (0.13 + resistance(walls.layers)), walls.u_value_W_per_m2K(), 1e-12);
+}
+
+TEST(GroundYear, OfABasementFeelsTheYearLessTheDeeperItLies)
+{
+    Basement b = cellar;
+    double floor = 1e9, by_wall_m2 = 1e9;
+    for (const double depth : {0.5, 1.0, 2.0, 4.0}) {
+        b.depth_m = depth;
+        const GroundYear f = basement_floor_year(b, floor_layers(), {}), w = basement_wall_year(b, floor_layers(), {});
+        EXPECT_LT(f.periodic_W_per_K, floor);
+        EXPECT_LT(w.periodic_W_per_K / w.area_m2, by_wall_m2);
+        floor = f.periodic_W_per_K;
+        by_wall_m2 = w.periodic_W_per_K / w.area_m2;
+    }
+    b.depth_m = 1e-2; // a floor at the ground's level is a slab
+    EXPECT_NEAR(basement_floor_year(b, floor_layers(), {}).periodic_W_per_K,
+                ground_year(b.floor, floor_layers(), {}).periodic_W_per_K, 0.1);
+}
+
+TEST(GroundYear, OfAShallowWallHasLessSoilThanHalfAMetre)
+{
+    Basement b = cellar;
+    b.depth_m = 0.3;
+    const Buildup thin{"thin", {{concrete, 0.1}}};
+    const GroundYear walls = basement_wall_year(b, thin, {});
+    EXPECT_LT(walls.layers.layers[1].thickness_m, 0.5);
+    EXPECT_GT(walls.layers.layers[0].resistance(), 0.0);
+    EXPECT_NEAR(1.0 / (0.13 + resistance(walls.layers)), walls.u_value_W_per_m2K(), 1e-12);
+}
+
+// --- voids
+
+TEST(GroundYear, OverAVoidHasTheUValueOfTheStandardAndAnswersAtOnce)
+{
+    SuspendedFloor floor{.ground = {.area_m2 = 60.0, .exposed_perimeter_m = 32.0}, .height_m = 0.4};
+    const GroundYear year = suspended_floor_year(floor, floor_layers(), {.coldest_month = 1.0});
+    floor.u_value_W_per_m2K = 1.0 / (0.34 + resistance(floor_layers()));
+    EXPECT_NEAR(year.u_value_W_per_m2K(), suspended_floor_u_value(floor), 1e-12);
+    EXPECT_NEAR(1.0 / (0.17 + resistance(year.layers)), year.u_value_W_per_m2K(), 1e-12);
+    EXPECT_EQ(std::ranges::max_element(year.heat_flow_W) - year.heat_flow_W.begin(), 0); // January
+    EXPECT_EQ(year.layers_of_ground, 1u);
+}
+
+TEST(GroundYear, OverAVoidAsOpenAsOutdoorsIsAFloorOverAir)
+{
+    const SuspendedFloor open{.ground = {.area_m2 = 60.0, .exposed_perimeter_m = 32.0},
+                              .height_m = 0.4,
+                              .vents_m2_per_m = 1.0,
+                              .wind_m_per_s = 30.0,
+                              .wind_shielding = 1.0};
+    const GroundYear year = suspended_floor_year(open, floor_layers(), {});
+    const double over_air = 60.0 / (0.34 + resistance(floor_layers()));
+    EXPECT_NEAR(year.steady_W_per_K, over_air, 1e-3 * over_air);
+    EXPECT_NEAR(year.periodic_W_per_K, over_air, 1e-3 * over_air);
+}
+
 TEST(YearlyDepth, IsThatOfTheStandardForItsKindsOfGround)
 {
     EXPECT_NEAR(yearly_depth_m(1.5), 2.2, 0.05);

@@ -1,6 +1,7 @@
 #include <venture/fabric/stated_buildup.hpp>
 
 #include <algorithm>
+#include <numbers>
 
 #include <fmt/format.h>
 
@@ -72,73 +73,165 @@ bool drop_outer_leaf(StatedBuildup& stated)
     return true;
 }
 
-} // namespace
-
-PlainBuildup plain_buildup(const StatedBuildup& as_stated, const Films& films)
+/// Mean of a tapering part's thickness, as a share of its greatest.
+double mean_share(Taper shape)
 {
-    StatedBuildup stated = as_stated;
-    PlainBuildup out;
-    out.layers.name = stated.name;
-    const std::string where = "build-up '" + stated.name + "'";
-    double outside_film = films.outside_m2K_per_W;
-    const bool sheltered = drop_outer_leaf(stated);
-    if (sheltered) {
-        outside_film = films.inside_m2K_per_W;
-        out.layers.layers.push_back({.material = {"still air behind the outer leaf"},
-                                     .resistance_m2K_per_W = std::max(0.0, outside_film - films.outside_m2K_per_W)});
-        out.remarks.push_back("the gap is well ventilated: it and what lies outside of it keep no heat in; still air "
-                              "stands before the rest");
+    switch (shape) {
+    case Taper::rectangle:
+        return 1.0 / 2.0;
+    case Taper::triangle_thickest_at_apex:
+        return 1.0 / 3.0;
+    case Taper::triangle_thinnest_at_apex:
+        return 2.0 / 3.0;
     }
-    std::vector<BridgedLayer> sections;
-    double plain_sum = films.inside_m2K_per_W + outside_film, bridged_sum = 0.0;
-    for (const StatedLayer& layer : stated.layers) {
-        Layer main = layer.gap ? gap_layer(layer, stated.direction) : layer.main;
+    VENTURE_UNREACHABLE("a taper without a mean");
+}
+
+/// Builds the plain layers step by step.
+class Plainer {
+public:
+    Plainer(const StatedBuildup& stated, const Films& films)
+        : stated_{stated},
+          where_{"build-up '" + stated.name + "'"},
+          inside_{films.inside_m2K_per_W},
+          outside_{films.outside_m2K_per_W}
+    {
+        out_.layers.name = stated.name;
+    }
+
+    PlainBuildup run()
+    {
+        leave_out_outer_leaf();
+        first_ = out_.layers.layers.size();
+        plain_sum_ = inside_ + outside_;
+        for (const StatedLayer& layer : stated_.layers) add(layer);
+        total_ = plain_sum_ + bridged_sum_;
+        if (bridged_sum_ > 0.0) combine();
+        even_out_taper();
+        quantity::check_range(where_, "resistance with films", total_, {1e-3, 1e3}, "m2K/W");
+        correct();
+        check(out_.layers);
+        return std::move(out_);
+    }
+
+private:
+    void leave_out_outer_leaf()
+    {
+        if (!drop_outer_leaf(stated_)) return;
+        out_.layers.layers.push_back({.material = {"still air behind the outer leaf"},
+                                      .resistance_m2K_per_W = std::max(0.0, inside_ - outside_)});
+        outside_ = inside_;
+        out_.remarks.push_back("the gap is well ventilated: it and what lies outside of it keep no heat in; still air "
+                               "stands before the rest");
+    }
+
+    void add(const StatedLayer& layer)
+    {
+        Layer main = layer.gap ? gap_layer(layer, stated_.direction) : layer.main;
         if (layer.gap && layer.gap->ventilation == Ventilation::slight)
-            out.remarks.push_back(
+            out_.remarks.push_back(
                 fmt::format("{}: slightly ventilated, half the resistance of still air", main.material.name));
-        check({stated.name, {main}});
+        check({stated_.name, {main}});
+        if (layer.tapers_to_m) main = least_of(layer);
         if (layer.bridge) {
-            quantity::check_range(where, "share of " + layer.bridge->name, layer.bridge_share, {0.001, 0.9}, "");
-            check({stated.name, {bridge_layer(layer)}});
+            quantity::check_range(where_, "share of " + layer.bridge->name, layer.bridge_share, {0.001, 0.9}, "");
+            check({stated_.name, {bridge_layer(layer)}});
             const double r = main.resistance(), b = bridge_layer(layer).resistance(), f = layer.bridge_share;
-            sections.push_back({{1.0 - f, r}, {f, b}});
+            sections_.push_back({{1.0 - f, r}, {f, b}});
             main = even_layer(layer, main, 1.0 / ((1.0 - f) / r + f / b));
-            bridged_sum += main.resistance();
+            bridged_sum_ += main.resistance();
         } else {
-            if (main.resistance() > 0.0) sections.push_back({{1.0, main.resistance()}});
-            plain_sum += main.resistance();
+            if (main.resistance() > 0.0) sections_.push_back({{1.0, main.resistance()}});
+            plain_sum_ += main.resistance();
         }
-        out.layers.layers.push_back(std::move(main));
+        out_.layers.layers.push_back(std::move(main));
     }
-    double total = plain_sum + bridged_sum;
-    if (bridged_sum > 0.0) {
+
+    /// The even part of a layer that tapers; the rest follows when the resistance of all others is known.
+    Layer least_of(const StatedLayer& layer)
+    {
+        quantity::check_range(where_, "layers that taper, or taper and are bridged", layer.bridge || tapered_ ? 2 : 1,
+                              {0, 1}, "");
+        quantity::check_range(where_, "least thickness of " + layer.main.material.name, *layer.tapers_to_m,
+                              {0.0, layer.main.thickness_m - 1e-4}, "m");
+        tapered_ = &layer;
+        tapered_at_ = out_.layers.layers.size();
+        Layer least = layer.main;
+        least.thickness_m = *layer.tapers_to_m;
+        return least;
+    }
+
+    void combine()
+    {
         try {
-            out.bounds = combined_resistance(sections, films.inside_m2K_per_W, outside_film);
+            out_.bounds = combined_resistance(sections_, inside_, outside_);
         } catch (const quantity::RangeError& wrong) {
-            throw quantity::RangeError{where +
+            throw quantity::RangeError{where_ +
                                            ", bridged layers (metal through insulation takes a numerical calculation; "
                                            "type what it adds as a correction)",
                                        wrong.name(), wrong.value(), wrong.allowed(), wrong.unit()};
         }
-        total = out.bounds->mean_m2K_per_W();
-        const double scale = (total - plain_sum) / bridged_sum;
-        std::size_t i = out.layers.layers.size() - stated.layers.size();
-        for (const StatedLayer& layer : stated.layers) {
-            if (layer.bridge) out.layers.layers[i].material.conductivity_W_per_mK /= scale;
-            ++i;
-        }
+        total_ = out_.bounds->mean_m2K_per_W();
+        const double scale = (total_ - plain_sum_) / bridged_sum_;
+        for (std::size_t i = 0; i < stated_.layers.size(); ++i)
+            if (stated_.layers[i].bridge) out_.layers.layers[first_ + i].material.conductivity_W_per_mK /= scale;
     }
-    quantity::check_range(where, "resistance with films", total, {1e-3, 1e3}, "m2K/W");
-    out.u_before_corrections_W_per_m2K = 1.0 / total;
-    const auto insulation = std::ranges::max_element(out.layers.layers, {}, &Layer::resistance);
-    if (insulation != out.layers.layers.end())
-        out.air_gap_W_per_m2K =
-            air_gap_correction(full_gap_correction(stated.air_gaps), insulation->resistance(), total);
-    out.correction_W_per_m2K = stated.correction_W_per_m2K;
-    out.u_value_W_per_m2K = 1.0 / total + out.air_gap_W_per_m2K + out.correction_W_per_m2K;
-    if (out.u_value_W_per_m2K != 1.0 / total) take_off(out.layers, total - 1.0 / out.u_value_W_per_m2K);
-    check(out.layers);
-    return out;
-}
+
+    void even_out_taper()
+    {
+        if (tapered_ == nullptr) return;
+        Layer& layer = out_.layers.layers[tapered_at_];
+        const double least_m = layer.thickness_m, falls_by_m = tapered_->main.thickness_m - least_m;
+        const double rest = total_;
+        total_ = 1.0 / tapered_u_value(stated_.falls, rest, falls_by_m / layer.material.conductivity_W_per_mK);
+        const double resistance = layer.resistance() + total_ - rest;
+        layer.thickness_m = least_m + mean_share(stated_.falls) * falls_by_m;
+        layer.material.conductivity_W_per_mK = layer.thickness_m / resistance;
+        out_.remarks.push_back(fmt::format("{} tapers from {:g} to {:g} mm: {:.0f} mm in the mean, with the resistance "
+                                           "that gives the roof's U-value",
+                                           layer.material.name, 1000.0 * tapered_->main.thickness_m, 1000.0 * least_m,
+                                           1000.0 * layer.thickness_m));
+    }
+
+    void correct()
+    {
+        out_.u_before_corrections_W_per_m2K = 1.0 / total_;
+        const auto insulation = std::ranges::max_element(out_.layers.layers, {}, &Layer::resistance);
+        if (insulation != out_.layers.layers.end()) {
+            const double most = insulation->resistance();
+            out_.air_gap_W_per_m2K = air_gap_correction(full_gap_correction(stated_.air_gaps), most, total_);
+            if (stated_.fasteners.per_m2 > 0.0) out_.fasteners_W_per_m2K = by_fasteners(*insulation);
+        }
+        out_.correction_W_per_m2K = stated_.correction_W_per_m2K;
+        out_.u_value_W_per_m2K = 1.0 / total_ + out_.corrections_W_per_m2K();
+        if (out_.u_value_W_per_m2K != 1.0 / total_) take_off(out_.layers, total_ - 1.0 / out_.u_value_W_per_m2K);
+    }
+
+    [[nodiscard]] double by_fasteners(const Layer& insulation) const
+    {
+        const ThroughFasteners& f = stated_.fasteners;
+        quantity::check_range(where_, "thickness of the layer that fasteners go through", insulation.thickness_m,
+                              {1e-3, 2.0}, "m");
+        return fastener_correction({.conductivity_W_per_mK = f.conductivity_W_per_mK,
+                                    .per_m2 = f.per_m2,
+                                    .section_m2 = 0.25 * std::numbers::pi * f.diameter_m * f.diameter_m,
+                                    .length_in_insulation_m = insulation.thickness_m},
+                                   insulation.thickness_m, insulation.resistance(), total_);
+    }
+
+    StatedBuildup stated_;
+    std::string where_;
+    double inside_, outside_; ///< films
+    PlainBuildup out_{};
+    std::size_t first_ = 0; ///< of the stated layers among the plain ones
+    std::vector<BridgedLayer> sections_{};
+    double plain_sum_ = 0.0, bridged_sum_ = 0.0, total_ = 0.0;
+    const StatedLayer* tapered_ = nullptr;
+    std::size_t tapered_at_ = 0;
+};
+
+} // namespace
+
+PlainBuildup plain_buildup(const StatedBuildup& stated, const Films& films) { return Plainer{stated, films}.run(); }
 
 } // namespace venture::fabric

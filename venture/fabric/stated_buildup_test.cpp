@@ -77,6 +77,65 @@ TEST(StatedBuildup, LeavesOutWhatStandsBeforeAWellVentilatedGap)
     EXPECT_EQ(plain.remarks.size(), 1u);
 }
 
+// --- tapered layers and fasteners
+
+StatedBuildup flat_roof(double from_m, double to_m)
+{
+    return {.name = "falls", .layers = {{.main = {wool, to_m}, .tapers_to_m = from_m}, {.main = {concrete, 0.2}}}};
+}
+
+TEST(StatedBuildup, TapersAsTheStandardSays)
+{
+    const double rest = 0.17 + 0.02 / wool.conductivity_W_per_mK + 0.2 / concrete.conductivity_W_per_mK,
+                 falls_by = 0.1 / wool.conductivity_W_per_mK;
+    const std::pair<Taper, double> shapes[] = {{Taper::rectangle, 0.07},
+                                               {Taper::triangle_thickest_at_apex, 0.02 + 0.1 / 3.0},
+                                               {Taper::triangle_thinnest_at_apex, 0.02 + 0.2 / 3.0}};
+    for (const auto& [shape, mean_m] : shapes) {
+        StatedBuildup roof = flat_roof(0.02, 0.12);
+        roof.falls = shape;
+        const PlainBuildup plain = plain_buildup(roof, films);
+        EXPECT_NEAR(u_of(plain), tapered_u_value(shape, rest, falls_by), 1e-12);
+        EXPECT_NEAR(plain.layers.layers[0].thickness_m, mean_m, 1e-12);
+        EXPECT_NEAR(plain.layers.layers[0].material.density_kg_per_m3, wool.density_kg_per_m3, 1e-12);
+    }
+}
+
+TEST(StatedBuildup, TapersToNothingOrAlmostNotAtAll)
+{
+    const PlainBuildup to_nothing = plain_buildup(flat_roof(0.0, 0.12), films);
+    EXPECT_NEAR(u_of(to_nothing),
+                tapered_u_value(Taper::rectangle, 0.17 + 0.2 / concrete.conductivity_W_per_mK,
+                                0.12 / wool.conductivity_W_per_mK),
+                1e-12);
+    const double even = 1.0 / (0.17 + 0.12 / wool.conductivity_W_per_mK + 0.2 / concrete.conductivity_W_per_mK);
+    EXPECT_NEAR(u_of(plain_buildup(flat_roof(0.1198, 0.12), films)), even, 1e-3 * even);
+}
+
+TEST(StatedBuildup, HasFastenersThroughItsInsulation)
+{
+    StatedBuildup roof{.name = "roof",
+                       .layers = {{.main = {wool, 0.16}}, {.main = {concrete, 0.2}}},
+                       .fasteners = {.per_m2 = 4.0, .diameter_m = 0.006, .conductivity_W_per_mK = 50.0}};
+    const double r = 0.16 / wool.conductivity_W_per_mK, total = 0.17 + r + 0.2 / concrete.conductivity_W_per_mK;
+    const double area = 0.25 * 3.14159265358979 * 0.006 * 0.006;
+    const double more = 0.8 * 50.0 * 4.0 * area / 0.16 * (r / total) * (r / total);
+    const PlainBuildup plain = plain_buildup(roof, films);
+    EXPECT_NEAR(plain.fasteners_W_per_m2K, more, 1e-9);
+    EXPECT_NEAR(u_of(plain), 1.0 / total + more, 1e-9);
+    roof.layers[0] = {.main = {{"a resistance"}, 0.0, 4.0}};
+    EXPECT_THROW((void)plain_buildup(roof, films), quantity::RangeError);
+}
+
+TEST(StatedBuildup, RefusesTapersThatAreNone)
+{
+    StatedBuildup twice = flat_roof(0.0, 0.1);
+    twice.layers.push_back(twice.layers[0]);
+    EXPECT_THROW((void)plain_buildup(twice, films), quantity::RangeError);
+    EXPECT_THROW((void)plain_buildup(flat_roof(0.2, 0.1), films), quantity::RangeError);
+    EXPECT_THROW((void)plain_buildup(flat_roof(-0.1, 0.1), films), quantity::RangeError);
+}
+
 TEST(StatedBuildup, RefusesWhatIsNoLayer)
 {
     const auto refuses = [](const StatedLayer& layer) {

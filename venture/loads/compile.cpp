@@ -211,13 +211,22 @@ private:
         const std::size_t zone = zone_of_room_[s.room];
         const fabric::Glazing as_stated{.name = "door", .u_value_W_per_m2K = door.u_value_W_per_m2K};
         sun_[zone].faces.push_back({m_.surfaces.size(), true, false});
-        m_.surfaces.push_back(
-            {.id = b_.rooms[s.room].name + " / " + s.name + " / door",
-             .area_m2 = door.area_m2(),
-             .wall = massless_wall(fabric::face_to_face_resistance(as_stated)),
-             .outside = OutdoorFace{fabric::outside_film_W_per_m2K, sol_air(s, door_solar_absorptance)},
-             .inside = zone_face(zone, building::heat_flow(s.attitude)),
-             .part = Part::door});
+        m_.surfaces.push_back({.id = b_.rooms[s.room].name + " / " + s.name + " / door",
+                               .area_m2 = door.area_m2(),
+                               .wall = massless_wall(fabric::face_to_face_resistance(as_stated)),
+                               .outside = other_face(s, [&] { return sol_air(s, door_solar_absorptance); }),
+                               .inside = zone_face(zone, building::heat_flow(s.attitude)),
+                               .part = inner(s) ? Part::inner : Part::door});
+    }
+
+    [[nodiscard]] static bool inner(const building::Surface& s) { return s.beyond.kind == Neighbour::Kind::room; }
+
+    /// Of an opening: outdoors, or the room behind.
+    template <class Environment>
+    Face other_face(const building::Surface& s, Environment environment)
+    {
+        if (inner(s)) return zone_face(zone_of_room_[s.beyond.room], building::heat_flow_behind(s.attitude));
+        return OutdoorFace{fabric::outside_film_W_per_m2K, environment()};
     }
 
     /// Share of a window's shade that is down at every point of the day.
@@ -257,7 +266,7 @@ private:
         const std::size_t zone = zone_of_room_[s.room];
         const double glass_m2 = window.area_m2() * (1.0 - g.frame_share);
         ZoneFace inside = zone_face(zone, building::heat_flow(s.attitude));
-        if (!winter()) {
+        if (!winter() && !inner(s)) {
             const auto& sun = irradiance(s);
             const Points down = shade_down(s, window);
             const auto [direct_left, all_left] = left_by_shade(window);
@@ -280,13 +289,13 @@ private:
             sun_[zone].diffuse.push_back({add_points(m_, diffuse), 1.0});
             inside.absorbed_W = {{add_points(m_, heat), 1.0}};
         }
-        sun_[zone].lets_out_m2 += glass_m2 * g.by_angle.diffuse_direct;
+        if (!inner(s)) sun_[zone].lets_out_m2 += glass_m2 * g.by_angle.diffuse_direct;
         m_.surfaces.push_back({.id = b_.rooms[s.room].name + " / " + s.name + " / window",
                                .area_m2 = window.area_m2(),
                                .wall = massless_wall(fabric::face_to_face_resistance(g)),
-                               .outside = OutdoorFace{fabric::outside_film_W_per_m2K, m_.outdoor_air_C},
+                               .outside = other_face(s, [&] { return m_.outdoor_air_C; }),
                                .inside = std::move(inside),
-                               .part = Part::window});
+                               .part = inner(s) ? Part::inner : Part::window});
     }
 
     // --- sun

@@ -204,8 +204,8 @@ public:
             add(behind ? seen_from_behind(s) : s.name, s.net_m2(), building::u_value(b_, s), far);
             for (const building::Opening& o : s.openings) {
                 const bool window = o.kind == building::Opening::Kind::window;
-                add(window ? "window in " + s.parent : "door in " + s.parent, o.area_m2(),
-                    window ? b_.glazings[o.glazing].values.u_value_W_per_m2K : o.u_value_W_per_m2K, far);
+                const std::string where = behind ? "wall to " + b_.rooms[s.room].name : s.parent;
+                add((window ? "window in " : "door in ") + where, o.area_m2(), building::u_value(b_, s, o), far);
             }
         }
         for (const building::ThermalBridge& bridge : b_.thermal_bridges)

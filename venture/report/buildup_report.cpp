@@ -157,6 +157,33 @@ json buildup_json(const Buildup& b, const WallConditions& c)
             {"dew_point_of_room_air_C", dew_point_of_room_C(c)}};
 }
 
+namespace {
+
+std::string how_ground_was_found(const fabric::GroundYear& ground, const PreferredUnits& units)
+{
+    using Part = fabric::GroundYear::Part;
+    const auto under = [&] {
+        switch (ground.part) {
+        case Part::slab:
+            return "On the ground (ISO 13370): soil and a resistance under the floor";
+        case Part::basement_floor:
+            return "Floor of a basement (ISO 13370): soil and a resistance under the floor";
+        case Part::basement_walls:
+            return "Walls of a basement (ISO 13370): soil and a resistance behind the wall";
+        case Part::floor_over_void:
+            return "Over a ventilated void (ISO 13370): one resistance for void and ground";
+        }
+        return "";
+    };
+    return fmt::format(
+        "{}; outside is what must lie beyond in the coldest month, {}; U to outdoors over the year {}, a "
+        "yearly wave outdoors reaches it with {}\n",
+        under(), units.text(ground.design_ground_C, "temperature"),
+        units.text(ground.u_value_W_per_m2K(), "heat_transfer"), units.text(ground.periodic_W_per_K, "heat_loss"));
+}
+
+} // namespace
+
 std::string how_found(const building::NamedBuildup& b, const PreferredUnits& units)
 {
     std::string out;
@@ -176,17 +203,14 @@ std::string how_found(const building::NamedBuildup& b, const PreferredUnits& uni
             units.number(b.made.bounds->lower_m2K_per_W, "resistance"),
             units.number(b.made.bounds->upper_m2K_per_W, "resistance"),
             units.text(b.made.bounds->mean_m2K_per_W(), "resistance"), 100.0 * b.made.bounds->uncertainty());
-    if (b.made.air_gap_W_per_m2K > 0.0 || b.made.correction_W_per_m2K > 0.0)
-        out += fmt::format("U without corrections {}; gaps in the insulation add {}, what was typed {}\n",
+    if (b.made.corrections_W_per_m2K() > 0.0)
+        out += fmt::format("U without corrections {}; gaps in the insulation add {}, fasteners {}, what was typed {}\n",
                            units.text(b.made.u_before_corrections_W_per_m2K, "heat_transfer"),
                            units.text(b.made.air_gap_W_per_m2K, "heat_transfer"),
+                           units.text(b.made.fasteners_W_per_m2K, "heat_transfer"),
                            units.text(b.made.correction_W_per_m2K, "heat_transfer"));
     for (const std::string& remark : b.made.remarks) out += fmt::format("Note: {}\n", remark);
-    if (b.ground)
-        out += fmt::format(
-            "On the ground (ISO 13370): half a metre of soil and a resistance under the floor; outside is "
-            "what must lie below in the coldest month, {}; a yearly wave outdoors reaches it with {}\n",
-            units.text(b.ground->design_ground_C, "temperature"), units.text(b.ground->periodic_W_per_K, "heat_loss"));
+    if (b.ground) out += how_ground_was_found(*b.ground, units);
     if (!b.source.empty()) out += fmt::format("Source: {}\n", b.source);
     return out;
 }

@@ -42,8 +42,7 @@ Envelope envelope_of(const Building& b, std::size_t room)
         for (const building::Opening& o : s.openings) {
             const bool window = o.kind == building::Opening::Kind::window;
             if (window) e.glass_m2 += o.area_m2();
-            e.h_W_per_K +=
-                o.area_m2() * (window ? b.glazings[o.glazing].values.u_value_W_per_m2K : o.u_value_W_per_m2K);
+            e.h_W_per_K += o.area_m2() * building::u_value(b, s, o);
         }
     }
     for (const building::ThermalBridge& bridge : b.thermal_bridges)
@@ -86,6 +85,33 @@ std::string use_in_words(const Building& b, const building::NamedShade& shade, c
         return "at night";
     }
     return {};
+}
+
+/// Thermal bridges of all rooms by name, in the order of the input.
+std::string bridges_text(const Building& b, const PreferredUnits& units)
+{
+    if (b.thermal_bridges.empty()) return "Thermal bridges: none given.\n\n";
+    TextTable table;
+    table.add_column("Thermal bridges", Align::left);
+    table.add_column("rooms");
+    add_column(table, "length", "length", units);
+    add_column(table, "heat loss", "heat_loss", units);
+    std::vector<std::string> names;
+    for (const building::ThermalBridge& bridge : b.thermal_bridges)
+        if (std::ranges::find(names, bridge.name) == names.end()) names.push_back(bridge.name);
+    for (const std::string& name : names) {
+        double length_m = 0.0, heat_loss = 0.0;
+        int rooms = 0;
+        for (const building::ThermalBridge& bridge : b.thermal_bridges) {
+            if (bridge.name != name) continue;
+            length_m += bridge.length_m;
+            heat_loss += bridge.heat_loss_W_per_K;
+            ++rooms;
+        }
+        table.add_row({name, fmt::format("{}", rooms), number_or_dash(length_m, "length", units),
+                       units.number(heat_loss, "heat_loss")});
+    }
+    return table.text() + "\n";
 }
 
 /// Windows by glazing and shade.
@@ -217,9 +243,8 @@ std::string check_text(const Building& b, const PreferredUnits& units)
     out += "Walls and roofs net of openings, to wall centre lines; gains at full, sensible; own/type/default counts "
            "who stated each value of use.\n";
     out += "Films inside after ISO 6946, fixed; outside " + units.text(25.0, Kind::heat_transfer) +
-           fmt::format(". Thermal bridges: {}. Shading by buildings and loss to the sky are not modelled yet.\n\n",
-                       b.thermal_bridges.empty() ? "none given" : fmt::format("{} given", b.thermal_bridges.size())) +
-           build_ups_text(b, units) + "\n" + windows_text(b, units) + defaults_text(b, units);
+           ". Shading by buildings and loss to the sky are not modelled yet.\n\n" + build_ups_text(b, units) + "\n" +
+           windows_text(b, units) + bridges_text(b, units) + defaults_text(b, units);
     return out;
 }
 
