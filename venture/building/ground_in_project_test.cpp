@@ -56,6 +56,15 @@ TEST(GroundInProject, SplitsWallsAtItsLevel)
     EXPECT_NEAR(u_value(b, *floor), basement_u_values(by_hand).floor_W_per_m2K, 1e-12);
 }
 
+TEST(GroundInProject, HasWallsOfItsOwn)
+{
+    Input in = on_ground(1.2);
+    in.fabric.ground_wall = std::string{"partition"};
+    const Building b = built(in);
+    EXPECT_EQ(b.build_ups[find(b, "south wall to ground")->build_up].layers.name, "partition in the ground");
+    EXPECT_EQ(b.build_ups[find(b, "south wall to outdoors")->build_up].layers.name, "wall");
+}
+
 TEST(GroundInProject, IsASlabAtItsLevelAndNoneStatedElsewhereIsNeeded)
 {
     Input in = on_ground(0.0);

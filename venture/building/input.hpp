@@ -150,7 +150,8 @@ struct GroundInput {
 
 /// Which build-up stands where, unless a room says otherwise.
 struct FabricInput {
-    Given<std::string> outside_wall, inner_wall, roof, ground_floor, inner_floor, exposed_floor, shade, note;
+    Given<std::string> outside_wall, ground_wall, inner_wall, roof, ground_floor, inner_floor, exposed_floor, shade,
+        note;
 };
 
 struct ProfileInput {

@@ -271,6 +271,8 @@ std::span<const Key<FabricInput>> keys<FabricInput>()
     using T = FabricInput;
     static const std::vector<Key<T>> all = {
         text_key<T>("outside_wall", &T::outside_wall, "build-up of walls to outdoors"),
+        text_key<T>("ground_wall", &T::ground_wall,
+                    "build-up of walls in the ground; that of walls to outdoors unless typed"),
         text_key<T>("inner_wall", &T::inner_wall, "build-up of walls between rooms"),
         text_key<T>("roof", &T::roof, "build-up of roofs"),
         text_key<T>("ground_floor", &T::ground_floor, "build-up of floors on the ground"),

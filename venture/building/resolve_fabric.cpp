@@ -130,7 +130,8 @@ void Resolver::add_typed(BuildupInput& given, NamedBuildup& out)
     const auto assume = [&](Given<double>& value, double standard) {
         if (!value) value = computed(standard, "standard surface resistance, ISO 6946", given.u_value.origin);
     };
-    const bool on_ground = named(given.name, input_.fabric.ground_floor); // nothing is outside of what it lies on
+    const bool on_ground = named(given.name, input_.fabric.ground_floor) ||
+                           named(given.name, input_.fabric.ground_wall); // nothing is outside of what it lies on
     assume(given.outside_film, on_ground ? 0.0 : inner ? film : 1.0 / fabric::outside_film_W_per_m2K);
     assume(given.inside_film, film);
     if (!given.weight) given.weight = computed(std::string{"medium"}, "our assumption", given.u_value.origin);

@@ -11,8 +11,10 @@ namespace codes = quantity::codes;
 namespace {
 
 /// Key of [fabric] that a surface takes its build-up from.
-Given<std::string> FabricInput::*fabric_key(const Surface& s)
+Given<std::string> FabricInput::*fabric_key(const Surface& s, const FabricInput& fabric)
 {
+    const bool in_ground = s.attitude == Attitude::wall && s.beyond.kind == Neighbour::Kind::ground;
+    if (in_ground && fabric.ground_wall) return &FabricInput::ground_wall;
     const bool to_room = s.beyond.kind == Neighbour::Kind::room;
     switch (s.attitude) {
     case Attitude::wall:
@@ -109,7 +111,7 @@ void Resolver::apply_face(const FaceInput& face, std::size_t room)
 
 void Resolver::set_build_up(Surface& surface)
 {
-    const auto field = fabric_key(surface);
+    const auto field = fabric_key(surface, input_.fabric);
     const Given<std::string>& name = input_.fabric.*field;
     if (!name) {
         const KeySpec& spec = spec_of(field);

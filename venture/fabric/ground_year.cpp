@@ -42,7 +42,7 @@ void add_layers(GroundYear& out, const Buildup& own, double inside_film, double 
     const double of_ground = 1.0 / out.u_value_W_per_m2K() - inside_film - resistance(own);
     quantity::check_range("ground_year", "resistance that the ground leaves", of_ground, {1e-3, 1e3}, "m2K/W");
     const double soil_m = std::min(usual_soil_m, 0.5 * of_ground * soil);
-    out.layers.name = own.name + " on the ground";
+    out.layers.name = own.name + (out.part == GroundYear::Part::basement_walls ? " in the ground" : " on the ground");
     out.layers.layers = {
         {.material = {"ground below"}, .resistance_m2K_per_W = of_ground - soil_m / soil},
         {.material = {"soil", soil, 2000.0, volumetric_heat_J_per_m3K(soil) / 2000.0}, .thickness_m = soil_m}};

@@ -140,6 +140,22 @@ std::string windows_text(const Building& b, const PreferredUnits& units)
     return table.text() + "\n";
 }
 
+/// Where a surface stands, as [fabric] calls it.
+std::string place_of(const building::Surface& s)
+{
+    const bool inner = s.beyond.kind == Neighbour::Kind::room || s.beyond.kind == Neighbour::Kind::nothing,
+               ground = s.beyond.kind == Neighbour::Kind::ground;
+    switch (s.attitude) {
+    case Attitude::wall:
+        return inner ? "inner wall" : ground ? "ground wall" : "outside wall";
+    case Attitude::ceiling:
+        return "roof";
+    case Attitude::floor:
+        return inner ? "inner floor" : ground ? "ground floor" : "exposed floor";
+    }
+    return {};
+}
+
 std::string build_ups_text(const Building& b, const PreferredUnits& units)
 {
     TextTable table;
@@ -149,12 +165,7 @@ std::string build_ups_text(const Building& b, const PreferredUnits& units)
     add_column(table, "thickness", "thickness", units);
     std::set<std::pair<std::size_t, std::string>> seen;
     for (const building::Surface& s : b.surfaces) {
-        const bool inner = s.beyond.kind == Neighbour::Kind::room || s.beyond.kind == Neighbour::Kind::nothing;
-        const std::string as = s.attitude == Attitude::wall               ? (inner ? "inner wall" : "outside wall")
-                               : s.attitude == Attitude::ceiling          ? "roof"
-                               : inner                                    ? "inner floor"
-                               : s.beyond.kind == Neighbour::Kind::ground ? "ground floor"
-                                                                          : "exposed floor";
+        const std::string as = place_of(s);
         if (!seen.insert({s.build_up, as}).second) continue;
         table.add_row({b.build_ups[s.build_up].layers.name, as, units.number(building::u_value(b, s), "heat_transfer"),
                        units.number(thickness_m(b.build_ups[s.build_up]), "thickness")});
