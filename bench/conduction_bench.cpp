@@ -137,22 +137,53 @@ void conduction_plain(benchmark::State& state)
 }
 BENCHMARK(conduction_plain)->Arg(0)->Arg(1);
 
-/// The floor: the multiplications and additions of two stages over as many modes, and nothing else.
+/// Walls of one build-up side by side, as the heat balance steps them; face temperatures given.
+void conduction_row(benchmark::State& state)
+{
+    const WallModes modes = wall_modes(wall_of(state.range(0) != 0), {.step_s = step_s, .accuracy = accuracy});
+    const WallStepper stepper = wall_stepper(modes, step_s);
+    constexpr std::size_t walls = 64;
+    std::vector<double> states(walls * modes.size(), 1.0), faces(4 * walls, 10.0), history(4 * walls), stored(walls);
+    WallRow row{.count = walls, .states = states.data(), .stored_J_per_m2 = stored.data()};
+    for (std::size_t r = 0; r < 4; ++r) {
+        row.face_C[r] = faces.data() + r * walls;
+        row.history[r] = history.data() + r * walls;
+    }
+    for (auto _ : state) {
+        advance_walls(stepper, row);
+        benchmark::ClobberMemory();
+    }
+    state.SetItemsProcessed(state.iterations() * static_cast<std::int64_t>(walls));
+}
+BENCHMARK(conduction_row)->Arg(0)->Arg(1);
+
+/// The floor: as many multiply-adds as a step takes of every mode (nine, and the heat stored), kept in registers.
+#if defined(__x86_64__) && !defined(__clang__)
+__attribute__((target_clones("default", "arch=haswell")))
+#endif
+double
+multiply_adds(std::size_t fours_of_lanes, double by)
+{
+    using Lanes = double __attribute__((vector_size(32)));
+    Lanes sum[10] = {};
+    for (Lanes& s : sum) s += by;
+    for (std::size_t i = 0; i < fours_of_lanes; ++i)
+        for (Lanes& s : sum) s = s * by + by;
+    double all = 0.0;
+    for (const Lanes& s : sum) all += s[0] + s[3];
+    return all;
+}
+
 void conduction_floor(benchmark::State& state)
 {
     const WallModes modes = wall_modes(wall_of(state.range(0) != 0), {.step_s = step_s, .accuracy = accuracy});
-    const WallStage stage = wall_stage(modes, two_stages::gamma * step_s);
-    std::vector<double> z(modes.size(), 1.0), after(modes.size());
+    constexpr std::size_t walls = 64;
+    double by = 0.5;
     for (auto _ : state) {
-        for (int i = 0; i < 2; ++i) {
-            const auto h = stage.history(z.data());
-            stage.advance(z.data(), h[0], h[1], nullptr, after.data());
-            z.swap(after);
-        }
-        benchmark::DoNotOptimize(z.data());
-        benchmark::ClobberMemory();
+        benchmark::DoNotOptimize(by);
+        benchmark::DoNotOptimize(multiply_adds(modes.size() * walls / 4, by));
     }
-    state.SetItemsProcessed(state.iterations());
+    state.SetItemsProcessed(state.iterations() * static_cast<std::int64_t>(walls));
 }
 BENCHMARK(conduction_floor)->Arg(0)->Arg(1);
 

@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 #include <fstream>
+#include <optional>
 #include <stdexcept>
 
 namespace venture::reference {
@@ -25,7 +26,6 @@ public:
         hours_ = c.value("period_h", std::size_t{24});
         model_.step_s = step_s;
         model_.steps = static_cast<std::size_t>(static_cast<double>(hours_) * 3600.0 / step_s);
-        if (c.contains("air_exchange")) throw NotYet{"transfer air between zones is not modelled"};
     }
 
     loads::ThermalModel read()
@@ -37,6 +37,14 @@ public:
         for (const json& zone : case_.at("zones")) read_zone(zone);
         for (const json& construction : case_.at("constructions")) read_construction(construction);
         for (const json& surface : case_.at("surfaces")) read_surface(surface);
+        for (const auto& [zone, shares] : embedded_)
+            for (const auto& [surface, share] : shares)
+                model_.zones[zone].plane_shares.push_back(
+                    {surface_index_.at(surface), supply_plane_.at(surface), share});
+        if (case_.contains("air_exchange"))
+            for (const json& air : case_.at("air_exchange"))
+                model_.zones[zone_index_.at(air.at("to"))].transfer_air.push_back(
+                    {zone_index_.at(air.at("from")), {{model_.add_constant(air.at("mass_flow_kg_per_s"))}}});
         return std::move(model_);
     }
 
@@ -75,8 +83,11 @@ private:
         zone.heat_below_C = zone.cool_above_C = signal(control.at(key));
         zone.radiant_weight = control.value("on", "air") == "operative" ? 0.5 : 0.0;
         if (!control.contains("emission")) return;
-        if (control.at("emission").contains("surfaces")) throw NotYet{"embedded emission is not modelled"};
-        zone.convective_share = control.at("emission").value("convective", 0.0);
+        const json& emission = control.at("emission");
+        zone.convective_share = emission.value("convective", 0.0);
+        if (!emission.contains("surfaces")) return;
+        for (const auto& [surface, share] : emission.at("surfaces").items())
+            embedded_[model_.zones.size()][surface] = share;
     }
 
     void read_construction(const json& c)
@@ -92,27 +103,44 @@ private:
                      .thickness_m = layer.at("thickness_m")});
         }
         wall_index_[buildup.name] = model_.walls.size();
-        model_.walls.push_back(fabric::wall_modes(buildup, {.step_s = model_.step_s}));
+        model_.walls.push_back(fabric::wall_modes(buildup, {.step_s = loads::part_of_step_s(model_.step_s)}));
         build_ups_.push_back(std::move(buildup));
     }
 
-    /// Heat put in between layers: the wall once more, with planes there.
-    void read_sources(const json& sources, loads::Surface& surface)
+    /// Heat put in between layers, and water there: the wall once more, with planes.
+    void read_planes(const json& s, loads::Surface& surface)
     {
         std::map<std::size_t, loads::Drives> by_layer; // in order from the outside
-        for (const json& source : sources) {
-            if (source.value("from_supply", false)) throw NotYet{"embedded emission is not modelled"};
-            by_layer[source.at("after_layer").get<std::size_t>() - 1].push_back(
-                {signal(source.at("flux_W_per_m2")), surface.area_m2});
+        const auto layer_of = [](const json& at) { return at.at("after_layer").get<std::size_t>() - 1; };
+        std::optional<std::size_t> supplied, watered;
+        for (const json& source : s.value("sources", json::array())) {
+            loads::Drives& drives = by_layer[layer_of(source)];
+            if (source.contains("flux_W_per_m2"))
+                drives.push_back({signal(source.at("flux_W_per_m2")), surface.area_m2});
+            if (source.value("from_supply", false) && !supplied) supplied = layer_of(source);
         }
-        fabric::ModeOptions options{.step_s = model_.step_s};
+        if (s.contains("plane_temperature")) {
+            watered = layer_of(s.at("plane_temperature"));
+            by_layer[*watered];
+        }
+        fabric::ModeOptions options{.step_s = loads::part_of_step_s(model_.step_s)};
         for (auto& [layer, drives] : by_layer) {
+            if (supplied == layer) supply_plane_[surface.id] = options.planes.size();
+            if (watered == layer) surface.water = water(s.at("plane_temperature"), options.planes.size());
             options.planes.push_back({.layer = layer, .share = 1.0});
             surface.sources_W.push_back(std::move(drives));
         }
         const fabric::Buildup& buildup = build_ups_[surface.wall];
         surface.wall = model_.walls.size();
         model_.walls.push_back(fabric::wall_modes(buildup, options));
+    }
+
+    loads::Water water(const json& w, std::size_t plane)
+    {
+        std::vector<double> flows(hours_, 1.0);
+        if (w.contains("operation")) flows = values(w.at("operation"));
+        for (double& flow : flows) flow /= w.at("resistance_m2K_per_W").get<double>();
+        return {plane, signal(w.at("temperature_C")), model_.add_hourly_blocks(flows)};
     }
 
     loads::Face zone_face(const json& f)
@@ -147,13 +175,13 @@ private:
 
     void read_surface(const json& s)
     {
-        if (s.contains("plane_temperature")) throw NotYet{"water in walls is not modelled"};
         loads::Surface surface{.id = s.at("id"),
                                .area_m2 = s.at("area_m2"),
                                .wall = wall_index_.at(s.at("construction")),
                                .outside = outside_face(s.at("outside")),
                                .inside = zone_face(s.at("inside"))};
-        if (s.contains("sources")) read_sources(s.at("sources"), surface);
+        if (s.contains("sources") || s.contains("plane_temperature")) read_planes(s, surface);
+        surface_index_[surface.id] = model_.surfaces.size();
         model_.surfaces.push_back(std::move(surface));
     }
 
@@ -161,8 +189,10 @@ private:
     std::size_t hours_ = 24;
     double density_ = 1.2;
     loads::ThermalModel model_{};
-    std::map<std::string, std::size_t> zone_index_{}, wall_index_{};
-    std::vector<fabric::Buildup> build_ups_{}; ///< of the first walls, in their order
+    std::map<std::string, std::size_t> zone_index_{}, wall_index_{}, surface_index_{};
+    std::map<std::string, std::size_t> supply_plane_{};               ///< of surfaces that a supply feeds
+    std::map<std::size_t, std::map<std::string, double>> embedded_{}; ///< zone -> surface -> share of its supply
+    std::vector<fabric::Buildup> build_ups_{};                        ///< of the first walls, in their order
 };
 
 /// Hour means and values at the hours of one quantity, gathered step by step.

@@ -113,14 +113,14 @@ public:
         m.walls = {modes_};
         m.surfaces = {{.id = "wall", .area_m2 = 1.0, .outside = outside, .inside = inside}};
         const loads::HeatBalance balance{m};
-        loads::State now{.wall_modes = std::vector<double>(modes_.size(), 0.0)};
+        loads::State now = balance.state_at(0.0);
         loads::StepResult result;
         std::vector<At> out;
         const auto times_h = case_.at("times_h").get<std::vector<double>>();
         for (std::size_t step = 0; out.size() < times_h.size(); ++step) {
             now = balance.advance(now, 0, result);
             if (step_s * static_cast<double>(step + 1) >= 3600.0 * times_h[out.size()] - 0.5 * step_s)
-                out.push_back(at_end(now, result.surfaces.front()));
+                out.push_back(at_end(balance.wall_modes_of(now, 0), result.surfaces.front()));
         }
         return out;
     }
@@ -143,16 +143,16 @@ private:
             number("conductivity_W_per_mK") / (number("density_kg_per_m3") * number("specific_heat_J_per_kgK"));
         return std::min(10.0, 8.0 * std::sqrt(diffusivity * 3600.0 * longest_h_)); // erfc(4) is 1.5e-8
     }
-    [[nodiscard]] At at_end(const loads::State& now, const loads::SurfaceStep& s) const
+    [[nodiscard]] At at_end(const std::vector<double>& modes, const loads::SurfaceStep& s) const
     {
         At out;
         for (int j = 0; j < 2; ++j) {
             out.flux[j] = s.flux_end_W_per_m2[j];
             out.face_C[j] = s.temperature_end_C[j];
         }
-        out.stored_J_per_m2 = modes_.stored_heat(now.wall_modes);
+        out.stored_J_per_m2 = modes_.stored_heat(modes);
         const auto plane = [&](std::size_t p) {
-            return modes_.plane_temperature(p, now.wall_modes, out.face_C[0], out.face_C[1]);
+            return modes_.plane_temperature(p, modes, out.face_C[0], out.face_C[1]);
         };
         std::size_t next = 0;
         if (depths_m_.empty()) {

@@ -4,7 +4,7 @@
 #include <array>
 #include <span>
 
-#include <venture/fabric/wall_stage.hpp>
+#include <venture/fabric/wall_stepper.hpp>
 
 namespace venture::fabric {
 
@@ -39,13 +39,15 @@ public:
     [[nodiscard]] const WallModes& modes() const { return modes_; }
 
 private:
-    [[nodiscard]] std::array<double, 2> faces(const WallStage& stage, const std::array<double, 2>& air,
+    /// Temperatures of both faces from what drives them: film times air, and what the wall answers of itself.
+    [[nodiscard]] std::array<double, 2> faces(const WallStepper& stepper, const std::array<double, 2>& air,
                                               const std::array<double, 2>& known) const;
 
     WallModes modes_;
-    WallStage stage_, steady_;
+    WallStepper stepper_, steady_;
     std::array<double, 2> film_W_per_m2K_{}; ///< 0 for a given face temperature
-    std::vector<double> z_{}, carried_{}, after_{}, sources_{};
+    std::vector<double> z_{};
+    std::array<std::vector<double>, 2> drives_{}; ///< of every port at both stages of a step
 };
 
 } // namespace venture::fabric

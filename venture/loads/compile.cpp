@@ -7,6 +7,7 @@
 
 #include <venture/air/moist_air.hpp>
 #include <venture/fabric/glazing.hpp>
+#include <venture/loads/heat_balance.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::loads {
@@ -371,7 +372,7 @@ std::vector<fabric::WallModes> build_up_modes(const Building& building, double s
 {
     std::vector<fabric::WallModes> modes;
     for (const building::NamedBuildup& build_up : building.build_ups)
-        modes.push_back(fabric::wall_modes(build_up.layers, {.step_s = step_s}));
+        modes.push_back(fabric::wall_modes(build_up.layers, {.step_s = part_of_step_s(step_s)}));
     return modes;
 }
 

@@ -296,8 +296,7 @@ RoomLoad load_of(const Building& b, const std::vector<Run>& runs, std::size_t r)
 
 bool DesignLoads::converged() const
 {
-    return std::ranges::all_of(runs,
-                               [](const RunNote& n) { return n.converged && n.steps_with_unsettled_supply == 0; });
+    return std::ranges::all_of(runs, [](const RunNote& n) { return n.converged && n.unsettled_steps == 0; });
 }
 
 DesignLoads design_loads(const Building& building, const DesignOptions& options)
@@ -307,8 +306,8 @@ DesignLoads design_loads(const Building& building, const DesignOptions& options)
     Fingerprint all;
     for (const Run& run : runs) {
         const PeriodicDay& d = run.result;
-        out.runs.push_back({run.day.name, d.days, d.residual_K, d.worst_closure, d.converged,
-                            d.steps_with_unsettled_supply, run.day.humidity_capped_at_saturation});
+        out.runs.push_back({run.day.name, d.days, d.residual_K, d.worst_closure, d.converged, d.unsettled_steps,
+                            run.day.humidity_capped_at_saturation});
         all.add_bits(run.fingerprint);
     }
     for (std::size_t r = 0; r < building.rooms.size(); ++r) out.loads.rooms.push_back(load_of(building, runs, r));

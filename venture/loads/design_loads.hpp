@@ -20,7 +20,7 @@ struct RunNote {
     int days = 0; ///< repetitions
     double residual_K = 0.0, worst_closure = 0.0;
     bool converged = false;
-    int steps_with_unsettled_supply = 0;
+    int unsettled_steps = 0;
     bool humidity_capped_at_saturation = false;
 };
 

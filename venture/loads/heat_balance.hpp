@@ -6,7 +6,8 @@
 /// the unknown loads are solved at every stage, not lagged. Means over a step are the method's own quadrature, so the
 /// energy balance closes to rounding.
 ///
-/// Inside: convection to one air node, long wave to one radiant point, sun and radiant gains on the faces.
+/// Inside: convection to one air node, long wave to one radiant point, sun and radiant gains on the faces. Zones are
+/// solved together at every stage, with their thermostats and limits (zone_network.hpp).
 
 #include <memory>
 #include <vector>
@@ -15,15 +16,25 @@
 
 namespace venture::loads {
 
-/// What an ideal supply does in a zone.
-enum class Supply : std::uint8_t { none, heats, cools, holds };
+/// Longest part of a step that is stepped in one go, s. Longer steps are carried out in equal parts of at most
+/// `usual_part_s`, so that an hour is as exact as ten minutes are; their results are means over the step.
+inline constexpr double longest_part_s = 900.0, usual_part_s = 600.0;
+/// Parts that a step is carried out in.
+[[nodiscard]] std::size_t parts_of_step(double step_s);
+/// Length of one: what the modes of walls have to be made for.
+[[nodiscard]] inline double part_of_step_s(double step_s)
+{
+    return step_s / static_cast<double>(parts_of_step(step_s));
+}
 
 /// Everything that lasts from one step to the next.
 struct State {
-    std::vector<double> wall_modes{};     ///< of all surfaces, in their order
-    std::vector<double> air_C{};          ///< per zone
-    std::vector<double> humidity_ratio{}; ///< per zone, kg/kg dry air
-    std::vector<Supply> supply{};         ///< per zone; the first guess of the next step
+    std::vector<double> wall_modes{};   ///< of all surfaces, in an order of the heat balance's own
+    std::vector<double> wall_history{}; ///< what follows from them; HeatBalance::recall() after changing them by hand
+    std::vector<double> stored_J_per_m2{};     ///< the same
+    std::vector<double> air_C{};               ///< per zone
+    std::vector<double> humidity_ratio{};      ///< per zone, kg/kg dry air
+    std::vector<double> radiant_C{}, load_W{}; ///< per zone; the first guess of the next step
 };
 
 /// One zone over one step. Heat flows in W are means over the step and positive into the zone's air.
@@ -38,6 +49,7 @@ struct ZoneStep {
     double thermal_bridges_W = 0.0;
     double infiltration_W = 0.0;
     double ventilation_W = 0.0;
+    double transfer_W = 0.0;              ///< air from other zones
     double from_faces_W[part_count] = {}; ///< by part
     double into_air_capacity_W = 0.0;
     double air_end_C = 0.0, radiant_end_C = 0.0; ///< at the end of the step
@@ -56,14 +68,14 @@ struct SurfaceStep {
 struct StepResult {
     std::vector<ZoneStep> zones{};
     std::vector<SurfaceStep> surfaces{};
-    double closure_W = 0.0;     ///< heat in minus heat stored, all zones and walls together
-    double throughput_W = 0.0;  ///< sum of the magnitudes of all flows in
-    int supply_passes = 0;      ///< solutions needed until every supply was consistent
-    bool supply_settled = true; ///< false: some thermostat found no consistent state in this step
+    double closure_W = 0.0;    ///< heat in minus heat stored, all zones and walls together
+    double throughput_W = 0.0; ///< sum of the magnitudes of all flows in
+    int sweeps = 0;            ///< over the zones, most of any stage
+    bool settled = true;       ///< false: the zones did not come to rest in some stage
 };
 
-/// Prepared coefficients for one model and step length. Advancing changes nothing but a cache of factorisations, so
-/// one object serves one thread.
+/// Prepared coefficients for one model and step length. Advancing changes nothing but these and its workspace, so one
+/// object serves one thread.
 class HeatBalance {
 public:
     /// @throws quantity::RangeError if an area, film, capacity or share is negative, or an index points nowhere
@@ -74,16 +86,23 @@ public:
 
     /// State under the mean of every forcing: where a run begins.
     [[nodiscard]] State steady_state() const;
+    /// Everything at one temperature, dry: where a run may begin as well.
+    [[nodiscard]] State state_at(double temperature_C) const;
+    /// Modes of one surface's wall, in the order of its WallModes.
+    [[nodiscard]] std::vector<double> wall_modes_of(const State& state, std::size_t surface) const;
     /// The state one step later, and what happened in between. `step` counts from 0 within the period.
     [[nodiscard]] State advance(const State& from, std::size_t step, StepResult& result) const;
     /// The same without the account of what happened: for days that are only repeated until they are periodic.
     [[nodiscard]] State advance(const State& from, std::size_t step) const;
+    /// What follows from a state's wall modes, found anew.
+    void recall(State& state) const;
     /// Multiplies wall modes so that their squares are an energy-like measure; used to weigh a change of state.
     [[nodiscard]] const std::vector<double>& mode_weights() const;
 
 private:
     struct Prepared;
     [[nodiscard]] State advance(const State& from, std::size_t step, StepResult* result) const;
+    void advance_part(State& now, std::size_t step, std::size_t part, StepResult* result) const;
     std::unique_ptr<Prepared> prepared_;
 };
 

@@ -80,7 +80,7 @@ TEST(HeatBalance, ClosesAtEveryStepUnderWildForcing)
         worst = std::max(worst, std::abs(r.closure_W) / std::max(1.0, r.throughput_W));
     });
     EXPECT_TRUE(day.converged);
-    EXPECT_EQ(day.steps_with_unsettled_supply, 0);
+    EXPECT_EQ(day.unsettled_steps, 0);
     EXPECT_LE(worst, 1e-9);
 }
 
@@ -187,6 +187,110 @@ TEST(HeatBalance, SolvesOddRooms)
         EXPECT_LE(day.worst_closure, 1e-6);
         EXPECT_TRUE(std::isfinite(day.zones[0].heating_W[0]));
     }
+}
+
+// --- zones together, supplies and their limits
+
+/// Two boxes side by side behind a thin partition, the first held, the second free and a little insulated.
+ThermalModel two_boxes()
+{
+    ThermalModel m = box(brick);
+    m.walls.push_back(fabric::wall_modes({"board", {{.resistance_m2K_per_W = 0.1}}}));
+    Zone free{.id = "a free one", .air_capacity_J_per_K = 50000.0, .dry_air_kg = 50.0};
+    m.zones.push_back(free);
+    for (int i = 0; i < 5; ++i)
+        m.surfaces.push_back({.id = "other wall " + std::to_string(i),
+                              .area_m2 = 8.0,
+                              .outside = OutdoorFace{25.0, m.outdoor_air_C},
+                              .inside = ZoneFace{1, 2.5, 5.0, {}}});
+    m.surfaces.push_back({.id = "partition",
+                          .area_m2 = 12.0,
+                          .wall = 1,
+                          .outside = ZoneFace{1, 2.5, 5.0, {}},
+                          .inside = ZoneFace{0, 2.5, 5.0, {}},
+                          .part = Part::inner});
+    return m;
+}
+
+TEST(ZonesTogether, DoNotDependOnTheOrderOfTheModel)
+{
+    const ThermalModel m = two_boxes();
+    ThermalModel turned = m;
+    std::swap(turned.zones[0], turned.zones[1]);
+    std::ranges::reverse(turned.surfaces);
+    for (Surface& s : turned.surfaces)
+        for (Face* face : {&s.outside, &s.inside})
+            if (auto* z = std::get_if<ZoneFace>(face)) z->zone = 1 - z->zone;
+    const PeriodicDay a = run_periodic_day(m), b = run_periodic_day(turned);
+    EXPECT_NEAR(a.zones[0].heating_W[5], b.zones[1].heating_W[5], 1e-9 * a.zones[0].heating_W[5]);
+    EXPECT_NEAR(a.zones[1].air_C[5], b.zones[0].air_C[5], 1e-9);
+    EXPECT_GT(a.zones[1].air_C[5], outdoor_C);
+    EXPECT_LT(a.zones[1].air_C[5], set_C);
+}
+
+TEST(ZonesTogether, CarryHeatAndMoistureWithTransferAir)
+{
+    ThermalModel m = two_boxes();
+    m.zones[0].moisture_gain_kg_per_s = {{m.add_constant(5e-5)}};
+    const PeriodicDay without = run_periodic_day(m);
+    m.zones[1].transfer_air = {{0, {{m.add_constant(0.05)}}}};
+    const PeriodicDay with = run_periodic_day(m);
+    EXPECT_GT(with.zones[1].air_C[0], without.zones[1].air_C[0] + 1.0);
+    EXPECT_LE(with.worst_closure, 1e-9);
+    EXPECT_NEAR(with.zones[1].parts[0].transfer_W, 0.05 * 1006.0 * (set_C - with.zones[1].air_C[0]), 1e-6);
+    EXPECT_NEAR(with.zones[1].humidity_ratio[0], with.zones[0].humidity_ratio[0], 1e-12); // no other air comes in
+}
+
+TEST(Supply, GivesNoMoreThanItCan)
+{
+    ThermalModel m = box(brick);
+    m.zones[0].cool_above_C = m.add_constant(24.0);
+    const double full = run_periodic_day(m).zones[0].heating_W[0];
+    m.zones[0].most_heating_W = m.add_constant(0.6 * full);
+    const PeriodicDay day = run_periodic_day(m);
+    EXPECT_NEAR(day.zones[0].heating_W[0], 0.6 * full, 1e-9 * full);
+    EXPECT_NEAR(day.zones[0].air_C[0], outdoor_C + 0.6 * (set_C - outdoor_C), 1e-4);
+}
+
+TEST(Supply, OfAZoneThatFollowsIsThatOfAnother)
+{
+    ThermalModel m = two_boxes();
+    m.zones[1].follows = Follows{0, 0.4};
+    const PeriodicDay day = run_periodic_day(m);
+    EXPECT_NEAR(day.zones[1].heating_W[3], 0.4 * day.zones[0].heating_W[3], 1e-6);
+    EXPECT_NEAR(day.zones[0].air_C[3], set_C, 1e-9);
+    EXPECT_LE(day.worst_closure, 1e-9);
+}
+
+TEST(Supply, ThatNeverReachesWhatItIsControlledByIsAnError)
+{
+    ThermalModel m = box(brick);
+    m.zones[0].convective_share = 0.0;
+    m.zones[0].air_capacity_J_per_K = 0.0;
+    for (auto& s : m.surfaces) s.inside = ZoneFace{0, 0.0, 5.0, {}};
+    EXPECT_THROW((void)run_periodic_day(m), quantity::Error);
+}
+
+TEST(Parts, MakeAnHourAsExactAsTenMinutes)
+{
+    EXPECT_EQ(parts_of_step(60.0), 1u);
+    EXPECT_EQ(parts_of_step(900.0), 1u);
+    EXPECT_EQ(parts_of_step(1200.0), 2u);
+    EXPECT_EQ(parts_of_step(3600.0), 6u);
+    EXPECT_DOUBLE_EQ(part_of_step_s(3600.0), 600.0);
+}
+
+TEST(State, AtOneTemperatureStaysThereIfEverythingElseIs)
+{
+    ThermalModel m = box(brick);
+    m.zones[0].heat_below_C = m.zones[0].cool_above_C = {};
+    const HeatBalance balance{m};
+    const State rest = balance.state_at(outdoor_C);
+    StepResult r;
+    const State after = balance.advance(rest, 0, r);
+    EXPECT_NEAR(after.air_C[0], outdoor_C, 1e-10);
+    EXPECT_EQ(balance.wall_modes_of(rest, 3).size(), m.walls[0].size());
+    EXPECT_NEAR(m.walls[0].stored_heat(balance.wall_modes_of(after, 3)), outdoor_C * 0.2 * 1800.0 * 1000.0, 1e-3);
 }
 
 TEST(HeatBalance, RefusesNonsense)

@@ -102,6 +102,7 @@ void add_scaled(ZoneStep& sum, const ZoneStep& step, double share)
     sum.thermal_bridges_W += share * step.thermal_bridges_W;
     sum.infiltration_W += share * step.infiltration_W;
     sum.ventilation_W += share * step.ventilation_W;
+    sum.transfer_W += share * step.transfer_W;
     sum.into_air_capacity_W += share * step.into_air_capacity_W;
     for (std::size_t p = 0; p < part_count; ++p) sum.from_faces_W[p] += share * step.from_faces_W[p];
     sum.air_end_C = step.air_end_C;
@@ -146,7 +147,10 @@ PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& o
         day.residual_K = scale.change_K(gx - x);
         day.converged = day.residual_K <= options.temperature_tolerance_K;
         state = end;
-        if (!day.converged) scale.unflatten(anderson.next(x, gx), state);
+        if (!day.converged) {
+            scale.unflatten(anderson.next(x, gx), state);
+            balance.recall(state);
+        }
     }
     std::vector<std::vector<ZoneStep>> hours(model.zones.size(), std::vector<ZoneStep>(model.steps / per_hour));
     for (std::size_t i = 0; i < model.steps; ++i) {
@@ -154,7 +158,7 @@ PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& o
         for (std::size_t z = 0; z < model.zones.size(); ++z)
             add_scaled(hours[z][i / per_hour], step.zones[z], 1.0 / steps_per_hour);
         day.worst_closure = std::max(day.worst_closure, std::abs(step.closure_W) / std::max(1.0, step.throughput_W));
-        day.steps_with_unsettled_supply += step.supply_settled ? 0 : 1;
+        day.unsettled_steps += step.settled ? 0 : 1;
         if (watch) watch(i, step);
     }
     for (const auto& zone : hours) day.zones.push_back(series_of(zone));

@@ -27,7 +27,7 @@ struct PeriodicDay {
     double residual_K = 0.0;    ///< change of state over the last one
     bool converged = false;     ///< never believe figures of a day that did not converge
     double worst_closure = 0.0; ///< largest |closure| / throughput of any step (throughput at least 1 W)
-    int steps_with_unsettled_supply = 0;
+    int unsettled_steps = 0;
 };
 
 /// Called for every step of the final, periodic day.

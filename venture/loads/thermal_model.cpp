@@ -13,6 +13,13 @@ double Signal::mean() const
     return sum / static_cast<double>(start.size() + end.size());
 }
 
+double Zone::radiant_share() const
+{
+    double share = 1.0 - convective_share;
+    for (const PlaneShare& plane : plane_shares) share -= plane.share;
+    return std::abs(share) < 1e-12 ? 0.0 : share;
+}
+
 SignalId ThermalModel::add(Signal signal)
 {
     VENTURE_ASSERT(signal.start.size() == signal.end.size());

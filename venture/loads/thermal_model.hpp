@@ -63,6 +63,13 @@ using Face = std::variant<ZoneFace, OutdoorFace, FixedFace, InsulatedFace>;
 enum class Part { outside_wall, roof, window, door, ground, inner };
 inline constexpr std::size_t part_count = 6;
 
+/// Water that passes through a plane of a wall.
+struct Water {
+    std::size_t plane = 0;
+    SignalId temperature_C{};
+    SignalId conductance_W_per_m2K{}; ///< between water and plane, constant over each step; 0 while it stands still
+};
+
 /// A wall, roof, floor, window or partition.
 struct Surface {
     std::string id{};
@@ -72,6 +79,25 @@ struct Surface {
     Face inside = InsulatedFace{};
     Part part = Part::outside_wall;
     std::vector<Drives> sources_W{}; ///< heat put into the planes of its wall, W; as many as planes, or fewer
+    std::optional<Water> water{};
+};
+
+/// Air that comes into a zone from another one and displaces as much of its own.
+struct TransferAir {
+    std::size_t from = 0;
+    Drives kg_per_s{}; ///< constant over each step
+};
+
+/// Share of a zone's supply that goes evenly into a plane of some surface.
+struct PlaneShare {
+    std::size_t surface = 0, plane = 0;
+    double share = 0.0;
+};
+
+/// A zone whose supply is that of another one, times a ratio: its own thermostat is not asked.
+struct Follows {
+    std::size_t zone = 0;
+    double ratio = 1.0;
 };
 
 /// Air of one zone, what heats, wets and ventilates it, and how it is controlled.
@@ -89,7 +115,12 @@ struct Zone {
     std::optional<SignalId> cool_above_C{};        ///< cooled when it would rise above; the same signal for both: held
     std::optional<SignalId> dry_above_kg_per_kg{}; ///< moisture is removed above this humidity ratio
     double radiant_weight = 0.0; ///< share of the radiant temperature in the control temperature (0 air, 0.5 operative)
-    double convective_share = 1.0; ///< of what heats or cools; the rest radiates to the faces by area
+    double convective_share = 1.0; ///< of what heats or cools; what planes do not get radiates to the faces by area
+    std::vector<PlaneShare> plane_shares{};
+    std::optional<SignalId> most_heating_W{}, most_cooling_W{}; ///< what the supply can give; unlimited if nothing
+    std::optional<Follows> follows{};
+    std::vector<TransferAir> transfer_air{};
+    [[nodiscard]] double radiant_share() const;
 };
 
 /// Zones, surfaces and forcings over a period of equal steps.

@@ -92,9 +92,9 @@ std::string runs_text(const std::vector<loads::RunNote>& runs)
         if (!run.converged)
             out += fmt::format("DO NOT USE: {} did not become periodic ({:.1e} K after {} repetitions)\n", run.day,
                                run.residual_K, run.days);
-        if (run.steps_with_unsettled_supply > 0)
+        if (run.unsettled_steps > 0)
             out += fmt::format("DO NOT USE: {}: a thermostat found no consistent state in {} steps\n", run.day,
-                               run.steps_with_unsettled_supply);
+                               run.unsettled_steps);
     }
     return out;
 }
@@ -290,7 +290,7 @@ json loads_json(const building::Building& b, const loads::DesignLoads& design)
                         {"residual_K", n.residual_K},
                         {"worst_closure", n.worst_closure},
                         {"converged", n.converged},
-                        {"steps_with_unsettled_supply", n.steps_with_unsettled_supply}});
+                        {"unsettled_steps", n.unsettled_steps}});
     return {{"project", {{"name", b.project.name}, {"number", b.project.number}, {"revision", b.project.revision}}},
             {"fingerprint", fmt::format("{:016x}", all.fingerprint)},
             {"rooms", rooms},
