@@ -3,7 +3,6 @@
 
 #include <filesystem>
 #include <map>
-#include <stdexcept>
 #include <string>
 #include <vector>
 
@@ -13,12 +12,6 @@
 
 namespace venture::reference {
 
-/// A case in a form that the heat balance is to solve, and does not yet.
-class NotYet : public std::runtime_error {
-public:
-    using std::runtime_error::runtime_error;
-};
-
 struct PeriodicCase {
     std::string name{};
     loads::ThermalModel model{};
@@ -26,8 +19,7 @@ struct PeriodicCase {
     std::size_t hours = 24;
 };
 
-/// @throws nlohmann::json::exception for a case that lacks what it needs; NotYet for one in a form that the heat
-///         balance does not solve; std::runtime_error for one that nobody knows
+/// @throws nlohmann::json::exception for a case that lacks what it needs; std::runtime_error for one that nobody knows
 [[nodiscard]] PeriodicCase read_periodic_case(const std::filesystem::path& folder, double step_s);
 
 /// Largest errors of a run against the case's answers.

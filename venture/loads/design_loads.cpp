@@ -86,7 +86,9 @@ std::uint64_t fingerprint_of(const ThermalModel& m)
         add_face(f, s.inside);
     }
     for (const Zone& z : m.zones) {
-        for (const double v : {z.air_capacity_J_per_K, z.dry_air_kg, z.radiant_weight, z.convective_share}) f.add(v);
+        for (const double v :
+             {z.air_capacity_J_per_K, z.dry_air_kg, z.thermal_bridges_W_per_K, z.radiant_weight, z.convective_share})
+            f.add(v);
         for (const Drives* drives : {&z.infiltration_kg_per_s, &z.ventilation_kg_per_s, &z.convective_gain_W,
                                      &z.radiant_gain_W, &z.moisture_gain_kg_per_s})
             add_drives(f, *drives);
