@@ -118,7 +118,7 @@ public:
         std::vector<At> out;
         const auto times_h = case_.at("times_h").get<std::vector<double>>();
         for (std::size_t step = 0; out.size() < times_h.size(); ++step) {
-            now = balance.advance(now, 0, result);
+            balance.advance(now, 0, result);
             if (step_s * static_cast<double>(step + 1) >= 3600.0 * times_h[out.size()] - 0.5 * step_s)
                 out.push_back(at_end(balance.wall_modes_of(now, 0), result.surfaces.front()));
         }

@@ -54,8 +54,9 @@ double thickness_m(const NamedBuildup& build_up)
 double u_value(const Building& building, const Surface& surface, const Opening& opening)
 {
     const bool window = opening.kind == Opening::Kind::window;
-    const double stated =
-        window ? building.glazings[opening.glazing].values.u_value_W_per_m2K : opening.u_value_W_per_m2K;
+    double stated = window ? building.glazings[opening.glazing].values.u_value_W_per_m2K : opening.u_value_W_per_m2K;
+    if (opening.shade && building.shades[*opening.shade].use == fabric::ShadeUse::always)
+        stated = 1.0 / (1.0 / stated + building.shades[*opening.shade].added_resistance_m2K_per_W);
     if (surface.beyond.kind != Neighbour::Kind::room) return stated;
     const double other_film = fabric::standard_inside_resistance(heat_flow_behind(surface.attitude));
     return 1.0 / (1.0 / stated - 1.0 / fabric::outside_film_W_per_m2K + other_film);

@@ -132,7 +132,8 @@ struct NamedShade {
     fabric::Shade layer{};
     fabric::ShadeUse use = fabric::ShadeUse::above_irradiance;
     double above_W_per_m2 = 200.0;
-    std::size_t profile = 0; ///< of its own rule
+    std::size_t profile = 0;                 ///< of its own rule
+    double added_resistance_m2K_per_W = 0.0; ///< to the window, while it is down
 };
 
 /// Heat that goes round a room's layers to outdoors.
@@ -168,7 +169,8 @@ struct Building {
 /// U-value air to air with the surface's own films, W/m2K: outdoors 0.04, another room the film on its side,
 /// else 0.
 [[nodiscard]] double u_value(const Building& building, const Surface& surface);
-/// The same of an opening in it: as stated, with the film of the other room where it stands between two.
+/// The same of an opening in it: as stated, with the film of the other room where it stands between two, and with a
+/// shutter that is always down.
 [[nodiscard]] double u_value(const Building& building, const Surface& surface, const Opening& opening);
 
 } // namespace venture::building

@@ -121,8 +121,8 @@ struct GlazingInput {
 
 /// A blind, screen or shutter, and when it is used.
 struct ShadeInput {
-    Given<std::string> name, place, slats, use, profile, source, note;
-    Given<double> transmittance, reflectance, openness, above;
+    Given<std::string> name, place, slats, use, profile, edges, source, note;
+    Given<double> transmittance, reflectance, openness, above, resistance;
 };
 
 /// Heat that goes round a room's layers: a junction or fixing, to outdoors.

@@ -179,6 +179,13 @@ std::span<const Key<ShadeInput>> keys<ShadeInput>()
              "with use = \"above\": sun on that window from which it is down; 200 W/m2 unless typed (our assumption)"),
          &T::above},
         text_key<T>("profile", &T::profile, "with use = \"profile\": how much of it is down"),
+        {number("resistance", Kind::resistance, 0, 10,
+                "of a closed shutter outside, for what it and the air behind it add to the window (ISO 10077-1, annex "
+                "G): aluminium slats 0.01, plastic 0.10, with foam 0.15, wood 0.20 m2K/W"),
+         &T::resistance},
+        {word("edges", "of that shutter: how well they close; average unless typed",
+              {"very open", "open", "average", "tight", "airtight"}),
+         &T::edges},
         source_key<T>(),
         note_key<T>(),
     };

@@ -233,6 +233,24 @@ TEST(ResolveFabric, TellsShadesWhoseUseContradictsItself)
     EXPECT_THAT(said(in), Contains(HasSubstr("no shade is called 'blnd'")));
 }
 
+TEST(ResolveFabric, KnowsWhatAShutterAddsToItsWindow)
+{
+    Input in = one_room();
+    in.shades = {blind()};
+    in.shades[0].place = std::string{"outside"};
+    in.shades[0].resistance = 0.2;
+    EXPECT_NEAR(built(in).shades[0].added_resistance_m2K_per_W, 0.55 * 0.2 + 0.11, 1e-12);
+    in.shades[0].edges = std::string{"tight"};
+    EXPECT_NEAR(built(in).shades[0].added_resistance_m2K_per_W, 0.80 * 0.2 + 0.14, 1e-12);
+    in.shades[0].place = std::string{"inside"};
+    EXPECT_THAT(said(in), Contains(HasSubstr("only a shutter there adds resistance")));
+    in.shades[0].place = std::string{"outside"};
+    in.shades[0].resistance = {};
+    EXPECT_THAT(said(in), Contains(HasSubstr("but not its `resistance`")));
+    in.shades[0].edges = {};
+    EXPECT_EQ(built(in).shades[0].added_resistance_m2K_per_W, 0.0);
+}
+
 // --- ground
 
 TEST(ResolveFabric, CountsTheGroundOnce)

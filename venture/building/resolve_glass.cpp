@@ -154,6 +154,26 @@ void Resolver::add_glazings()
 
 // --- shades
 
+/// What a shutter and the air behind it add to the window's resistance.
+void Resolver::add_shutter(const ShadeInput& given, NamedShade& out)
+{
+    const auto& typed = given.resistance ? given.resistance.origin : given.edges.origin;
+    if (!given.resistance && !given.edges) return;
+    if (out.layer.place != fabric::ShadePlace::outside)
+        problem(codes::contradiction, typed,
+                fmt::format("shade '{}' does not hang outside; only a shutter there adds resistance to its window",
+                            out.layer.name),
+                "type place = \"outside\", or leave out `resistance` and `edges`");
+    if (!given.resistance) {
+        problem(codes::missing, typed,
+                fmt::format("shade '{}' says how its edges close, but not its `resistance`", out.layer.name),
+                "type the resistance of the closed shutter, 0 if it is next to none");
+        return;
+    }
+    out.added_resistance_m2K_per_W = shutter_resistance(
+        *given.resistance, chosen(given.edges, spec_of(&ShadeInput::edges).choices, fabric::ShutterTightness::average));
+}
+
 void Resolver::add_shades()
 {
     constexpr double usual_W_per_m2 = 200.0;
@@ -182,7 +202,10 @@ void Resolver::add_shades()
         out.above_W_per_m2 = value_of(given.above);
         out.profile = profile_called(given.profile);
         try {
-            if (is_sound(given)) (void)shade_layer(out.layer);
+            if (is_sound(given)) {
+                (void)shade_layer(out.layer);
+                add_shutter(given, out);
+            }
         } catch (const quantity::RangeError& wrong) {
             problem(codes::physics, given.name.origin, wrong.what());
         }

@@ -78,6 +78,7 @@ private:
     [[nodiscard]] std::optional<fabric::GlazedUnit> unit_of(const GlazingInput& given);
     void complete_from_panes(GlazingInput& given, NamedGlazing& out);
     void add_shades();
+    void add_shutter(const ShadeInput& given, NamedShade& out);
     [[nodiscard]] std::optional<std::size_t> shade_of(const OpeningInput& opening);
 
     // resolve_site.cpp: the place and its design conditions

@@ -247,6 +247,30 @@ private:
         return down;
     }
 
+    /// A shutter that is down adds its resistance to its share of the window. Winter design counts on those alone that
+    /// are always down: its steady day is also that on which a shutter was left open.
+    void add_shutter(const building::Surface& s, const building::Opening& window, const fabric::Glazing& g,
+                     OutdoorFace& face)
+    {
+        if (!window.shade) return;
+        const building::NamedShade& shade = b_.shades[*window.shade];
+        const double adds = shade.added_resistance_m2K_per_W, film = face.film_W_per_m2K;
+        if (adds <= 0.0 || (winter() && shade.use != fabric::ShadeUse::always)) return;
+        const double open = g.u_value_W_per_m2K, shut = 1.0 / (1.0 / open + adds);
+        Points down{};
+        down.fill(1.0);
+        if (!winter()) down = shade_down(s, window);
+        Signal films;
+        for (std::size_t i = 0; i < m_.steps; ++i) {
+            const double hour = (static_cast<double>(i) + 0.5) * m_.step_s / 3600.0;
+            const auto h = static_cast<std::size_t>(hour);
+            const double share = std::lerp(down[h], down[h + 1], hour - static_cast<double>(h));
+            films.start.push_back(1.0 / (1.0 / std::lerp(open, shut, share) - 1.0 / open + 1.0 / film));
+        }
+        films.end = films.start;
+        face.film_by_step = m_.add(std::move(films));
+    }
+
     /// What the shade of a window leaves of the direct part of its gain, and of the whole.
     [[nodiscard]] std::pair<double, double> left_by_shade(const building::Opening& window) const
     {
@@ -291,10 +315,12 @@ private:
             inside.absorbed_W = {{add_points(m_, heat), 1.0}};
         }
         if (!inner(s)) sun_[zone].lets_out_m2 += glass_m2 * g.by_angle.diffuse_direct;
+        Face outside = other_face(s, [&] { return m_.outdoor_air_C; });
+        if (auto* outdoors = std::get_if<OutdoorFace>(&outside)) add_shutter(s, window, g, *outdoors);
         m_.surfaces.push_back({.id = b_.rooms[s.room].name + " / " + s.name + " / window",
                                .area_m2 = window.area_m2(),
                                .wall = massless_wall(fabric::face_to_face_resistance(g)),
-                               .outside = other_face(s, [&] { return m_.outdoor_air_C; }),
+                               .outside = std::move(outside),
                                .inside = std::move(inside),
                                .part = inner(s) ? Part::inner : Part::window});
     }

@@ -61,6 +61,7 @@ void add_face(Fingerprint& f, const Face& face)
     } else if (const auto* o = std::get_if<OutdoorFace>(&face)) {
         f.add_bits(o->environment_C.index);
         f.add(o->film_W_per_m2K);
+        f.add_bits(o->film_by_step ? o->film_by_step->index : ~0ULL);
     } else if (const auto* t = std::get_if<FixedFace>(&face)) {
         f.add_bits(t->temperature_C.index);
         f.add(t->film_W_per_m2K.value_or(-1.0));

@@ -184,6 +184,61 @@ TEST(DesignLoads, FallWithShadesByTheirRuleOfUse)
     EXPECT_NEAR(peak_with_shade("at night"), never, 1e-9 * never);
 }
 
+DesignLoads loads_with_shutter(const std::string& use, std::optional<double> resistance)
+{
+    building::Input in = sunny_room();
+    in.shades = {screen()};
+    in.shades[0].use = use;
+    if (resistance) in.shades[0].resistance = *resistance;
+    in.fabric.shade = std::string{"screen"};
+    return design_loads(built(in));
+}
+
+TEST(DesignLoads, CountOnAShutterInWinterOnlyIfItIsAlwaysDown)
+{
+    const auto heating = [](const char* use, std::optional<double> resistance) {
+        return loads_with_shutter(use, resistance).loads.rooms[0];
+    };
+    const RoomLoad open = heating("always", {}), at_night = heating("at night", 0.15), shut = heating("always", 0.15);
+    EXPECT_DOUBLE_EQ(at_night.heating_W, open.heating_W);
+    const double adds = 0.55 * 0.15 + 0.11; // ISO 10077-1 annex G, average edges
+    double less_W = 0.0;
+    for (std::size_t i = 0; i < open.paper.size(); ++i) {
+        const PaperTerm &before = open.paper[i], &after = shut.paper[i];
+        const bool window = before.what.starts_with("window");
+        EXPECT_NEAR(after.u_W_per_m2K, window ? 1.0 / (1.0 / before.u_W_per_m2K + adds) : before.u_W_per_m2K, 1e-12);
+        less_W += before.loss_W - after.loss_W;
+    }
+    EXPECT_GT(less_W, 20.0);
+    EXPECT_NEAR(open.heating_W - shut.heating_W, less_W, 0.1 * less_W); // air and radiant point differ
+}
+
+TEST(DesignLoads, KeepTheWarmthInBehindAShutterAtNight)
+{
+    building::Input in = sunny_room();
+    in.shades = {screen()};
+    in.shades[0].use = std::string{"at night"};
+    const auto conductance = [&](double hour) {
+        const building::Building b = built(in);
+        const auto compiled = compile(b, climate::cooling_design_day(b.site, b.site.months[0]));
+        const auto& model = compiled.model;
+        for (const Surface& s : model.surfaces)
+            if (s.part == Part::window) {
+                const auto& face = std::get<OutdoorFace>(s.outside);
+                const double film = face.film_by_step
+                                        ? model.value(*face.film_by_step, static_cast<std::size_t>(6.0 * hour), 0.5)
+                                        : face.film_W_per_m2K;
+                return 1.0 / (1.0 / film + 1.0 / model.walls[s.wall].d11);
+            }
+        return 0.0;
+    };
+    in.fabric.shade = std::string{"screen"};
+    const double open = conductance(0.0);
+    in.shades[0].resistance = 0.15;
+    EXPECT_NEAR(conductance(12.0), open, 1e-12);
+    EXPECT_NEAR(1.0 / conductance(1.0) - 1.0 / open, 0.55 * 0.15 + 0.11, 1e-9);
+}
+
 TEST(DesignLoads, LoseHeatThroughThermalBridges)
 {
     building::Input in = one_room();

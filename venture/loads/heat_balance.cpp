@@ -4,8 +4,8 @@
 #include <cmath>
 #include <limits>
 
-#include <venture/air/moist_air.hpp>
-#include <venture/loads/stage.hpp>
+#include <venture/loads/account.hpp>
+#include <venture/loads/check_model.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::loads {
@@ -15,58 +15,6 @@ using namespace detail; // NOLINT(google-build-using-namespace): the stage belon
 
 namespace {
 
-/// Where a zone's supply goes, and whose it is.
-void check_supply(const ThermalModel& model, const Zone& z)
-{
-    using quantity::check_range;
-    const std::string where = "zone '" + z.id + "'";
-    for (const PlaneShare& to : z.plane_shares) {
-        check_range(where, "surface that takes supply", static_cast<double>(to.surface),
-                    {0.0, static_cast<double>(model.surfaces.size()) - 1.0}, "");
-        check_range(where, "plane that takes supply", static_cast<double>(to.plane),
-                    {0.0, static_cast<double>(model.walls[model.surfaces[to.surface].wall].planes.size()) - 1.0}, "");
-        check_range(where, "share of a plane", to.share, {0.0, 1.0}, "");
-    }
-    check_range(where, "radiant share of the supply", z.radiant_share(), {0.0, 1.0}, "");
-    if (!z.follows) return;
-    check_range(where, "zone that it follows", static_cast<double>(z.follows->zone),
-                {0.0, static_cast<double>(model.zones.size()) - 1.0}, "");
-    check_range(where, "ratio to that zone's supply", z.follows->ratio, {0.0, 1e6}, "");
-}
-
-void check_model(const ThermalModel& model)
-{
-    using quantity::check_range;
-    const auto zones = static_cast<double>(model.zones.size());
-    for (const Surface& s : model.surfaces) {
-        check_range("surface '" + s.id + "'", "area", s.area_m2, {1e-9, 1e9}, "m2");
-        check_range("surface '" + s.id + "'", "wall", static_cast<double>(s.wall),
-                    {0.0, static_cast<double>(model.walls.size()) - 1.0}, "");
-        check_range("surface '" + s.id + "'", "sources", static_cast<double>(s.sources_W.size()),
-                    {0.0, static_cast<double>(model.walls[s.wall].planes.size())}, "");
-        if (s.water)
-            check_range("surface '" + s.id + "'", "plane with water", static_cast<double>(s.water->plane),
-                        {0.0, static_cast<double>(model.walls[s.wall].planes.size()) - 1.0}, "");
-        for (const Face* face : {&s.outside, &s.inside}) {
-            if (const auto* z = std::get_if<ZoneFace>(face)) {
-                check_range("surface '" + s.id + "'", "zone", static_cast<double>(z->zone), {0.0, zones - 1.0}, "");
-                check_range("surface '" + s.id + "'", "convective film", z->convective_W_per_m2K, {0.0, 1e4}, "W/m2K");
-                check_range("surface '" + s.id + "'", "radiative film", z->radiative_W_per_m2K, {0.0, 1e4}, "W/m2K");
-            }
-        }
-    }
-    for (const Zone& z : model.zones) {
-        check_range("zone '" + z.id + "'", "air capacity", z.air_capacity_J_per_K, {0.0, 1e15}, "J/K");
-        check_range("zone '" + z.id + "'", "thermal bridges", z.thermal_bridges_W_per_K, {0.0, 1e9}, "W/K");
-        check_range("zone '" + z.id + "'", "radiant weight of control", z.radiant_weight, {0.0, 1.0}, "");
-        check_range("zone '" + z.id + "'", "convective share", z.convective_share, {0.0, 1.0}, "");
-        check_supply(model, z);
-        for (const TransferAir& air : z.transfer_air)
-            check_range("zone '" + z.id + "'", "zone that air comes from", static_cast<double>(air.from),
-                        {0.0, zones - 1.0}, "");
-    }
-}
-
 /// x + carry_over (x1 - x), element by element.
 void carry(const std::vector<double>& x, const std::vector<double>& x1, std::vector<double>& out)
 {
@@ -74,83 +22,15 @@ void carry(const std::vector<double>& x, const std::vector<double>& x1, std::vec
     for (std::size_t i = 0; i < x.size(); ++i) out[i] = x[i] + two_stages::carry_over * (x1[i] - x[i]);
 }
 
-/// Adds one stage to the step's means.
-void add_zones(const ThermalModel& m, const Stage& s, double weight, StepResult& r)
+/// The first values of a row that has a zero behind them.
+void take(const std::vector<double>& row, std::vector<double>& out)
 {
-    std::size_t transfer = 0;
-    for (std::size_t z = 0; z < r.zones.size(); ++z) {
-        ZoneStep& zone = r.zones[z];
-        const double air = s.x.air_C[z], load = s.x.load_W[z];
-        zone.heating_W += weight * std::max(0.0, load);
-        zone.cooling_W += weight * std::max(0.0, -load);
-        zone.latent_W += weight * s.removed_kg_per_s[z] * air::latent_heat_of_vaporisation_J_per_kg;
-        zone.air_C += weight * air;
-        zone.radiant_C += weight * s.x.radiant_C[z];
-        zone.humidity_ratio += weight * s.humidity_ratio[z];
-        zone.convective_gain_W += weight * s.convective_W[z];
-        zone.thermal_bridges_W += weight * m.zones[z].thermal_bridges_W_per_K * (s.outdoor_C - air);
-        zone.infiltration_W += weight * s.infiltration_W_per_K[z] * (s.outdoor_C - air);
-        zone.ventilation_W += weight * s.ventilation_W_per_K[z] * (s.outdoor_C - air);
-        for (const TransferAir& from : m.zones[z].transfer_air)
-            zone.transfer_W += weight * s.drives.transfer_W_per_K[transfer++] * (s.x.air_C[from.from] - air);
-        zone.air_end_C = air;
-        zone.radiant_end_C = s.x.radiant_C[z];
-        zone.load_end_W = load;
-    }
+    std::copy_n(row.begin(), out.size(), out.begin());
 }
-
-void add_surfaces(const ThermalModel& m, const SurfaceBank& bank, const Stage& s, double weight, StepResult& r)
+void put(const std::vector<double>& values, std::vector<double>& row)
 {
-    const std::size_t n = bank.slots.size();
-    for (std::size_t i = 0; i < n; ++i) {
-        const StageSurface& slot = bank.slots[i];
-        if (slot.area <= 0.0) continue; // padding
-        SurfaceStep& out = r.surfaces[slot.surface];
-        for (std::size_t j = 0; j < 2; ++j) {
-            const double t = s.face_C[j * n + i], q = s.flux[j * n + i];
-            out.temperature_C[j] += weight * t;
-            out.flux_W_per_m2[j] += weight * q;
-            out.temperature_end_C[j] = t;
-            out.flux_end_W_per_m2[j] = q;
-            if (slot.face[j].zone < 0) continue;
-            const auto z = static_cast<std::size_t>(slot.face[j].zone);
-            r.zones[z].from_faces_W[static_cast<std::size_t>(m.surfaces[slot.surface].part)] +=
-                weight * slot.area * slot.face[j].convective * (t - s.x.air_C[z]);
-        }
-    }
-}
-
-/// Heat that enters the whole model during a stage: through faces without a zone, by sun, gains, air and supply.
-void add_throughput(const ThermalModel& m, const SurfaceBank& bank, const Stage& s, double weight, StepResult& r)
-{
-    const auto add = [&](double flow_W) {
-        r.closure_W += weight * flow_W;
-        r.throughput_W += weight * std::abs(flow_W);
-    };
-    const std::size_t n = bank.slots.size();
-    for (std::size_t i = 0; i < n; ++i) {
-        const StageSurface& slot = bank.slots[i];
-        for (std::size_t j = 0; j < 2; ++j)
-            add(slot.area * (slot.face[j].zone < 0 ? s.flux[j * n + i] : s.absorbed[j * n + i]));
-        if (slot.first_plane < 0) continue;
-        const auto first = static_cast<std::size_t>(slot.first_plane);
-        const auto& given = m.surfaces[slot.surface].sources_W;
-        for (std::size_t p = 0; p < bank.steppers[slot.stepper].planes(); ++p) {
-            add(slot.area * s.water[first + p]);
-            if (p < given.size())
-                for (const Drive& d : given[p]) add(d.factor * s.signal[d.signal.index]);
-        }
-    }
-    std::size_t transfer = 0;
-    for (std::size_t z = 0; z < r.zones.size(); ++z) {
-        const double air = s.x.air_C[z];
-        add(s.convective_W[z]);
-        add((s.infiltration_W_per_K[z] + s.ventilation_W_per_K[z] + m.zones[z].thermal_bridges_W_per_K) *
-            (s.outdoor_C - air));
-        for (const TransferAir& from : m.zones[z].transfer_air)
-            add(s.drives.transfer_W_per_K[transfer++] * (s.x.air_C[from.from] - air));
-        add(s.x.load_W[z]);
-    }
+    row.assign(values.begin(), values.end());
+    row.push_back(0.0);
 }
 
 } // namespace
@@ -161,23 +41,23 @@ std::size_t parts_of_step(double step_s)
 }
 
 struct HeatBalance::Prepared {
-    explicit Prepared(const ThermalModel& m)
+    Prepared(const ThermalModel& m, double part_s, const FilmAccuracy& accuracy)
         : model{m},
           parts{parts_of_step(m.step_s)},
-          bank{m, part_of_step_s(m.step_s)},
-          network{m, two_stages::gamma * part_of_step_s(m.step_s)},
-          solver{m, two_stages::gamma * part_of_step_s(m.step_s)}
+          bank{m, part_s},
+          films{m, bank},
+          network{m, bank, two_stages::gamma * part_s},
+          solver{m, two_stages::gamma * part_s},
+          tolerance{accuracy}
     {
-        network.build(bank);
-        weights.assign(bank.state_count(), 1.0);
-        for (const StageSurface& s : bank.slots)
-            for (std::size_t k = 0; s.area > 0.0 && k < bank.modes_of(s); ++k)
-                weights[s.first_state + k * s.stride] = std::sqrt(s.area);
     }
-    /// Water that starts or stops to flow changes what walls answer.
+    /// Wind, shutters and water change what walls and films answer.
     void set_step(std::size_t step)
     {
-        if (bank.set_water(model, step)) network.build(bank);
+        const bool films_changed = films.set_step(model, step, bank), water_changed = bank.set_water(model, step);
+        if ((!films_changed && !water_changed) || films.vary()) return; // films that vary are eliminated in every stage
+        bank.eliminate();
+        network.refresh(bank);
     }
     void read_signals(std::size_t step, double share, std::vector<double>& out) const
     {
@@ -188,17 +68,24 @@ struct HeatBalance::Prepared {
     const ThermalModel& model;
     std::size_t parts;
     SurfaceBank bank;
+    Films films;
     ZoneNetwork network;
     StageSolver solver;
+    FilmAccuracy tolerance;
     std::vector<double> weights{};
     Stage stages[2]{};
-    std::vector<double> air_hat{}, humidity_hat{}, faces{}, planes{};
+    std::vector<double> air_hat{}, humidity_hat{};
 };
 
-HeatBalance::HeatBalance(const ThermalModel& model)
+HeatBalance::HeatBalance(const ThermalModel& model, const FilmAccuracy& films)
 {
     check_model(model);
-    prepared_ = std::make_unique<Prepared>(model);
+    prepared_ = std::make_unique<Prepared>(model, part_of_step_s(model.step_s), films);
+    const SurfaceBank& bank = prepared_->bank;
+    prepared_->weights.assign(bank.state_count(), 1.0);
+    for (const Slot& s : bank.slots)
+        for (std::size_t k = 0; s.area > 0.0 && k < bank.modes_of(s); ++k)
+            prepared_->weights[s.first_state + k * s.stride] = std::sqrt(s.area);
 }
 HeatBalance::~HeatBalance() = default;
 HeatBalance::HeatBalance(HeatBalance&&) noexcept = default;
@@ -216,13 +103,14 @@ State HeatBalance::state_at(double temperature_C) const
     const Prepared& p = *prepared_;
     const std::size_t zones = p.model.zones.size();
     State state{.wall_modes = std::vector<double>(p.bank.state_count(), 0.0)};
-    for (const StageSurface& s : p.bank.slots) {
+    for (const Slot& s : p.bank.slots) {
         if (s.area <= 0.0) continue;
         const auto modes = p.model.walls[s.stepper].steady_states(temperature_C, temperature_C);
         for (std::size_t k = 0; k < modes.size(); ++k) state.wall_modes[s.first_state + k * s.stride] = modes[k];
     }
     state.air_C = state.radiant_C = std::vector<double>(zones, temperature_C);
     state.load_W = state.humidity_ratio = std::vector<double>(zones, 0.0);
+    p.films.read(std::vector<double>(2 * p.bank.count(), temperature_C), state.air_C, state.films_from);
     recall(state);
     return state;
 }
@@ -230,7 +118,7 @@ State HeatBalance::state_at(double temperature_C) const
 std::vector<double> HeatBalance::wall_modes_of(const State& state, std::size_t surface) const
 {
     std::vector<double> out;
-    for (const StageSurface& s : prepared_->bank.slots)
+    for (const Slot& s : prepared_->bank.slots)
         if (s.surface == surface && s.area > 0.0)
             for (std::size_t k = 0; k < prepared_->bank.modes_of(s); ++k)
                 out.push_back(state.wall_modes[s.first_state + k * s.stride]);
@@ -239,102 +127,108 @@ std::vector<double> HeatBalance::wall_modes_of(const State& state, std::size_t s
 
 State HeatBalance::steady_state() const
 {
-    Prepared& p = *prepared_;
-    const ThermalModel& m = p.model;
+    const Prepared& p = *prepared_;
     constexpr double forever = std::numeric_limits<double>::infinity();
-    SurfaceBank bank{m, forever};
-    (void)bank.set_water(m, 0);
-    ZoneNetwork network{m, forever};
-    network.build(bank);
+    Prepared steady{p.model, forever, p.tolerance};
+    steady.tolerance.most_passes = 50;
+    steady.set_step(0);
     Stage s;
-    for (const Signal& signal : m.signals) s.signal.push_back(signal.mean());
-    const std::vector<double> nothing(m.zones.size(), 0.0), history(4 * bank.slots.size(), 0.0);
-    State state{.wall_modes = std::vector<double>(bank.state_count(), 0.0)};
-    s.x = {nothing, nothing, nothing};
-    StageSolver{m, forever}.solve(bank, network, {nothing, nothing, history, state.wall_modes}, s);
-    std::vector<double> faces = s.face_C, planes = s.plane_W_per_m2, unused_history = history,
-                        stored(bank.slots.size(), 0.0);
-    faces.insert(faces.end(), s.face_C.begin(), s.face_C.end());
-    planes.insert(planes.end(), s.plane_W_per_m2.begin(), s.plane_W_per_m2.end());
-    bank.advance(state.wall_modes, faces, planes, unused_history, stored);
-    state.air_C = s.x.air_C;
-    state.radiant_C = s.x.radiant_C;
-    state.load_W = s.x.load_W;
+    for (const Signal& signal : p.model.signals) s.signal.push_back(signal.mean());
+    const std::vector<double> nothing(p.model.zones.size(), 0.0), history(4 * steady.bank.count(), 0.0);
+    State state{.wall_modes = std::vector<double>(steady.bank.state_count(), 0.0), .air_C = nothing};
+    state.humidity_ratio = state.radiant_C = state.load_W = nothing;
+    for (auto* row : {&s.x.air_C, &s.x.radiant_C, &s.x.load_W}) put(nothing, *row);
+    const double outdoor_C = s.signal[p.model.outdoor_air_C.index];
+    steady.films.read(std::vector<double>(2 * steady.bank.count(), outdoor_C),
+                      std::vector<double>(nothing.size(), outdoor_C + 1.0), s.film_from);
+    steady.solver.solve(steady.bank, steady.network, steady.films, steady.tolerance,
+                        {nothing, nothing, history, state.wall_modes, {}}, s);
+    std::vector<double> unused_history = history, stored(steady.bank.count(), 0.0);
+    const double* planes = s.plane_W_per_m2.data();
+    steady.bank.advance(state.wall_modes, {s.face_C.data(), s.face_C.data()}, {planes, planes}, unused_history, stored);
+    take(s.x.air_C, state.air_C);
+    take(s.x.radiant_C, state.radiant_C);
+    take(s.x.load_W, state.load_W);
     state.humidity_ratio = s.humidity_ratio;
+    state.films_from = s.film_from;
     recall(state);
     return state;
 }
 
-State HeatBalance::advance(const State& from, std::size_t step, StepResult& result) const
+void HeatBalance::advance(State& state, std::size_t step, StepResult& result, Account account,
+                          const Orders& orders) const
 {
-    const ThermalModel& m = prepared_->model;
+    const Prepared& p = *prepared_;
+    const ThermalModel& m = p.model;
     result.zones.assign(m.zones.size(), {});
-    result.surfaces.assign(m.surfaces.size(), {});
+    result.surfaces.assign(account == Account::faces ? m.surfaces.size() : 0, {});
     result.closure_W = result.throughput_W = 0.0;
-    result.sweeps = 0;
+    result.sweeps = result.film_passes = 0;
     result.settled = true;
-    State now = advance(from, step, &result);
+    const double before_J = stored_in_walls_J(p.bank, state);
+    for (std::size_t z = 0; z < m.zones.size(); ++z) result.zones[z].into_air_capacity_W = -state.air_C[z];
+    advance_parts(state, step, &result, account, orders);
     for (std::size_t z = 0; z < m.zones.size(); ++z) {
-        result.zones[z].into_air_capacity_W =
-            m.zones[z].air_capacity_J_per_K * (now.air_C[z] - from.air_C[z]) / m.step_s;
-        result.closure_W -= result.zones[z].into_air_capacity_W;
+        double& into_air = result.zones[z].into_air_capacity_W;
+        into_air = m.zones[z].air_capacity_J_per_K * (state.air_C[z] + into_air) / m.step_s;
+        result.closure_W -= into_air;
     }
-    for (std::size_t i = 0; i < prepared_->bank.slots.size(); ++i)
-        result.closure_W -=
-            prepared_->bank.slots[i].area * (now.stored_J_per_m2[i] - from.stored_J_per_m2[i]) / m.step_s;
-    return now;
+    result.closure_W -= (stored_in_walls_J(p.bank, state) - before_J) / m.step_s;
 }
 
-State HeatBalance::advance(const State& from, std::size_t step) const { return advance(from, step, nullptr); }
-
-State HeatBalance::advance(const State& from, std::size_t step, StepResult* result) const
+void HeatBalance::advance(State& state, std::size_t step) const
 {
-    VENTURE_ASSERT(from.wall_history.size() == 4 * prepared_->bank.slots.size());
-    prepared_->set_step(step);
-    State now = from;
-    for (std::size_t part = 0; part < prepared_->parts; ++part) advance_part(now, step, part, result);
-    return now;
+    advance_parts(state, step, nullptr, Account::loads, {});
 }
 
-void HeatBalance::advance_part(State& now, std::size_t step, std::size_t part, StepResult* result) const
+void HeatBalance::advance_parts(State& now, std::size_t step, StepResult* result, Account account,
+                                const Orders& orders) const
 {
     Prepared& p = *prepared_;
+    VENTURE_ASSERT(now.wall_history.size() == 4 * p.bank.count());
+    VENTURE_ASSERT(orders.empty() || orders.size() == p.model.zones.size());
+    p.set_step(step);
     const auto parts = static_cast<double>(p.parts);
-    p.faces.clear();
-    p.planes.clear();
-    for (std::size_t stage = 0; stage < 2; ++stage) {
-        Stage& s = p.stages[stage];
-        p.read_signals(step, (static_cast<double>(part) + two_stages::at[stage]) / parts, s.signal);
-        const bool first = stage == 0;
-        if (first) {
-            s.x = {now.air_C, now.radiant_C, now.load_W};
-            s.humidity_ratio = now.humidity_ratio;
-        } else {
-            s.x = p.stages[0].x;
-            s.humidity_ratio = p.stages[0].humidity_ratio;
-            carry(now.air_C, p.stages[0].x.air_C, p.air_hat);
-            carry(now.humidity_ratio, p.stages[0].humidity_ratio, p.humidity_hat);
+    for (std::size_t part = 0; part < p.parts; ++part) {
+        for (std::size_t stage = 0; stage < 2; ++stage) {
+            Stage& s = p.stages[stage];
+            p.read_signals(step, (static_cast<double>(part) + two_stages::at[stage]) / parts, s.signal);
+            if (stage == 0) {
+                put(now.air_C, s.x.air_C);
+                put(now.radiant_C, s.x.radiant_C);
+                put(now.load_W, s.x.load_W);
+                s.humidity_ratio = now.humidity_ratio;
+                s.film_from = now.films_from;
+            } else {
+                const Stage& first = p.stages[0];
+                s.x = first.x;
+                s.humidity_ratio = first.humidity_ratio;
+                s.film_from = first.film_found;
+                carry(now.air_C, first.x.air_C, p.air_hat);
+                carry(now.humidity_ratio, first.humidity_ratio, p.humidity_hat);
+            }
+            p.solver.solve(p.bank, p.network, p.films, p.tolerance,
+                           {stage == 0 ? now.air_C : p.air_hat, stage == 0 ? now.humidity_ratio : p.humidity_hat,
+                            now.wall_history, now.wall_modes, orders, stage == 0 ? nullptr : &p.stages[0]},
+                           s);
+            if (result == nullptr) continue;
+            const double weight = two_stages::weight[stage] / parts;
+            StageSolver::find_fluxes(p.bank, s);
+            add_loads(s, weight, *result);
+            if (account >= Account::flows) add_flows(p.model, p.bank, p.network, s, weight, *result);
+            if (account >= Account::faces) add_faces(p.bank, s, weight, *result);
+            add_throughput(p.model, p.bank, s, weight, *result);
         }
-        p.solver.solve(p.bank, p.network,
-                       {first ? now.air_C : p.air_hat, first ? now.humidity_ratio : p.humidity_hat, now.wall_history,
-                        now.wall_modes, first ? nullptr : &p.stages[0]},
-                       s);
-        p.faces.insert(p.faces.end(), s.face_C.begin(), s.face_C.end());
-        p.planes.insert(p.planes.end(), s.plane_W_per_m2.begin(), s.plane_W_per_m2.end());
-        if (result == nullptr) continue;
-        const double weight = two_stages::weight[stage] / parts;
-        add_zones(p.model, s, weight, *result);
-        add_surfaces(p.model, p.bank, s, weight, *result);
-        add_throughput(p.model, p.bank, s, weight, *result);
-        result->sweeps = std::max(result->sweeps, s.solved.sweeps);
-        result->settled = result->settled && s.solved.settled;
+        const Stage &first = p.stages[0], &last = p.stages[1];
+        p.bank.advance(now.wall_modes, {first.face_C.data(), last.face_C.data()},
+                       {first.plane_W_per_m2.data(), last.plane_W_per_m2.data()}, now.wall_history,
+                       now.stored_J_per_m2);
+        take(last.x.air_C, now.air_C);
+        take(last.x.radiant_C, now.radiant_C);
+        take(last.x.load_W, now.load_W);
+        now.humidity_ratio = last.humidity_ratio;
+        now.films_from = last.film_found;
     }
-    p.bank.advance(now.wall_modes, p.faces, p.planes, now.wall_history, now.stored_J_per_m2);
-    const Stage& last = p.stages[1];
-    now.air_C = last.x.air_C;
-    now.radiant_C = last.x.radiant_C;
-    now.load_W = last.x.load_W;
-    now.humidity_ratio = last.humidity_ratio;
 }
 
 } // namespace venture::loads

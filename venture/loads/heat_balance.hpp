@@ -7,7 +7,8 @@
 /// energy balance closes to rounding.
 ///
 /// Inside: convection to one air node, long wave to one radiant point, sun and radiant gains on the faces. Zones are
-/// solved together at every stage, with their thermostats and limits (zone_network.hpp).
+/// solved together at every stage, with their thermostats and limits (zone_network.hpp). Films that follow from
+/// temperatures are found anew in every stage until they are near enough to those of its own solution.
 
 #include <memory>
 #include <vector>
@@ -35,6 +36,7 @@ struct State {
     std::vector<double> air_C{};               ///< per zone
     std::vector<double> humidity_ratio{};      ///< per zone, kg/kg dry air
     std::vector<double> radiant_C{}, load_W{}; ///< per zone; the first guess of the next step
+    std::vector<double> films_from{};          ///< what films that vary follow from; their first guess
 };
 
 /// One zone over one step. Heat flows in W are means over the step and positive into the zone's air.
@@ -45,6 +47,11 @@ struct ZoneStep {
     double air_C = 0.0;     ///< mean
     double radiant_C = 0.0; ///< mean
     double humidity_ratio = 0.0;
+    double air_end_C = 0.0, radiant_end_C = 0.0; ///< at the end of the step
+    double load_end_W = 0.0;                     ///< heating positive, cooling negative
+    double film_residual_W = 0.0; ///< |q of films at the temperatures found - q used|, all faces, worst stage
+
+    // from Account::flows on
     double convective_gain_W = 0.0;
     double thermal_bridges_W = 0.0;
     double infiltration_W = 0.0;
@@ -52,8 +59,6 @@ struct ZoneStep {
     double transfer_W = 0.0;              ///< air from other zones
     double from_faces_W[part_count] = {}; ///< by part
     double into_air_capacity_W = 0.0;
-    double air_end_C = 0.0, radiant_end_C = 0.0; ///< at the end of the step
-    double load_end_W = 0.0;                     ///< heating positive, cooling negative
 };
 
 /// One surface over one step; [0] is its outside face, [1] its inside face.
@@ -67,19 +72,43 @@ struct SurfaceStep {
 /// Result of one step.
 struct StepResult {
     std::vector<ZoneStep> zones{};
-    std::vector<SurfaceStep> surfaces{};
-    double closure_W = 0.0;    ///< heat in minus heat stored, all zones and walls together
-    double throughput_W = 0.0; ///< sum of the magnitudes of all flows in
-    int sweeps = 0;            ///< over the zones, most of any stage
-    bool settled = true;       ///< false: the zones did not come to rest in some stage
+    std::vector<SurfaceStep> surfaces{}; ///< with Account::faces
+    double closure_W = 0.0;              ///< heat in minus heat stored, all zones and walls together
+    double throughput_W = 0.0;           ///< sum of the magnitudes of all flows in
+    int sweeps = 0;                      ///< over the zones, most of any stage
+    bool settled = true;                 ///< false: the zones did not come to rest in some stage
+    int film_passes = 1;                 ///< most of any stage
+};
+
+/// How much is told of a step; each holds what stands before it.
+enum class Account {
+    loads, ///< loads and temperatures of zones, closure of the whole
+    flows, ///< every flow into the zones' air
+    faces, ///< temperatures and fluxes of all faces
+};
+
+/// What a caller wants of one zone during one step, in place of what the model says.
+struct ZoneOrder {
+    std::optional<double> heat_below_C{}, cool_above_C{};
+    std::optional<double> most_heating_W{}, most_cooling_W{};
+    std::optional<double> supply_W{}; ///< just this, heating positive, whatever the temperature
+    std::optional<double> ventilation_kg_per_s{};
+};
+using Orders = std::vector<ZoneOrder>; ///< one per zone, or none
+
+/// How near films that vary must be to those that belong to the temperatures of the same stage.
+struct FilmAccuracy {
+    double inside_W_per_m2 = 0.05; ///< mean over the faces of any zone
+    double outside_W_per_m2 = 0.5; ///< at any face
+    int most_passes = 12;          ///< then the step goes on, and tells the residual
 };
 
 /// Prepared coefficients for one model and step length. Advancing changes nothing but these and its workspace, so one
-/// object serves one thread.
+/// object serves one thread. The model must outlive it.
 class HeatBalance {
 public:
     /// @throws quantity::RangeError if an area, film, capacity or share is negative, or an index points nowhere
-    explicit HeatBalance(const ThermalModel& model);
+    explicit HeatBalance(const ThermalModel& model, const FilmAccuracy& films = {});
     ~HeatBalance();
     HeatBalance(HeatBalance&&) noexcept;
     HeatBalance& operator=(HeatBalance&&) noexcept;
@@ -90,10 +119,11 @@ public:
     [[nodiscard]] State state_at(double temperature_C) const;
     /// Modes of one surface's wall, in the order of its WallModes.
     [[nodiscard]] std::vector<double> wall_modes_of(const State& state, std::size_t surface) const;
-    /// The state one step later, and what happened in between. `step` counts from 0 within the period.
-    [[nodiscard]] State advance(const State& from, std::size_t step, StepResult& result) const;
-    /// The same without the account of what happened: for days that are only repeated until they are periodic.
-    [[nodiscard]] State advance(const State& from, std::size_t step) const;
+    /// Brings a state one step on, and tells what happened in between. `step` counts from 0 within the period.
+    void advance(State& state, std::size_t step, StepResult& result, Account account = Account::faces,
+                 const Orders& orders = {}) const;
+    /// The same without any account: for days that are only repeated until they are periodic.
+    void advance(State& state, std::size_t step) const;
     /// What follows from a state's wall modes, found anew.
     void recall(State& state) const;
     /// Multiplies wall modes so that their squares are an energy-like measure; used to weigh a change of state.
@@ -101,8 +131,7 @@ public:
 
 private:
     struct Prepared;
-    [[nodiscard]] State advance(const State& from, std::size_t step, StepResult* result) const;
-    void advance_part(State& now, std::size_t step, std::size_t part, StepResult* result) const;
+    void advance_parts(State& state, std::size_t step, StepResult* result, Account account, const Orders& orders) const;
     std::unique_ptr<Prepared> prepared_;
 };
 

@@ -142,7 +142,7 @@ PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& o
         ++day.days;
         const Eigen::VectorXd x = scale.flat(state);
         State end = state;
-        for (std::size_t i = 0; i < model.steps; ++i) end = balance.advance(end, i);
+        for (std::size_t i = 0; i < model.steps; ++i) balance.advance(end, i);
         const Eigen::VectorXd gx = scale.flat(end);
         day.residual_K = scale.change_K(gx - x);
         day.converged = day.residual_K <= options.temperature_tolerance_K;
@@ -154,7 +154,7 @@ PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& o
     }
     std::vector<std::vector<ZoneStep>> hours(model.zones.size(), std::vector<ZoneStep>(model.steps / per_hour));
     for (std::size_t i = 0; i < model.steps; ++i) {
-        state = balance.advance(state, i, step);
+        balance.advance(state, i, step, watch ? Account::faces : Account::flows);
         for (std::size_t z = 0; z < model.zones.size(); ++z)
             add_scaled(hours[z][i / per_hour], step.zones[z], 1.0 / steps_per_hour);
         day.worst_closure = std::max(day.worst_closure, std::abs(step.closure_W) / std::max(1.0, step.throughput_W));

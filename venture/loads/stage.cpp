@@ -4,6 +4,8 @@
 #include <cmath>
 #include <limits>
 
+#include <venture/loads/face_loops.hpp>
+
 namespace venture::loads::detail {
 
 namespace {
@@ -24,16 +26,38 @@ double value_or(const std::optional<SignalId>& id, const std::vector<double>& si
 
 } // namespace
 
+StageSolver::StageSolver(const ThermalModel& model, double stage_s) : model_{model}, stage_s_{stage_s}
+{
+    for (const Zone& zone : model.zones) transfers_ |= !zone.transfer_air.empty();
+}
+
 double StageSolver::storage(double capacity) const { return std::isinf(stage_s_) ? 0.0 : capacity / stage_s_; }
 
-void StageSolver::solve(const SurfaceBank& bank, const ZoneNetwork& network, const StageStart& start, Stage& s) const
+void StageSolver::solve(SurfaceBank& bank, ZoneNetwork& network, const Films& films, const FilmAccuracy& tolerance,
+                        const StageStart& start, Stage& s) const
 {
     find_drives(network, start, s);
+    follow_orders(start, s);
     find_answers(bank, start, s);
-    find_bases(bank, network, s);
-    sum_into_zones(bank, network, s);
-    s.solved = network.solve(s.drives, s.x);
-    find_faces(bank, network, s);
+    find_absorbed(bank, network, s);
+    for (s.film_passes = 1;; ++s.film_passes) {
+        if (films.vary()) {
+            films.set(s.film_from, s.signal, bank);
+            bank.eliminate();
+            network.refresh(bank);
+        }
+        solve_zones(bank, network, s);
+        find_faces(bank, network, s);
+        if (!films.vary()) break;
+        films.read(s.face_C, s.x.air_C, s.film_found);
+        s.film_residual = films.residual(s.film_found, s.signal, bank, s.film_residual_W);
+        if ((s.film_residual.inside_W_per_m2 <= tolerance.inside_W_per_m2 &&
+             s.film_residual.outside_W_per_m2 <= tolerance.outside_W_per_m2) ||
+            s.film_passes >= tolerance.most_passes)
+            break;
+        s.film_from = s.film_found;
+    }
+    find_water(bank, s);
     find_moisture(start, s);
 }
 
@@ -42,8 +66,9 @@ void StageSolver::find_drives(const ZoneNetwork& network, const StageStart& star
 {
     const std::size_t n = model_.zones.size();
     ZoneDrives& d = s.drives;
-    for (auto* all : {&s.convective_W, &s.radiant_W, &s.infiltration_W_per_K, &s.ventilation_W_per_K, &d.air_W,
-                      &d.radiant_W, &d.out_W_per_K, &d.heat_below, &d.cool_above, &d.most_heating, &d.most_cooling})
+    for (auto* all :
+         {&s.convective_W, &s.radiant_W, &s.infiltration_W_per_K, &s.ventilation_W_per_K, &s.storing_W, &d.air_W,
+          &d.radiant_W, &d.out_W_per_K, &d.heat_below, &d.cool_above, &d.most_heating, &d.most_cooling})
         all->resize(n);
     d.transfer_W_per_K.clear();
     s.outdoor_C = s.signal[model_.outdoor_air_C.index];
@@ -65,7 +90,7 @@ void StageSolver::find_drives(const ZoneNetwork& network, const StageStart& star
             d.transfer_W_per_K.push_back(sum_of(air.kg_per_s, s.signal) * cp);
             d.out_W_per_K[z] += d.transfer_W_per_K.back();
         }
-        d.air_W[z] =
+        s.storing_W[z] =
             storage(zone.air_capacity_J_per_K) * start.air_hat[z] + to_outdoors * s.outdoor_C + s.convective_W[z];
         d.heat_below[z] = value_or(zone.heat_below_C, s.signal, -infinity);
         d.cool_above[z] = value_or(zone.cool_above_C, s.signal, infinity);
@@ -74,32 +99,63 @@ void StageSolver::find_drives(const ZoneNetwork& network, const StageStart& star
     }
 }
 
+/// What the caller wants in place of what the model says.
+void StageSolver::follow_orders(const StageStart& start, Stage& s) const
+{
+    const double cp = model_.air_specific_heat_J_per_kgK;
+    ZoneDrives& d = s.drives;
+    for (std::size_t z = 0; z < start.orders.size(); ++z) {
+        const ZoneOrder& order = start.orders[z];
+        d.heat_below[z] = order.heat_below_C.value_or(d.heat_below[z]);
+        d.cool_above[z] = order.cool_above_C.value_or(d.cool_above[z]);
+        d.most_heating[z] = order.most_heating_W.value_or(d.most_heating[z]);
+        d.most_cooling[z] = order.most_cooling_W.value_or(d.most_cooling[z]);
+        if (order.ventilation_kg_per_s) {
+            const double more = *order.ventilation_kg_per_s * cp - s.ventilation_W_per_K[z];
+            s.ventilation_W_per_K[z] += more;
+            d.out_W_per_K[z] += more;
+            s.storing_W[z] += more * s.outdoor_C;
+        }
+        if (!order.supply_W) continue;
+        constexpr double out_of_reach_K = 1e6; // whatever the temperature, the limit is what is supplied
+        d.heat_below[z] = *order.supply_W > 0.0 ? out_of_reach_K : -infinity;
+        d.cool_above[z] = *order.supply_W < 0.0 ? -out_of_reach_K : infinity;
+        d.most_heating[z] = std::max(0.0, *order.supply_W);
+        d.most_cooling[z] = std::max(0.0, -*order.supply_W);
+    }
+}
+
 /// What walls send to their faces of themselves: their history, given sources, water in them.
 void StageSolver::find_answers(const SurfaceBank& bank, const StageStart& start, Stage& s) const
 {
-    const std::size_t n = bank.slots.size(), stage = start.first == nullptr ? 0 : 1;
-    s.answer.assign(start.history.begin() + static_cast<std::ptrdiff_t>(2 * stage * n),
-                    start.history.begin() + static_cast<std::ptrdiff_t>(2 * (stage + 1) * n));
+    const std::size_t n = bank.count();
+    s.answer.resize(2 * n);
+    if (start.first == nullptr)
+        std::copy_n(start.history.begin(), 2 * n, s.answer.begin());
+    else
+        carry_answers(n, start.history.data() + 2 * n,
+                      {bank.carry[0].data(), bank.carry[1].data(), bank.carry[2].data()}, start.first->face_C.data(),
+                      s.answer.data());
+    if (!bank.planed.empty()) find_planes(bank, start, s);
+}
+
+void StageSolver::find_planes(const SurfaceBank& bank, const StageStart& start, Stage& s) const
+{
+    const std::size_t n = bank.count(), stage = start.first == nullptr ? 0 : 1;
     s.plane_W_per_m2.assign(bank.plane_count, 0.0);
     s.plane_history.assign(bank.plane_count, 0.0);
     s.water.assign(bank.plane_count, 0.0);
-    for (std::size_t i = 0; i < n; ++i) {
-        const StageSurface& slot = bank.slots[i];
+    for (const PlanedSlot& planed : bank.planed) {
+        const std::size_t i = planed.slot, first = planed.first_plane;
+        const Slot& slot = bank.slots[i];
         const fabric::WallStepper& wall = bank.steppers[slot.stepper];
-        double* answer[2] = {&s.answer[i], &s.answer[n + i]};
-        if (start.first != nullptr) {
-            const double t1 = start.first->face_C[i], t2 = start.first->face_C[n + i];
-            for (std::size_t j = 0; j < 2; ++j) *answer[j] += wall.carry(j, 0) * t1 + wall.carry(j, 1) * t2;
-        }
-        if (slot.first_plane < 0) continue;
-        const auto first = static_cast<std::size_t>(slot.first_plane);
         const Surface& given = model_.surfaces[slot.surface];
-        const double* states = start.wall_states.data() + slot.first_state;
+        double* answer[2] = {&s.answer[i], &s.answer[n + i]};
         for (std::size_t p = 0; p < wall.planes(); ++p) {
             double& source = s.plane_W_per_m2[first + p];
             if (p < given.sources_W.size()) source = sum_of(given.sources_W[p], s.signal) / slot.area;
             double& history = s.plane_history[first + p];
-            history = history_of(wall, states, slot.stride, 2 + p, stage);
+            history = history_of(wall, start.wall_states.data() + slot.first_state, slot.stride, 2 + p, stage);
             if (start.first != nullptr) {
                 history +=
                     wall.carry(2 + p, 0) * start.first->face_C[i] + wall.carry(2 + p, 1) * start.first->face_C[n + i];
@@ -112,99 +168,89 @@ void StageSolver::find_answers(const SurfaceBank& bank, const StageStart& start,
             }
             for (std::size_t j = 0; j < 2; ++j) *answer[j] += wall.w(j, p) * source;
         }
-        if (slot.water_W_per_m2K <= 0.0) continue;
-        const auto at = static_cast<std::size_t>(slot.water_plane);
+        if (planed.water_W_per_m2K <= 0.0) continue;
+        const auto at = static_cast<std::size_t>(planed.water_plane);
         double colder = s.signal[given.water->temperature_C.index] - s.plane_history[first + at];
         for (std::size_t r = 0; r < wall.planes(); ++r) colder -= wall.w(2 + at, r) * s.plane_W_per_m2[first + r];
-        for (std::size_t j = 0; j < 2; ++j) *answer[j] += wall.w(j, at) * slot.water_W_per_m2K * colder;
+        for (std::size_t j = 0; j < 2; ++j) *answer[j] += wall.w(j, at) * planed.water_W_per_m2K * colder;
     }
 }
 
-/// Face temperatures as far as they do not depend on the zones' unknowns.
-void StageSolver::find_bases(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s) const
+/// Radiant gains and sun that every face takes up.
+void StageSolver::find_absorbed(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s) const
 {
-    const std::size_t n = bank.slots.size();
-    s.absorbed.assign(2 * n, 0.0);
+    const std::size_t faces = 2 * bank.count(), zones = model_.zones.size();
+    s.radiant_per_m2.resize(zones + 1);
+    for (std::size_t z = 0; z < zones; ++z) s.radiant_per_m2[z] = s.radiant_W[z] * network.per_area()[z];
+    s.radiant_per_m2[zones] = 0.0;
+    s.absorbed.resize(faces);
+    for (std::size_t f = 0; f < faces; ++f) {
+        double sum = s.radiant_per_m2[bank.zone[f]];
+        for (std::uint32_t t = bank.first_term[f]; t < bank.first_term[f + 1]; ++t)
+            sum += bank.terms[t].factor * s.signal[bank.terms[t].signal];
+        s.absorbed[f] = sum;
+    }
+}
+
+/// Face temperatures as far as they do not depend on the zones' unknowns; then these.
+void StageSolver::solve_zones(const SurfaceBank& bank, ZoneNetwork& network, Stage& s) const
+{
+    const std::size_t n = bank.count();
+    s.known.resize(2 * n);
     s.base.resize(2 * n);
-    for (std::size_t i = 0; i < n; ++i) {
-        const StageSurface& slot = bank.slots[i];
-        double known[2] = {};
-        for (std::size_t j = 0; j < 2; ++j) {
-            const StageFace& face = slot.face[j];
-            if (face.zone >= 0) {
-                const auto zone = static_cast<std::size_t>(face.zone);
-                double& absorbed = s.absorbed[j * n + i];
-                absorbed = s.radiant_W[zone] / network.area_m2(zone);
-                if (!face.absorbed->empty()) absorbed += sum_of(*face.absorbed, s.signal) / slot.area;
-                known[j] = absorbed + s.answer[j * n + i];
-            } else if (face.fixed) {
-                known[j] = s.signal[face.environment.index];
-            } else {
-                known[j] = s.answer[j * n + i];
-                if (face.driven) known[j] += face.film * s.signal[face.environment.index];
-            }
-        }
-        s.base[i] = slot.m[0][0] * known[0] + slot.m[0][1] * known[1];
-        s.base[n + i] = slot.m[1][0] * known[0] + slot.m[1][1] * known[1];
-    }
+    for (std::size_t f = 0; f < 2 * n; ++f)
+        s.known[f] = bank.answers[f] * s.answer[f] + s.absorbed[f] + bank.outdoor[f] * s.signal[bank.environment[f]] +
+                     bank.long_wave_W[f];
+    eliminate_known(n, {bank.m[0].data(), bank.m[1].data(), bank.m[2].data(), bank.m[3].data()}, s.known.data(),
+                    nullptr, s.base.data());
+    s.drives.air_W = s.storing_W;
+    network.add_bases(bank, s.base, s.drives);
+    s.solved = network.solve(s.drives, s.x);
 }
 
-void StageSolver::sum_into_zones(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s) const
-{
-    const std::size_t n = bank.slots.size();
-    for (std::size_t z = 0; z < model_.zones.size(); ++z) {
-        double air = 0.0, radiant = 0.0;
-        for (const ZoneNetwork::FaceAt& at : network.faces_of(z)) {
-            const StageSurface& slot = bank.slots[at.slot];
-            const double heat = slot.area * s.base[at.face * n + at.slot];
-            air += slot.face[at.face].convective * heat;
-            radiant += slot.face[at.face].radiative * heat;
-        }
-        s.drives.air_W[z] += air;
-        s.drives.radiant_W[z] = radiant;
-    }
-}
-
-/// Face temperatures and fluxes from the zones' unknowns.
+/// Face temperatures from the zones' unknowns.
 void StageSolver::find_faces(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s) const
 {
-    const std::size_t n = bank.slots.size();
-    s.face_C = s.base;
-    s.flux.resize(2 * n);
+    const std::size_t n = bank.count();
+    s.face_C.resize(2 * n);
+    const std::vector<double>& per_W = network.radiant_per_m2();
+    for (std::size_t f = 0; f < 2 * n; ++f) {
+        const std::uint32_t z = bank.zone[f];
+        s.known[f] =
+            bank.convective[f] * s.x.air_C[z] + bank.radiative[f] * s.x.radiant_C[z] + per_W[z] * s.x.load_W[z];
+    }
+    for (const ZoneNetwork::SupplyToFace& to : network.supply_to_faces())
+        if (const std::size_t f = to.side * n + to.slot; !bank.fixed[f]) s.known[f] += to.per_W * s.x.load_W[to.zone];
+    eliminate_known(n, {bank.m[0].data(), bank.m[1].data(), bank.m[2].data(), bank.m[3].data()}, s.known.data(),
+                    s.base.data(), s.face_C.data());
     for (const ZoneNetwork::SupplyToFace& to : network.supply_to_faces()) {
-        const StageSurface& slot = bank.slots[to.slot];
-        const double extra = to.per_W * s.x.load_W[to.zone];
-        s.answer[to.face * n + to.slot] += extra;
-        if (to.face == 0)
-            s.plane_W_per_m2[static_cast<std::size_t>(slot.first_plane) + to.plane] +=
-                to.share * s.x.load_W[to.zone] / slot.area;
-        if (slot.face[to.face].fixed) continue;
-        for (std::size_t k = 0; k < 2; ++k) s.face_C[k * n + to.slot] += slot.m[k][to.face] * extra;
+        s.answer[to.side * n + to.slot] += to.per_W * s.x.load_W[to.zone];
+        if (to.side == 0) s.plane_W_per_m2[to.plane] += to.share * s.x.load_W[to.zone] / bank.slots[to.slot].area;
     }
-    for (std::size_t i = 0; i < n; ++i) {
-        const StageSurface& slot = bank.slots[i];
-        double &t1 = s.face_C[i], &t2 = s.face_C[n + i];
-        for (std::size_t j = 0; j < 2; ++j) {
-            const StageFace& face = slot.face[j];
-            if (face.zone < 0) continue;
-            const auto z = static_cast<std::size_t>(face.zone);
-            const double drive = face.convective * s.x.air_C[z] + face.radiative * s.x.radiant_C[z] +
-                                 network.radiant_per_m2(z) * s.x.load_W[z];
-            t1 += slot.m[0][j] * drive;
-            t2 += slot.m[1][j] * drive;
-        }
-        s.flux[i] = slot.y[0][0] * t1 + slot.y[0][1] * t2 - s.answer[i];
-        s.flux[n + i] = slot.y[1][0] * t1 + slot.y[1][1] * t2 - s.answer[n + i];
-    }
-    for (std::size_t i = 0; i < n; ++i) { // last: water gives what is left between it and the plane
-        const StageSurface& slot = bank.slots[i];
-        if (slot.water_W_per_m2K <= 0.0) continue;
+}
+
+void StageSolver::find_fluxes(const SurfaceBank& bank, Stage& s)
+{
+    s.flux.resize(2 * bank.count());
+    detail::find_fluxes(bank.count(), {bank.y[0].data(), bank.y[1].data(), bank.y[2].data()}, s.face_C.data(),
+                        s.answer.data(), s.flux.data());
+}
+
+/// What water gives: what is left between it and its plane.
+void StageSolver::find_water(const SurfaceBank& bank, Stage& s) const
+{
+    const std::size_t n = bank.count();
+    for (const PlanedSlot& planed : bank.planed) {
+        if (planed.water_W_per_m2K <= 0.0) continue;
+        const Slot& slot = bank.slots[planed.slot];
         const fabric::WallStepper& wall = bank.steppers[slot.stepper];
-        const auto at = static_cast<std::size_t>(slot.water_plane), first = static_cast<std::size_t>(slot.first_plane);
+        const auto at = static_cast<std::size_t>(planed.water_plane);
+        const std::size_t first = planed.first_plane;
         double colder = s.signal[model_.surfaces[slot.surface].water->temperature_C.index] -
-                        s.plane_history[first + at] - wall.w(0, at) * s.face_C[i] - wall.w(1, at) * s.face_C[n + i];
+                        s.plane_history[first + at] - wall.w(0, at) * s.face_C[planed.slot] -
+                        wall.w(1, at) * s.face_C[n + planed.slot];
         for (std::size_t r = 0; r < wall.planes(); ++r) colder -= wall.w(2 + at, r) * s.plane_W_per_m2[first + r];
-        s.water[first + at] = slot.water_W_per_m2K * colder;
+        s.water[first + at] = planed.water_W_per_m2K * colder;
         s.plane_W_per_m2[first + at] += s.water[first + at];
     }
 }

@@ -3,19 +3,26 @@
 
 #include <vector>
 
+#include <venture/loads/films.hpp>
+#include <venture/loads/heat_balance.hpp>
 #include <venture/loads/zone_network.hpp>
 
 namespace venture::loads::detail {
 
-/// Everything about a stage, kept so that nothing is allocated anew. Faces: outside ones of all slots, then inside.
+/// Everything about a stage, kept so that nothing is allocated anew.
 struct Stage {
     std::vector<double> signal{};                                   ///< value of every signal of the model
-    std::vector<double> absorbed{}, answer{}, base{};               ///< per face, W/m2 and degC
-    std::vector<double> face_C{}, flux{};                           ///< per face
+    std::vector<double> absorbed{}, answer{}, base{}, known{};      ///< per face
+    std::vector<double> face_C{}, flux{};                           ///< per face; fluxes once find_fluxes() was asked
     std::vector<double> plane_W_per_m2{}, plane_history{}, water{}; ///< per plane: all heat put in, and of it water's
     ZoneDrives drives{};
     std::vector<double> convective_W{}, radiant_W{}, infiltration_W_per_K{}, ventilation_W_per_K{};
+    std::vector<double> storing_W{};      ///< into the air, from what is stored, outdoors and gains
+    std::vector<double> radiant_per_m2{}; ///< gains; a zero behind the last zone
     std::vector<double> humidity_ratio{}, removed_kg_per_s{};
+    std::vector<double> film_from{}, film_found{}, film_residual_W{}; ///< see Films; residual per zone
+    FilmResidual film_residual{};
+    int film_passes = 1;
     double outdoor_C = 0.0, outdoor_w = 0.0;
     ZoneUnknowns x{};
     Solved solved{};
@@ -27,28 +34,35 @@ struct StageStart {
     const std::vector<double>& humidity_hat;
     const std::vector<double>& history; ///< four rows of slots, as SurfaceBank gives them
     const std::vector<double>& wall_states;
+    const Orders& orders;
     const Stage* first = nullptr; ///< the first stage, if this is the second
 };
 
 class StageSolver {
 public:
     /// @param stage_s  gamma times the part of a step; infinity for the steady state
-    StageSolver(const ThermalModel& model, double stage_s) : model_{model}, stage_s_{stage_s} {}
+    StageSolver(const ThermalModel& model, double stage_s);
 
-    /// @param s  its `x` holds the first guess, its `signal` what drives
-    void solve(const SurfaceBank& bank, const ZoneNetwork& network, const StageStart& start, Stage& s) const;
+    /// @param s  its `x` holds the first guess, its `signal` what drives, its `film_from` what films follow from
+    void solve(SurfaceBank& bank, ZoneNetwork& network, const Films& films, const FilmAccuracy& tolerance,
+               const StageStart& start, Stage& s) const;
+    static void find_fluxes(const SurfaceBank& bank, Stage& s);
 
 private:
     void find_drives(const ZoneNetwork& network, const StageStart& start, Stage& s) const;
+    void follow_orders(const StageStart& start, Stage& s) const;
     void find_answers(const SurfaceBank& bank, const StageStart& start, Stage& s) const;
-    void find_bases(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s) const;
-    void sum_into_zones(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s) const;
+    void find_planes(const SurfaceBank& bank, const StageStart& start, Stage& s) const;
+    void find_absorbed(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s) const;
+    void solve_zones(const SurfaceBank& bank, ZoneNetwork& network, Stage& s) const;
     void find_faces(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s) const;
+    void find_water(const SurfaceBank& bank, Stage& s) const;
     void find_moisture(const StageStart& start, Stage& s) const;
     [[nodiscard]] double storage(double capacity) const;
 
     const ThermalModel& model_;
     double stage_s_;
+    bool transfers_ = false; ///< some zone takes air from another
 };
 
 } // namespace venture::loads::detail

@@ -2,74 +2,9 @@
 
 #include <algorithm>
 
+#include <venture/loads/face_loops.hpp>
+
 namespace venture::loads::detail {
-
-namespace {
-
-StageFace stage_face(const Face& face)
-{
-    StageFace out;
-    if (const auto* z = std::get_if<ZoneFace>(&face)) {
-        out.zone = static_cast<int>(z->zone);
-        out.convective = z->convective_W_per_m2K;
-        out.radiative = z->radiative_W_per_m2K;
-        out.film = out.convective + out.radiative;
-        out.absorbed = &z->absorbed_W;
-    } else if (const auto* o = std::get_if<OutdoorFace>(&face)) {
-        out.film = o->film_W_per_m2K;
-        out.environment = o->environment_C;
-        out.driven = true;
-    } else if (const auto* f = std::get_if<FixedFace>(&face)) {
-        out.film = f->film_W_per_m2K.value_or(0.0);
-        out.fixed = !f->film_W_per_m2K.has_value();
-        out.environment = f->temperature_C;
-        out.driven = true;
-    }
-    return out;
-}
-
-/// Eliminates the faces of one surface: temperatures from drives and wall history.
-void eliminate_faces(StageSurface& s)
-{
-    for (auto& row : s.m) row[0] = row[1] = 0.0;
-    const double a = s.face[0].film + s.y[0][0], b = s.face[1].film + s.y[1][1], y12 = s.y[0][1];
-    if (s.face[0].fixed || s.face[1].fixed) { // a given temperature: its "drive" is the temperature itself
-        const bool both = s.face[0].fixed && s.face[1].fixed;
-        const int given = s.face[0].fixed ? 0 : 1, other = 1 - given;
-        s.m[given][given] = 1.0;
-        if (both) {
-            s.m[other][other] = 1.0;
-        } else {
-            const double d = other == 0 ? a : b;
-            s.m[other][other] = 1.0 / d;
-            s.m[other][given] = -y12 / d;
-        }
-        return;
-    }
-    const double determinant = a * b - y12 * y12;
-    if (!(determinant > 0.0)) { // both faces insulated and no capacity: nothing can be said, nothing flows
-        s.m[0][0] = s.m[1][1] = 1.0 / std::max(a, 1e-12);
-        return;
-    }
-    s.m[0][0] = b / determinant;
-    s.m[1][1] = a / determinant;
-    s.m[0][1] = s.m[1][0] = -y12 / determinant;
-}
-
-/// The wall's own response, and what water in it adds.
-void set_response(StageSurface& s, const fabric::WallStepper& wall, double water_W_per_m2K)
-{
-    const auto plane = static_cast<std::size_t>(std::max(0, s.water_plane));
-    s.water_W_per_m2K = water_W_per_m2K > 0.0 ? 1.0 / (1.0 / water_W_per_m2K + wall.w(2 + plane, plane)) : 0.0;
-    for (std::size_t i = 0; i < 2; ++i)
-        for (std::size_t j = 0; j < 2; ++j) {
-            s.y[i][j] = wall.y(i, j);
-            if (s.water_W_per_m2K > 0.0) s.y[i][j] += wall.w(i, plane) * wall.w(j, plane) * s.water_W_per_m2K;
-        }
-    eliminate_faces(s);
-}
-
-} // namespace
 
 SurfaceBank::SurfaceBank(const ThermalModel& model, double step_s)
 {
@@ -80,6 +15,9 @@ SurfaceBank::SurfaceBank(const ThermalModel& model, double step_s)
         std::ranges::stable_sort(of_wall[w], {}, [&](std::size_t i) { return model.surfaces[i].id; });
         if (!of_wall[w].empty()) add_row(model, w, of_wall[w]);
     }
+    lay_out_faces(model);
+    for (std::size_t i = 0; i < count(); ++i) set_response(i, nullptr);
+    eliminate();
 }
 
 void SurfaceBank::add_row(const ThermalModel& model, std::size_t wall, const std::vector<std::size_t>& surfaces)
@@ -88,19 +26,15 @@ void SurfaceBank::add_row(const ThermalModel& model, std::size_t wall, const std
     const fabric::WallStepper& stepper = steppers[wall];
     const Row row{wall, slots.size(), (surfaces.size() + lanes - 1) / lanes * lanes, state_count_};
     for (std::size_t i = 0; i < row.count; ++i) {
-        StageSurface s{.stepper = wall, .first_state = row.first_state + i, .stride = row.count};
+        Slot s{.stepper = wall, .first_state = row.first_state + i, .stride = row.count};
         s.surface = surfaces[std::min(i, surfaces.size() - 1)];
         if (i < surfaces.size()) {
             const Surface& given = model.surfaces[s.surface];
             s.area = given.area_m2;
-            s.face[0] = stage_face(given.outside);
-            s.face[1] = stage_face(given.inside);
-            if (given.water) s.water_plane = static_cast<int>(given.water->plane);
             if (stepper.planes() > 0) {
-                s.first_plane = static_cast<int>(plane_count);
+                planed.push_back({slots.size(), plane_count, given.water ? static_cast<int>(given.water->plane) : -1});
                 plane_count += stepper.planes();
             }
-            set_response(s, stepper, 0.0);
         }
         slots.push_back(s);
     }
@@ -108,15 +42,103 @@ void SurfaceBank::add_row(const ThermalModel& model, std::size_t wall, const std
     rows_.push_back(row);
 }
 
+void SurfaceBank::lay_out_faces(const ThermalModel& model)
+{
+    const std::size_t n = count();
+    for (auto* per_slot : {&y[0], &y[1], &y[2], &carry[0], &carry[1], &carry[2], &m[0], &m[1], &m[2], &m[3]})
+        per_slot->assign(n, 0.0);
+    for (auto* per_face : {&area, &in_zone, &convective, &radiative, &outdoor, &long_wave, &long_wave_W})
+        per_face->assign(2 * n, 0.0);
+    zone.assign(2 * n, static_cast<std::uint32_t>(model.zones.size()));
+    environment.assign(2 * n, 0);
+    fixed.assign(2 * n, 0);
+    answers.assign(2 * n, 1.0);
+    for (std::size_t f = 0; f < 2 * n; ++f) {
+        first_term.push_back(static_cast<std::uint32_t>(terms.size()));
+        const Slot& slot = slots[f % n];
+        if (slot.area <= 0.0) continue;
+        const Surface& given = model.surfaces[slot.surface];
+        area[f] = slot.area;
+        lay_out_face(model, f < n ? given.outside : given.inside, f);
+        if (f >= n && (fixed[f] || fixed[f - n])) with_fixed_.push_back(f - n);
+    }
+    first_term.push_back(static_cast<std::uint32_t>(terms.size()));
+}
+
+void SurfaceBank::lay_out_face(const ThermalModel& model, const Face& face, std::size_t at)
+{
+    const auto takes_up = [&](const Drives& sun) {
+        for (const Drive& d : sun) terms.push_back({d.signal.index, d.factor / area[at]});
+    };
+    if (const auto* z = std::get_if<ZoneFace>(&face)) {
+        zone[at] = static_cast<std::uint32_t>(z->zone);
+        in_zone[at] = 1.0;
+        convective[at] = z->convective_W_per_m2K;
+        radiative[at] = z->radiative_W_per_m2K;
+        takes_up(z->absorbed_W);
+    } else if (const auto* o = std::get_if<OutdoorFace>(&face)) {
+        outdoor[at] = o->film_by_step ? model.value(*o->film_by_step, 0, 0.5) : o->film_W_per_m2K;
+        environment[at] = o->environment_C.index;
+        takes_up(o->absorbed_W);
+    } else if (const auto* f = std::get_if<FixedFace>(&face)) {
+        outdoor[at] = f->film_W_per_m2K.value_or(1.0); // what is known is the temperature itself
+        fixed[at] = f->film_W_per_m2K ? 0 : 1;
+        answers[at] = f->film_W_per_m2K ? 1.0 : 0.0;
+        environment[at] = f->temperature_C.index;
+    }
+}
+
+void SurfaceBank::eliminate()
+{
+    const std::size_t n = count();
+    eliminate_faces(n, {y[0].data(), y[1].data(), y[2].data()},
+                    {convective.data(), radiative.data(), outdoor.data(), long_wave.data()},
+                    {m[0].data(), m[1].data(), m[2].data(), m[3].data()});
+    for (const std::size_t slot : with_fixed_) eliminate_fixed(slot);
+}
+
+/// A given temperature: what is known of it is the temperature itself.
+void SurfaceBank::eliminate_fixed(std::size_t slot)
+{
+    const std::size_t n = count(), given = fixed[slot] ? 0 : 1, other = 1 - given;
+    for (auto& row : m) row[slot] = 0.0;
+    m[3 * given][slot] = m[3 * other][slot] = 1.0;
+    const std::size_t f = other * n + slot;
+    if (fixed[f]) return;
+    const double all = convective[f] + radiative[f] + outdoor[f] + long_wave[f] + y[2 * other][slot];
+    m[3 * other][slot] = 1.0 / all;
+    m[2 * other + given][slot] = -y[1][slot] / all;
+}
+
+/// The wall's own response, and what water in it adds.
+void SurfaceBank::set_response(std::size_t slot, const PlanedSlot* with_water)
+{
+    const fabric::WallStepper& wall = steppers[slots[slot].stepper];
+    for (std::size_t i = 0; i < 2; ++i)
+        for (std::size_t j = i; j < 2; ++j) {
+            y[i + j][slot] = wall.y(i, j);
+            carry[i + j][slot] = wall.carry(i, j);
+            if (with_water == nullptr || with_water->water_W_per_m2K <= 0.0) continue;
+            const auto plane = static_cast<std::size_t>(with_water->water_plane);
+            y[i + j][slot] += wall.w(i, plane) * wall.w(j, plane) * with_water->water_W_per_m2K;
+        }
+}
+
 bool SurfaceBank::set_water(const ThermalModel& model, std::size_t step)
 {
     bool changed = false;
-    for (StageSurface& s : slots) {
-        if (s.water_plane < 0) continue;
-        const double conductance = model.value(model.surfaces[s.surface].water->conductance_W_per_m2K, step, 0.5);
-        const double before = s.water_W_per_m2K;
-        set_response(s, steppers[s.stepper], conductance);
-        changed |= before != s.water_W_per_m2K;
+    for (PlanedSlot& p : planed) {
+        if (p.water_plane < 0) continue;
+        const Slot& slot = slots[p.slot];
+        const auto plane = static_cast<std::size_t>(p.water_plane);
+        const double conductance = model.value(model.surfaces[slot.surface].water->conductance_W_per_m2K, step, 0.5),
+                     past_the_plane = conductance > 0.0
+                                          ? 1.0 / (1.0 / conductance + steppers[slot.stepper].w(2 + plane, plane))
+                                          : 0.0;
+        if (past_the_plane == p.water_W_per_m2K) continue;
+        p.water_W_per_m2K = past_the_plane;
+        set_response(p.slot, &p);
+        changed = true;
     }
     return changed;
 }
@@ -136,40 +158,37 @@ void SurfaceBank::recall(const std::vector<double>& states, std::vector<double>&
     }
 }
 
-void SurfaceBank::advance(std::vector<double>& states, const std::vector<double>& face_C,
-                          const std::vector<double>& planes, std::vector<double>& history,
+void SurfaceBank::advance(std::vector<double>& states, const std::array<const double*, 2>& face_C,
+                          const std::array<const double*, 2>& planes, std::vector<double>& history,
                           std::vector<double>& stored) const
 {
     const std::size_t n = slots.size();
     for (const Row& row : rows_) {
         const fabric::WallStepper& stepper = steppers[row.wall];
-        if (stepper.planes() == 0) {
-            fabric::WallRow w{.count = row.count,
-                              .states = states.data() + row.first_state,
-                              .stored_J_per_m2 = stored.data() + row.first_slot};
-            for (std::size_t r = 0; r < 4; ++r) {
-                w.face_C[r] = face_C.data() + r * n + row.first_slot;
-                w.history[r] = history.data() + r * n + row.first_slot;
-            }
-            fabric::advance_walls(stepper, w);
-            continue;
+        if (stepper.planes() > 0) continue;
+        fabric::WallRow w{.count = row.count,
+                          .states = states.data() + row.first_state,
+                          .stored_J_per_m2 = stored.data() + row.first_slot};
+        for (std::size_t r = 0; r < 4; ++r) {
+            w.face_C[r] = face_C[r / 2] + (r % 2) * n + row.first_slot;
+            w.history[r] = history.data() + r * n + row.first_slot;
         }
-        std::vector<double> first(stepper.ports.size()), second(stepper.ports.size());
-        for (std::size_t i = row.first_slot; i < row.first_slot + row.count; ++i) {
-            const StageSurface& s = slots[i];
-            if (s.first_plane < 0) continue; // padding
-            first = {face_C[i], face_C[n + i]};
-            second = {face_C[2 * n + i], face_C[3 * n + i]};
-            const auto at = static_cast<std::size_t>(s.first_plane);
-            for (std::size_t p = 0; p < stepper.planes(); ++p) {
-                first.push_back(planes[at + p]);
-                second.push_back(planes[plane_count + at + p]);
-            }
-            double* own = states.data() + s.first_state;
-            advance_wall(stepper, own, s.stride, first.data(), second.data());
-            for (std::size_t r = 0; r < 4; ++r) history[r * n + i] = history_of(stepper, own, s.stride, r % 2, r / 2);
-            stored[i] = stored_heat(stepper, own, s.stride);
+        fabric::advance_walls(stepper, w);
+    }
+    for (const PlanedSlot& p : planed) {
+        const Slot& slot = slots[p.slot];
+        const fabric::WallStepper& stepper = steppers[slot.stepper];
+        std::array<std::vector<double>, 2> drives{};
+        for (std::size_t stage = 0; stage < 2; ++stage) {
+            drives[stage] = {face_C[stage][p.slot], face_C[stage][n + p.slot]};
+            for (std::size_t r = 0; r < stepper.planes(); ++r)
+                drives[stage].push_back(planes[stage][p.first_plane + r]);
         }
+        double* own = states.data() + slot.first_state;
+        advance_wall(stepper, own, slot.stride, drives[0].data(), drives[1].data());
+        for (std::size_t r = 0; r < 4; ++r)
+            history[r * n + p.slot] = history_of(stepper, own, slot.stride, r % 2, r / 2);
+        stored[p.slot] = stored_heat(stepper, own, slot.stride);
     }
 }
 

@@ -1,7 +1,12 @@
 #pragma once
-/// All surfaces of a model in the order that their walls are stepped in, and the states of these walls. Internal to
-/// loads.
+/// All surfaces of a model in the order that their walls are stepped in, their films, and the states of their walls.
+/// Internal to loads.
+///
+/// A slot is one surface. Its faces are elements i (outside) and slots + i (inside) of every row "per face". The wall's
+/// instantaneous response and both films are eliminated slot by slot:  T_i = sum_j m[i][j] known_j.
 
+#include <array>
+#include <cstdint>
 #include <vector>
 
 #include <venture/fabric/wall_stepper.hpp>
@@ -9,30 +14,25 @@
 
 namespace venture::loads::detail {
 
-/// What a face couples to, after its film.
-struct StageFace {
-    int zone = -1; ///< -1: no zone
-    double convective = 0.0, radiative = 0.0;
-    double film = 0.0;   ///< whole film, W/m2K
-    bool fixed = false;  ///< temperature given, no film
-    bool driven = false; ///< outdoors or at a given temperature
-    SignalId environment{};
-    const Drives* absorbed = nullptr; ///< sun that a face in a zone takes up; the model's own
-};
-
-/// A surface with its wall's instantaneous response eliminated: with known_j what drives face j and what its wall
-/// answers of itself,  T_i = sum_j m[i][j] known_j.
-struct StageSurface {
-    double area = 0.0;
-    StageFace face[2];
-    double m[2][2] = {};
-    double y[2][2] = {};     ///< of the wall, water in it included
+/// What lasts of a slot and is not read in the loops over all of them.
+struct Slot {
+    double area = 0.0;       ///< 0: padding, stands for nothing
     std::size_t surface = 0; ///< in the model
     std::size_t stepper = 0; ///< of its wall
     std::size_t first_state = 0, stride = 1;
-    int water_plane = -1;         ///< -1: none
-    double water_W_per_m2K = 0.0; ///< from the water, past the plane, into the wall at once
-    int first_plane = -1;         ///< among all planes of the model; -1: none
+};
+
+/// A slot whose wall has planes.
+struct PlanedSlot {
+    std::size_t slot = 0, first_plane = 0; ///< among all planes of the model
+    int water_plane = -1;                  ///< -1: none
+    double water_W_per_m2K = 0.0;          ///< from the water, past the plane, into the wall at once
+};
+
+/// Heat that signals bring to a face: terms first..last of the bank's.
+struct Term {
+    std::uint32_t signal = 0;
+    double factor = 0.0; ///< per m2
 };
 
 /// Order of the slots: by wall, then by the surfaces' ids, so that the order of the model changes nothing.
@@ -41,30 +41,59 @@ public:
     /// @param step_s  of one part of a step; infinity for the steady state
     SurfaceBank(const ThermalModel& model, double step_s);
 
-    std::vector<StageSurface> slots{};           ///< padded: slots of no area stand for nothing
-    std::vector<fabric::WallStepper> steppers{}; ///< per wall of the model
-    std::size_t plane_count = 0;
+    [[nodiscard]] std::size_t count() const { return slots.size(); }
     [[nodiscard]] std::size_t state_count() const { return state_count_; }
-    [[nodiscard]] std::size_t modes_of(const StageSurface& s) const { return steppers[s.stepper].modes(); }
+    [[nodiscard]] std::size_t modes_of(const Slot& s) const { return steppers[s.stepper].modes(); }
 
-    /// The water that flows during a step. @return whether any surface's coefficients changed
+    std::vector<Slot> slots{};
+    std::vector<fabric::WallStepper> steppers{}; ///< per wall of the model
+    std::vector<PlanedSlot> planed{};
+    std::size_t plane_count = 0;
+
+    // per slot
+    std::array<std::vector<double>, 3> y{};     ///< 11, 12, 22 of the wall, water in it included
+    std::array<std::vector<double>, 3> carry{}; ///< first stage's face temperatures in the second's histories; alike
+    std::array<std::vector<double>, 4> m{};     ///< 11, 12, 21, 22
+
+    // per face
+    std::vector<std::uint32_t> zone{};              ///< of the model; their number for faces in none
+    std::vector<double> area{};                     ///< m2
+    std::vector<double> in_zone{};                  ///< 1 if it looks into a zone, else 0
+    std::vector<double> convective{}, radiative{};  ///< to the zone's air and radiant point, W/m2K
+    std::vector<double> outdoor{};                  ///< to a given temperature, W/m2K
+    std::vector<std::uint32_t> environment{};       ///< signal of that temperature
+    std::vector<double> long_wave{}, long_wave_W{}; ///< apart from it: film, and film times what it goes to, W/m2
+    std::vector<unsigned char> fixed{};             ///< temperature given, no film
+    std::vector<double> answers{};                  ///< 0 where the temperature is given, else 1
+    std::vector<std::uint32_t> first_term{};        ///< of sun taken up; one more than faces
+    std::vector<Term> terms{};
+
+    /// Eliminates the faces of every slot with its films as they are.
+    void eliminate();
+    /// The water that flows during a step. @return whether any coefficient changed; eliminate() is due then
     bool set_water(const ThermalModel& model, std::size_t step);
 
     /// Histories of every slot from its states: four rows of slots, outside and inside at the first stage, then at the
     /// second. @param stored  per slot, J/m2
     void recall(const std::vector<double>& states, std::vector<double>& history, std::vector<double>& stored) const;
-    /// A step of every wall, and the histories of the next. @param face_C  four rows alike
-    /// @param planes  drives of all planes, first stage, then second
-    void advance(std::vector<double>& states, const std::vector<double>& face_C, const std::vector<double>& planes,
-                 std::vector<double>& history, std::vector<double>& stored) const;
+    /// A step of every wall, and the histories of the next. @param face_C  per face, at both stages
+    /// @param planes  drives of all planes, at both stages
+    void advance(std::vector<double>& states, const std::array<const double*, 2>& face_C,
+                 const std::array<const double*, 2>& planes, std::vector<double>& history,
+                 std::vector<double>& stored) const;
 
 private:
     struct Row {
         std::size_t wall = 0, first_slot = 0, count = 0, first_state = 0;
     };
     void add_row(const ThermalModel& model, std::size_t wall, const std::vector<std::size_t>& surfaces);
+    void lay_out_faces(const ThermalModel& model);
+    void lay_out_face(const ThermalModel& model, const Face& face, std::size_t at);
+    void set_response(std::size_t slot, const PlanedSlot* planed);
+    void eliminate_fixed(std::size_t slot);
 
     std::vector<Row> rows_{};
+    std::vector<std::size_t> with_fixed_{};
     std::size_t state_count_ = 0;
 };
 

@@ -9,6 +9,7 @@
 #include <vector>
 
 #include <venture/fabric/conduction.hpp>
+#include <venture/fabric/convection.hpp>
 
 namespace venture::loads {
 
@@ -44,11 +45,24 @@ struct ZoneFace {
     double convective_W_per_m2K = 0.0;
     double radiative_W_per_m2K = 0.0;
     Drives absorbed_W{}; ///< sun that this face takes up, W
+    /// Convection by the difference between face and air; the convective film above is then its first guess.
+    std::optional<fabric::NaturalConvection> natural{};
 };
-/// A face outdoors: one film to an environment temperature (sol-air).
+/// Long-wave exchange of a face outdoors, apart from its film: with the sky, the ground, and things at the temperature
+/// of outdoor air, each black.
+struct LongWave {
+    double emissivity = 0.9;
+    double sky_share = 0.0, ground_share = 0.0; ///< view factors; the rest goes to the air's temperature
+    SignalId sky_C{}, ground_C{};
+    [[nodiscard]] double air_share() const { return 1.0 - sky_share - ground_share; }
+};
+/// A face outdoors: one film to an environment temperature (outdoor air; or sol-air, with no sun of its own).
 struct OutdoorFace {
     double film_W_per_m2K = 0.0;
     SignalId environment_C{};
+    std::optional<SignalId> film_by_step{}; ///< in place of the film: wind, shutters; constant over each step
+    Drives absorbed_W{};                    ///< sun that this face takes up, W
+    std::optional<LongWave> long_wave{};    ///< beside the film, which is then convection alone
 };
 /// A face at a given temperature, through a film or directly.
 struct FixedFace {

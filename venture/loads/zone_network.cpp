@@ -2,17 +2,25 @@
 
 #include <algorithm>
 #include <cmath>
+#include <limits>
 #include <numeric>
 
 #include <venture/quantity/error.hpp>
 
 namespace venture::loads::detail {
 
-ZoneNetwork::ZoneNetwork(const ThermalModel& model, double stage_s)
+namespace {
+
+constexpr std::uint32_t nobody = std::numeric_limits<std::uint32_t>::max();
+
+} // namespace
+
+ZoneNetwork::ZoneNetwork(const ThermalModel& model, const SurfaceBank& bank, double stage_s)
     : model_{model},
       order_(model.zones.size()),
       area_m2_(model.zones.size(), 0.0),
-      faces_(model.zones.size())
+      local_(model.zones.size()),
+      inverse_(model.zones.size())
 {
     std::iota(order_.begin(), order_.end(), std::size_t{0});
     std::ranges::stable_sort(order_, {}, [&](std::size_t z) { return model.zones[z].id; });
@@ -22,160 +30,225 @@ ZoneNetwork::ZoneNetwork(const ThermalModel& model, double stage_s)
         first_transfer_.push_back(transfers);
         transfers += zone.transfer_air.size();
     }
+    lay_out(bank);
+    refresh(bank);
 }
 
-void ZoneNetwork::build(const SurfaceBank& bank)
+/// Faces of zones and who is behind them: what does not change with coefficients.
+void ZoneNetwork::lay_out(const SurfaceBank& bank)
 {
-    const std::size_t n = model_.zones.size();
-    for (auto& faces : faces_) faces.clear();
-    std::ranges::fill(area_m2_, 0.0);
-    for (std::size_t i = 0; i < bank.slots.size(); ++i)
-        for (std::size_t j = 0; j < 2; ++j)
-            if (const int zone = bank.slots[i].face[j].zone; zone >= 0) {
-                faces_[static_cast<std::size_t>(zone)].push_back({i, j});
-                area_m2_[static_cast<std::size_t>(zone)] += bank.slots[i].area;
-            }
-    radiant_per_m2_.assign(n, 0.0);
-    for (std::size_t z = 0; z < n; ++z)
-        if (area_m2_[z] > 0.0) radiant_per_m2_[z] = model_.zones[z].radiant_share() / area_m2_[z];
-    local_.assign(n, {});
-    couplings_.assign(n, {});
-    for (std::size_t z = 0; z < n; ++z) add_faces(bank, z);
-    add_supply_through_planes(bank);
-    for (std::size_t z = 0; z < n; ++z) {
+    const std::size_t zones = model_.zones.size(), n = bank.count();
+    std::vector<std::vector<std::uint32_t>> faces(zones), behind(zones);
+    for (std::size_t i = 0; i < n; ++i)
+        for (const std::size_t f : {i, n + i}) {
+            const std::size_t z = bank.zone[f], other = bank.zone[f < n ? f + n : f - n];
+            if (z == zones) continue;
+            faces[z].push_back(static_cast<std::uint32_t>(f));
+            area_m2_[z] += bank.area[f];
+            if (other != zones && other != z) behind[z].push_back(static_cast<std::uint32_t>(other));
+        }
+    for (std::size_t z = 0; z < zones; ++z) // a supply into planes acts on whoever looks at that wall
+        for (const PlaneShare& to : model_.zones[z].plane_shares)
+            for (const Face* face : {&model_.surfaces[to.surface].outside, &model_.surfaces[to.surface].inside})
+                if (const auto* at = std::get_if<ZoneFace>(face); at != nullptr && at->zone != z)
+                    behind[at->zone].push_back(static_cast<std::uint32_t>(z));
+    for (std::size_t z = 0; z < zones; ++z) {
+        first_face_.push_back(static_cast<std::uint32_t>(faces_.size()));
+        faces_.insert(faces_.end(), faces[z].begin(), faces[z].end());
+        first_coupling_.push_back(static_cast<std::uint32_t>(couplings_.size()));
+        for (const std::uint32_t other : behind[z])
+            if (std::none_of(couplings_.begin() + first_coupling_.back(), couplings_.end(),
+                             [&](const Coupling& c) { return c.zone == other; }))
+                couplings_.push_back({.zone = other});
+    }
+    first_face_.push_back(static_cast<std::uint32_t>(faces_.size()));
+    first_coupling_.push_back(static_cast<std::uint32_t>(couplings_.size()));
+    for (std::size_t z = 0; z < zones; ++z)
+        for (const std::uint32_t f : faces_of(z)) {
+            const std::size_t other = bank.zone[f < n ? f + n : f - n];
+            coupled_.push_back(other == zones || other == z ? nobody : coupling(z, other));
+        }
+    for (std::size_t z = 0; z <= zones; ++z) {
+        const double area = z < zones ? area_m2_[z] : 0.0;
+        per_area_.push_back(area > 0.0 ? 1.0 / area : 0.0);
+        radiant_per_m2_.push_back(z < zones ? model_.zones[z].radiant_share() * per_area_[z] : 0.0);
+    }
+    for (std::size_t z = 0; z < zones; ++z) {
         const Zone& zone = model_.zones[z];
-        local_[z].alone = couplings_[z].empty() && zone.transfer_air.empty() && !zone.follows;
+        local_[z].alone = first_coupling_[z] == first_coupling_[z + 1] && zone.transfer_air.empty() && !zone.follows;
+        bool radiates = false;
+        for (const std::uint32_t f : faces_of(z)) radiates |= bank.radiative[f] > 0.0;
+        local_[z].follows_air = !radiates;
     }
 }
 
-void ZoneNetwork::couple(std::size_t zone, std::size_t other, std::size_t unknown, double in_air, double in_radiant)
+std::uint32_t ZoneNetwork::coupling(std::size_t zone, std::size_t other)
 {
-    if (in_air == 0.0 && in_radiant == 0.0) return;
-    auto& all = couplings_[zone];
-    auto at = std::ranges::find(all, other, &Coupling::zone);
-    if (at == all.end()) at = all.insert(all.end(), Coupling{.zone = other});
-    at->in_air[unknown] += in_air;
-    at->in_radiant[unknown] += in_radiant;
+    for (std::uint32_t c = first_coupling_[zone]; c < first_coupling_[zone + 1]; ++c)
+        if (couplings_[c].zone == other) return c;
+    VENTURE_UNREACHABLE("a zone behind a wall that is coupled to nobody");
 }
 
-void ZoneNetwork::add_faces(const SurfaceBank& bank, std::size_t zone)
+void ZoneNetwork::refresh(const SurfaceBank& bank)
 {
-    Local& local = local_[zone];
-    const Zone& given = model_.zones[zone];
-    local.a11 = storage_[zone];
-    local.by_supply[0] = given.convective_share + (area_m2_[zone] > 0.0 ? 0.0 : given.radiant_share());
-    bool radiates = false;
-    for (const FaceAt& at : faces_[zone]) {
-        const StageSurface& s = bank.slots[at.slot];
-        const StageFace& f = s.face[at.face];
-        local.a11 += s.area * f.convective;
-        local.a22 += s.area * f.radiative;
-        radiates |= f.radiative > 0.0;
-        for (std::size_t j = 0; j < 2; ++j) { // minus the face's own temperature, as far as zones drive it
-            const StageFace& g = s.face[j];
-            if (g.zone < 0) continue;
-            const auto other = static_cast<std::size_t>(g.zone);
-            const double drives[3] = {g.convective, g.radiative, radiant_per_m2_[other]};
-            for (std::size_t unknown = 0; unknown < 3; ++unknown) {
-                const double in_air = s.area * f.convective * s.m[at.face][j] * drives[unknown],
-                             in_radiant = s.area * f.radiative * s.m[at.face][j] * drives[unknown];
-                if (other != zone) {
-                    couple(zone, other, unknown, in_air, in_radiant);
-                } else if (unknown == 2) {
-                    local.by_supply[0] += in_air;
-                    local.by_supply[1] += in_radiant;
-                } else {
-                    (unknown == 0 ? local.a11 : local.a12) -= in_air;
-                    (unknown == 0 ? local.a21 : local.a22) -= in_radiant;
-                }
-            }
+    for (Coupling& c : couplings_) c = {.zone = c.zone};
+    for (std::size_t z = 0; z < local_.size(); ++z) refresh_zone(bank, z);
+    add_supply_through_planes(bank);
+    for (Local& local : local_)
+        if (local.follows_air) {
+            local.a12 = 0.0;
+            local.a22 = 1.0;
+            local.by_supply[1] = 0.0;
+        }
+}
+
+void ZoneNetwork::refresh_zone(const SurfaceBank& bank, std::size_t zone)
+{
+    const std::size_t n = bank.count();
+    const double radiant_per_m2 = radiant_per_m2_[zone];
+    double a11 = storage_[zone], a12 = 0.0, a22 = 0.0, to_air = model_.zones[zone].convective_share, to_radiant = 0.0;
+    if (area_m2_[zone] <= 0.0) to_air += model_.zones[zone].radiant_share();
+    for (std::uint32_t k = first_face_[zone]; k < first_face_[zone + 1]; ++k) {
+        const std::size_t f = faces_[k], slot = f < n ? f : f - n, side = f < n ? 0 : 1;
+        const std::size_t g = f < n ? f + n : f - n; // the other face
+        const double air = bank.area[f] * bank.convective[f], radiant = bank.area[f] * bank.radiative[f],
+                     own = bank.m[3 * side][slot];
+        a11 += air * (1.0 - own * bank.convective[f]);
+        a12 -= air * own * bank.radiative[f];
+        a22 += radiant * (1.0 - own * bank.radiative[f]);
+        to_air += air * own * radiant_per_m2;
+        to_radiant += radiant * own * radiant_per_m2;
+        const std::size_t other = bank.zone[g];
+        if (other == local_.size()) continue;
+        const double across = bank.m[1 + side][slot];
+        const double by[3] = {across * bank.convective[g], across * bank.radiative[g], across * radiant_per_m2_[other]};
+        if (other == zone) {
+            a11 -= air * by[0];
+            a12 -= air * by[1];
+            a22 -= radiant * by[1];
+            to_air += air * by[2];
+            to_radiant += radiant * by[2];
+            continue;
+        }
+        Coupling& c = couplings_[coupled_[k]];
+        for (std::size_t unknown = 0; unknown < 3; ++unknown) {
+            c.in_air[unknown] += air * by[unknown];
+            c.in_radiant[unknown] += radiant * by[unknown];
         }
     }
-    if (!radiates) { // nothing radiates: the radiant temperature follows the air
-        local.a22 = 1.0;
-        local.a21 = -1.0;
-        local.a12 = 0.0;
-        local.by_supply[1] = 0.0;
-    }
+    Local& local = local_[zone];
+    local.a11 = a11;
+    local.a12 = a12;
+    local.a22 = a22;
+    local.by_supply[0] = to_air;
+    local.by_supply[1] = to_radiant;
 }
 
 void ZoneNetwork::add_supply_through_planes(const SurfaceBank& bank)
 {
     supply_to_faces_.clear();
-    std::vector<std::size_t> slot_of(model_.surfaces.size(), 0);
-    for (std::size_t i = 0; i < bank.slots.size(); ++i)
-        if (bank.slots[i].area > 0.0) slot_of[bank.slots[i].surface] = i;
-    for (std::size_t z = 0; z < model_.zones.size(); ++z)
+    if (bank.planed.empty()) return;
+    const std::size_t n = bank.count();
+    for (std::size_t z = 0; z < local_.size(); ++z)
         for (const PlaneShare& to : model_.zones[z].plane_shares) {
-            const StageSurface& s = bank.slots[slot_of[to.surface]];
-            const fabric::WallStepper& wall = bank.steppers[s.stepper];
-            for (std::size_t j = 0; j < 2; ++j) {
-                double per_W = wall.w(j, to.plane);
-                if (s.water_W_per_m2K > 0.0) {
-                    const auto water = static_cast<std::size_t>(s.water_plane);
-                    per_W -= wall.w(j, water) * s.water_W_per_m2K * wall.w(2 + water, to.plane);
+            const auto at = std::ranges::find(bank.planed, to.surface,
+                                              [&](const PlanedSlot& p) { return bank.slots[p.slot].surface; });
+            VENTURE_ASSERT(at != bank.planed.end());
+            const fabric::WallStepper& wall = bank.steppers[bank.slots[at->slot].stepper];
+            for (std::size_t side = 0; side < 2; ++side) {
+                double per_W = wall.w(side, to.plane);
+                if (at->water_W_per_m2K > 0.0) {
+                    const auto water = static_cast<std::size_t>(at->water_plane);
+                    per_W -= wall.w(side, water) * at->water_W_per_m2K * wall.w(2 + water, to.plane);
                 }
-                supply_to_faces_.push_back({z, slot_of[to.surface], j, to.plane, per_W * to.share / s.area, to.share});
+                supply_to_faces_.push_back({z, at->slot, side, at->first_plane + to.plane,
+                                            per_W * to.share / bank.slots[at->slot].area, to.share});
             }
         }
     for (const SupplyToFace& to : supply_to_faces_) {
-        const StageSurface& s = bank.slots[to.slot];
-        if (s.face[to.face].fixed) continue;
+        if (bank.fixed[to.side * n + to.slot]) continue;
         for (std::size_t k = 0; k < 2; ++k) {
-            const StageFace& f = s.face[k];
-            if (f.zone < 0) continue;
-            const double in_air = s.area * f.convective * s.m[k][to.face] * to.per_W,
-                         in_radiant = s.area * f.radiative * s.m[k][to.face] * to.per_W;
-            const auto zone = static_cast<std::size_t>(f.zone);
+            const std::size_t f = k * n + to.slot, zone = bank.zone[f];
+            if (zone == local_.size()) continue;
+            const double heat = bank.area[f] * bank.m[2 * k + to.side][to.slot] * to.per_W,
+                         in_air = bank.convective[f] * heat, in_radiant = bank.radiative[f] * heat;
             if (zone == to.zone) {
                 local_[zone].by_supply[0] += in_air;
                 local_[zone].by_supply[1] += in_radiant;
             } else {
-                couple(zone, to.zone, 2, in_air, in_radiant);
+                Coupling& c = couplings_[coupling(zone, to.zone)];
+                c.in_air[2] += in_air;
+                c.in_radiant[2] += in_radiant;
             }
         }
     }
 }
 
+void ZoneNetwork::add_bases(const SurfaceBank& bank, const std::vector<double>& base_C, ZoneDrives& d) const
+{
+    for (std::size_t z = 0; z < local_.size(); ++z) {
+        double air = 0.0, radiant = 0.0;
+        for (const std::uint32_t f : faces_of(z)) {
+            const double heat = bank.area[f] * base_C[f];
+            air += bank.convective[f] * heat;
+            radiant += bank.radiative[f] * heat;
+        }
+        d.air_W[z] += air;
+        d.radiant_W[z] = radiant;
+    }
+}
+
+void ZoneNetwork::invert(std::size_t zone, const ZoneDrives& d)
+{
+    const Local& local = local_[zone];
+    const double a11 = local.a11 + d.out_W_per_K[zone], a21 = local.follows_air ? -1.0 : local.a12;
+    const double determinant = a11 * local.a22 - local.a12 * a21;
+    if (!(determinant > 1e-14 * a11 * local.a22))
+        throw quantity::Error{"heat balance: zone '" + model_.zones[zone].id +
+                              "' has no unique temperature; a zone without capacity, outdoor air and surfaces to "
+                              "anything of known temperature cannot be balanced"};
+    const double over = 1.0 / determinant, weight = model_.zones[zone].radiant_weight;
+    Inverse& out = inverse_[zone];
+    out.to_air[0] = over * local.a22;
+    out.to_air[1] = -over * local.a12;
+    out.to_radiant[0] = -over * a21;
+    out.to_radiant[1] = over * a11;
+    out.air_per_W = out.to_air[0] * local.by_supply[0] + out.to_air[1] * local.by_supply[1];
+    out.radiant_per_W = out.to_radiant[0] * local.by_supply[0] + out.to_radiant[1] * local.by_supply[1];
+    out.control_per_W = (1.0 - weight) * out.air_per_W + weight * out.radiant_per_W;
+    if (!(out.control_per_W > 0.0) && !model_.zones[zone].follows)
+        throw quantity::Error{"heat balance: what heats or cools zone '" + model_.zones[zone].id +
+                              "' does not reach the temperature that it is controlled by"};
+}
+
 /// Solves one zone with the others as they stand. @return how far it moved, K
 double ZoneNetwork::solve_zone(std::size_t zone, const ZoneDrives& d, ZoneUnknowns& x) const
 {
-    const Local& local = local_[zone];
+    const Inverse& inverse = inverse_[zone];
     const Zone& given = model_.zones[zone];
     double r1 = d.air_W[zone], r2 = d.radiant_W[zone];
-    for (const Coupling& c : couplings_[zone]) {
+    for (std::uint32_t i = first_coupling_[zone]; i < first_coupling_[zone + 1]; ++i) {
+        const Coupling& c = couplings_[i];
         const double air = x.air_C[c.zone], radiant = x.radiant_C[c.zone], load = x.load_W[c.zone];
         r1 += c.in_air[0] * air + c.in_air[1] * radiant + c.in_air[2] * load;
         r2 += c.in_radiant[0] * air + c.in_radiant[1] * radiant + c.in_radiant[2] * load;
     }
     for (std::size_t i = 0; i < given.transfer_air.size(); ++i)
         r1 += d.transfer_W_per_K[first_transfer_[zone] + i] * x.air_C[given.transfer_air[i].from];
-    const double a11 = local.a11 + d.out_W_per_K[zone];
-    const double determinant = a11 * local.a22 - local.a12 * local.a21;
-    if (!(determinant > 1e-14 * a11 * local.a22))
-        throw quantity::Error{"heat balance: zone '" + given.id +
-                              "' has no unique temperature; a zone without capacity, outdoor air and surfaces to "
-                              "anything of known temperature cannot be balanced"};
-    const double over = 1.0 / determinant;
-    const auto air_of = [&](double b1, double b2) { return over * (b1 * local.a22 - local.a12 * b2); };
-    const auto radiant_of = [&](double b1, double b2) { return over * (a11 * b2 - local.a21 * b1); };
-    const double air = air_of(r1, r2), radiant = radiant_of(r1, r2);
-    const double air_per_W = air_of(local.by_supply[0], local.by_supply[1]),
-                 radiant_per_W = radiant_of(local.by_supply[0], local.by_supply[1]);
+    if (local_[zone].follows_air) r2 = 0.0;
+    const double air = inverse.to_air[0] * r1 + inverse.to_air[1] * r2,
+                 radiant = inverse.to_radiant[0] * r1 + inverse.to_radiant[1] * r2;
     double load = 0.0;
     if (given.follows) {
         load = given.follows->ratio * x.load_W[given.follows->zone];
     } else {
-        const double weight = given.radiant_weight, control = (1.0 - weight) * air + weight * radiant,
-                     per_W = (1.0 - weight) * air_per_W + weight * radiant_per_W;
-        if (!(per_W > 0.0))
-            throw quantity::Error{"heat balance: what heats or cools zone '" + given.id +
-                                  "' does not reach the temperature that it is controlled by"};
-        if (control < d.heat_below[zone]) load = std::min((d.heat_below[zone] - control) / per_W, d.most_heating[zone]);
+        const double control = (1.0 - given.radiant_weight) * air + given.radiant_weight * radiant;
+        if (control < d.heat_below[zone])
+            load = std::min((d.heat_below[zone] - control) / inverse.control_per_W, d.most_heating[zone]);
         if (control > d.cool_above[zone])
-            load = std::max((d.cool_above[zone] - control) / per_W, -d.most_cooling[zone]);
+            load = std::max((d.cool_above[zone] - control) / inverse.control_per_W, -d.most_cooling[zone]);
     }
-    const double air_now = air + load * air_per_W, radiant_now = radiant + load * radiant_per_W;
+    const double air_now = air + load * inverse.air_per_W, radiant_now = radiant + load * inverse.radiant_per_W;
     const double moved = std::max(std::abs(air_now - x.air_C[zone]), std::abs(radiant_now - x.radiant_C[zone]));
     x.air_C[zone] = air_now;
     x.radiant_C[zone] = radiant_now;
@@ -183,10 +256,11 @@ double ZoneNetwork::solve_zone(std::size_t zone, const ZoneDrives& d, ZoneUnknow
     return moved;
 }
 
-Solved ZoneNetwork::solve(const ZoneDrives& d, ZoneUnknowns& x) const
+Solved ZoneNetwork::solve(const ZoneDrives& d, ZoneUnknowns& x)
 {
     constexpr double still_K = 1e-11;
     constexpr int most_sweeps = 2000;
+    for (std::size_t z = 0; z < local_.size(); ++z) invert(z, d);
     Solved out;
     for (double moved = 1.0; moved > still_K;) {
         if (++out.sweeps > most_sweeps) {

@@ -6,13 +6,15 @@
 /// over and over until nothing moves. Cost grows with the number of zones alone; the result does not depend on the
 /// order in which the model lists them.
 
+#include <cstdint>
+#include <span>
 #include <vector>
 
 #include <venture/loads/surface_bank.hpp>
 
 namespace venture::loads::detail {
 
-/// Unknowns of all zones, in the model's order.
+/// Unknowns of all zones, in the model's order, and a zero behind them for faces in no zone.
 struct ZoneUnknowns {
     std::vector<double> air_C{}, radiant_C{}, load_W{};
 };
@@ -32,51 +34,65 @@ struct Solved {
 
 class ZoneNetwork {
 public:
-    ZoneNetwork(const ThermalModel& model, double stage_s);
+    ZoneNetwork(const ThermalModel& model, const SurfaceBank& bank, double stage_s);
 
     /// Coefficients from the surfaces as they are now.
-    void build(const SurfaceBank& bank);
+    void refresh(const SurfaceBank& bank);
+    /// Adds what the surfaces' base temperatures drive. @param base_C  per face
+    void add_bases(const SurfaceBank& bank, const std::vector<double>& base_C, ZoneDrives& drives) const;
     /// Starts from what stands in x.
-    [[nodiscard]] Solved solve(const ZoneDrives& drives, ZoneUnknowns& x) const;
+    [[nodiscard]] Solved solve(const ZoneDrives& drives, ZoneUnknowns& x);
 
-    /// A face of a zone.
-    struct FaceAt {
-        std::size_t slot = 0, face = 0;
-    };
-    [[nodiscard]] const std::vector<FaceAt>& faces_of(std::size_t zone) const { return faces_[zone]; }
     [[nodiscard]] double area_m2(std::size_t zone) const { return area_m2_[zone]; }
-    /// Radiation of a zone's supply that falls on 1 m2 of its faces, per W of supply.
-    [[nodiscard]] double radiant_per_m2(std::size_t zone) const { return radiant_per_m2_[zone]; }
+    /// Radiation of a zone's supply that falls on 1 m2 of its faces, per W of supply; a zero behind the last.
+    [[nodiscard]] const std::vector<double>& radiant_per_m2() const { return radiant_per_m2_; }
+    /// 1 / area of a zone's faces; 0 where there is none, and behind the last.
+    [[nodiscard]] const std::vector<double>& per_area() const { return per_area_; }
     /// What the known side of a face gets from 1 W of a zone's supply, through planes of its wall, W/m2.
     struct SupplyToFace {
-        std::size_t zone = 0, slot = 0, face = 0, plane = 0;
+        std::size_t zone = 0, slot = 0, side = 0, plane = 0; ///< plane among all of the model
         double per_W = 0.0, share = 0.0;
     };
     [[nodiscard]] const std::vector<SupplyToFace>& supply_to_faces() const { return supply_to_faces_; }
+    [[nodiscard]] std::span<const std::uint32_t> faces_of(std::size_t zone) const
+    {
+        return {faces_.data() + first_face_[zone], first_face_[zone + 1] - first_face_[zone]};
+    }
 
 private:
     /// Of a neighbour's air, radiant temperature and supply in a zone's two balances.
     struct Coupling {
-        std::size_t zone = 0;
+        std::uint32_t zone = 0;
         double in_air[3] = {}, in_radiant[3] = {};
     };
     struct Local {
-        double a11 = 0.0, a12 = 0.0, a21 = 0.0, a22 = 0.0; ///< air without flows out, radiant point
+        double a11 = 0.0, a12 = 0.0, a22 = 0.0; ///< air without flows out, radiant point; a21 = a12
         double by_supply[2] = {};
-        bool alone = true; ///< no neighbour acts on it
+        bool follows_air = false; ///< nothing radiates: the radiant temperature is that of the air
+        bool alone = true;        ///< no neighbour acts on it
     };
-    void add_faces(const SurfaceBank& bank, std::size_t zone);
+    /// A zone's equations solved for one stage, up to what its neighbours bring.
+    struct Inverse {
+        double to_air[2] = {}, to_radiant[2] = {}; ///< of what drives the two balances
+        double air_per_W = 0.0, radiant_per_W = 0.0, control_per_W = 0.0;
+    };
+    void lay_out(const SurfaceBank& bank);
+    void refresh_zone(const SurfaceBank& bank, std::size_t zone);
     void add_supply_through_planes(const SurfaceBank& bank);
-    void couple(std::size_t zone, std::size_t other, std::size_t unknown, double in_air, double in_radiant);
+    [[nodiscard]] std::uint32_t coupling(std::size_t zone, std::size_t other);
+    void invert(std::size_t zone, const ZoneDrives& d);
     double solve_zone(std::size_t zone, const ZoneDrives& d, ZoneUnknowns& x) const;
 
     const ThermalModel& model_;
     std::vector<std::size_t> order_{};          ///< zones by id
     std::vector<std::size_t> first_transfer_{}; ///< into ZoneDrives::transfer_W_per_K
-    std::vector<double> storage_{}, area_m2_{}, radiant_per_m2_{};
-    std::vector<std::vector<FaceAt>> faces_{};
+    std::vector<double> storage_{}, area_m2_{}, per_area_{}, radiant_per_m2_{};
+    std::vector<std::uint32_t> first_face_{}, faces_{}; ///< faces of zones, zone by zone
+    std::vector<std::uint32_t> coupled_{};              ///< of each of them, into couplings_: what lies behind
     std::vector<Local> local_{};
-    std::vector<std::vector<Coupling>> couplings_{};
+    std::vector<Inverse> inverse_{};
+    std::vector<std::uint32_t> first_coupling_{};
+    std::vector<Coupling> couplings_{};
     std::vector<SupplyToFace> supply_to_faces_{};
 };
 

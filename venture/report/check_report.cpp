@@ -87,6 +87,14 @@ std::string use_in_words(const Building& b, const building::NamedShade& shade, c
     return {};
 }
 
+/// ", U then 1.05": where a shutter adds resistance.
+std::string u_while_down(const fabric::Glazing& g, const building::NamedShade& shade, const PreferredUnits& units)
+{
+    if (shade.added_resistance_m2K_per_W <= 0.0) return {};
+    const double u = 1.0 / (1.0 / g.u_value_W_per_m2K + shade.added_resistance_m2K_per_W);
+    return ", U then " + units.number(u, "heat_transfer");
+}
+
 /// Thermal bridges of all rooms by name, in the order of the input.
 std::string bridges_text(const Building& b, const PreferredUnits& units)
 {
@@ -135,7 +143,9 @@ std::string windows_text(const Building& b, const PreferredUnits& units)
         table.add_row({g.name, units.number(area, "area"), units.number(g.u_value_W_per_m2K, "heat_transfer"),
                        fmt::format("{:.2f}", g.g_value), fmt::format("{:.0f}", 100.0 * g.frame_share),
                        kind.second ? b.shades[*kind.second].layer.name : "none",
-                       kind.second ? use_in_words(b, b.shades[*kind.second], units) : ""});
+                       kind.second ? use_in_words(b, b.shades[*kind.second], units) +
+                                         u_while_down(g, b.shades[*kind.second], units)
+                                   : ""});
     }
     return table.text() + "\n";
 }

@@ -1,5 +1,6 @@
 #include <venture/report/glazing_report.hpp>
 
+#include <algorithm>
 #include <cmath>
 #include <numbers>
 
@@ -103,19 +104,38 @@ fabric::ShadedGain with_shade(const NamedGlazing& g, const NamedShade& shade)
                        shade.layer);
 }
 
-std::string shades_table(const NamedGlazing& g, const std::vector<NamedShade>& shades)
+/// Of the window with a shutter closed before it.
+double u_value_behind(const NamedGlazing& g, const NamedShade& shade)
+{
+    return 1.0 / (1.0 / g.values.u_value_W_per_m2K + shade.added_resistance_m2K_per_W);
+}
+
+std::string shades_table(const NamedGlazing& g, const std::vector<NamedShade>& shades, const PreferredUnits& units)
 {
     if (shades.empty()) return {};
     TextTable table;
     table.add_column("With a shade down", Align::left);
     table.add_column("where", Align::left);
     for (const char* heading : {"through\n%", "comes in\n%", "of bare glass\n%"}) table.add_column(heading);
+    const bool shutters =
+        std::ranges::any_of(shades, [](const NamedShade& s) { return s.added_resistance_m2K_per_W > 0.0; });
+    if (shutters) {
+        add_column(table, "adds", "resistance", units);
+        add_column(table, "window U", "heat_transfer", units);
+    }
     for (const NamedShade& shade : shades) {
         const auto left = with_shade(g, shade);
-        table.add_row({shade.layer.name, name_of(shade.layer.place), percent(left.direct_transmittance),
-                       percent(left.g_value), percent(left.g_value / g.values.g_value)});
+        std::vector<std::string> row = {shade.layer.name, name_of(shade.layer.place),
+                                        percent(left.direct_transmittance), percent(left.g_value),
+                                        percent(left.g_value / g.values.g_value)};
+        if (shade.added_resistance_m2K_per_W > 0.0) {
+            row.push_back(units.number(shade.added_resistance_m2K_per_W, "resistance"));
+            row.push_back(units.number(u_value_behind(g, shade), "heat_transfer"));
+        }
+        table.add_row(std::move(row));
     }
-    return "\n" + table.text() + "After ISO 52022-1, for light at up to 60 degrees.\n";
+    return "\n" + table.text() + "After ISO 52022-1, for light at up to 60 degrees" +
+           (shutters ? "; what closed shutters add after ISO 10077-1, annex G.\n" : ".\n");
 }
 
 } // namespace
@@ -142,7 +162,7 @@ std::string glazing_text(const NamedGlazing& g, const std::vector<NamedShade>& s
             "Slanting light: in the shape of two clear panes (Fresnel), our assumption\n",
             units.text(v.u_value_W_per_m2K, "heat_transfer"), v.g_value, v.direct_transmittance, 100.0 * v.frame_share);
     }
-    return out + "\n" + angles_table(g) + shades_table(g, shades);
+    return out + "\n" + angles_table(g) + shades_table(g, shades, units);
 }
 
 json glazing_json(const NamedGlazing& g, const std::vector<NamedShade>& shades)
@@ -156,7 +176,9 @@ json glazing_json(const NamedGlazing& g, const std::vector<NamedShade>& shades)
         const auto left = with_shade(g, shade);
         with.push_back({{"shade", shade.layer.name},
                         {"g_value", left.g_value},
-                        {"direct_transmittance", left.direct_transmittance}});
+                        {"direct_transmittance", left.direct_transmittance},
+                        {"added_resistance_m2K_per_W", shade.added_resistance_m2K_per_W},
+                        {"window_u_value_W_per_m2K", u_value_behind(g, shade)}});
     }
     json out = {{"glazing", v.name},
                 {"window_u_value_W_per_m2K", v.u_value_W_per_m2K},

@@ -1,0 +1,100 @@
+#include <venture/loads/check_model.hpp>
+
+#include <venture/quantity/error.hpp>
+
+namespace venture::loads::detail {
+
+namespace {
+
+using quantity::check_range;
+
+constexpr double most_film_W_per_m2K = 1e4;
+
+class Checker {
+public:
+    explicit Checker(const ThermalModel& model) : m_{model} {}
+
+    void run() const
+    {
+        for (const Surface& s : m_.surfaces) check(s);
+        for (const Zone& z : m_.zones) check(z);
+    }
+
+private:
+    static void index(const std::string& where, const char* what, std::size_t value, std::size_t count)
+    {
+        check_range(where, what, static_cast<double>(value), {0.0, static_cast<double>(count) - 1.0}, "");
+    }
+    void signal(const std::string& where, const char* what, SignalId id) const
+    {
+        index(where, what, id.index, m_.signals.size());
+    }
+
+    void check(const Surface& s) const
+    {
+        const std::string where = "surface '" + s.id + "'";
+        check_range(where, "area", s.area_m2, {1e-9, 1e9}, "m2");
+        index(where, "wall", s.wall, m_.walls.size());
+        const std::size_t planes = m_.walls[s.wall].planes.size();
+        check_range(where, "sources", static_cast<double>(s.sources_W.size()), {0.0, static_cast<double>(planes)}, "");
+        if (s.water) index(where, "plane with water", s.water->plane, planes);
+        for (const Face* face : {&s.outside, &s.inside}) {
+            if (const auto* z = std::get_if<ZoneFace>(face)) check(where, *z);
+            if (const auto* o = std::get_if<OutdoorFace>(face)) check(where, *o);
+        }
+    }
+
+    void check(const std::string& where, const ZoneFace& z) const
+    {
+        index(where, "zone", z.zone, m_.zones.size());
+        check_range(where, "convective film", z.convective_W_per_m2K, {0.0, most_film_W_per_m2K}, "W/m2K");
+        check_range(where, "radiative film", z.radiative_W_per_m2K, {0.0, most_film_W_per_m2K}, "W/m2K");
+    }
+
+    void check(const std::string& where, const OutdoorFace& o) const
+    {
+        check_range(where, "outside film", o.film_W_per_m2K, {0.0, most_film_W_per_m2K}, "W/m2K");
+        signal(where, "environment temperature", o.environment_C);
+        if (o.film_by_step) {
+            signal(where, "film by step", *o.film_by_step);
+            for (const double film : m_.signals[o.film_by_step->index].start)
+                check_range(where, "film by step", film, {0.0, most_film_W_per_m2K}, "W/m2K");
+        }
+        if (!o.long_wave) return;
+        check_range(where, "emissivity", o.long_wave->emissivity, {0.0, 1.0}, "");
+        check_range(where, "share of the sky", o.long_wave->sky_share, {0.0, 1.0}, "");
+        check_range(where, "share of the ground", o.long_wave->ground_share,
+                    {0.0, 1.0 - o.long_wave->sky_share + 1e-12}, "");
+        signal(where, "sky temperature", o.long_wave->sky_C);
+        signal(where, "ground temperature", o.long_wave->ground_C);
+    }
+
+    void check(const Zone& z) const
+    {
+        const std::string where = "zone '" + z.id + "'";
+        check_range(where, "air capacity", z.air_capacity_J_per_K, {0.0, 1e15}, "J/K");
+        check_range(where, "thermal bridges", z.thermal_bridges_W_per_K, {0.0, 1e9}, "W/K");
+        check_range(where, "radiant weight of control", z.radiant_weight, {0.0, 1.0}, "");
+        check_range(where, "convective share", z.convective_share, {0.0, 1.0}, "");
+        for (const PlaneShare& to : z.plane_shares) {
+            index(where, "surface that takes supply", to.surface, m_.surfaces.size());
+            index(where, "plane that takes supply", to.plane, m_.walls[m_.surfaces[to.surface].wall].planes.size());
+            check_range(where, "share of a plane", to.share, {0.0, 1.0}, "");
+        }
+        check_range(where, "radiant share of the supply", z.radiant_share(), {0.0, 1.0}, "");
+        if (z.follows) {
+            index(where, "zone that it follows", z.follows->zone, m_.zones.size());
+            check_range(where, "ratio to that zone's supply", z.follows->ratio, {0.0, 1e6}, "");
+        }
+        for (const TransferAir& air : z.transfer_air)
+            index(where, "zone that air comes from", air.from, m_.zones.size());
+    }
+
+    const ThermalModel& m_;
+};
+
+} // namespace
+
+void check_model(const ThermalModel& model) { Checker{model}.run(); }
+
+} // namespace venture::loads::detail

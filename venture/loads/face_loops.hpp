@@ -1,0 +1,37 @@
+#pragma once
+/// The loops over all faces, without branches, so that the compiler lays them out over its vector unit. Rows are as in
+/// surface_bank.hpp: n slots, 2 n faces, outside ones first. Internal to loads.
+
+#include <array>
+#include <cstddef>
+
+namespace venture::loads::detail {
+
+/// m of every slot from its wall's y and the films of its faces; a slot that nothing holds is given 1e12 K/(W/m2).
+void eliminate_faces(std::size_t n, const std::array<const double*, 3>& y, const std::array<const double*, 4>& films,
+                     const std::array<double*, 4>& m);
+
+/// answer = history + carry times the face temperatures of the first stage.
+void carry_answers(std::size_t n, const double* history, const std::array<const double*, 3>& carry,
+                   const double* first_C, double* answer);
+
+/// out = base + m known; base may be nothing.
+void eliminate_known(std::size_t n, const std::array<const double*, 4>& m, const double* known, const double* base,
+                     double* out);
+
+/// flux into the wall = y T - answer.
+void find_fluxes(std::size_t n, const std::array<const double*, 3>& y, const double* face_C, const double* answer,
+                 double* flux);
+
+/// A sum and the sum of its terms' magnitudes.
+struct SumOfFlows {
+    double sum = 0.0, magnitudes = 0.0;
+};
+/// Over faces, a multiple of four: area times the flux into the wall where no zone is, times what is absorbed where one
+/// is. @param in_zone  1 or 0 per face
+[[nodiscard]] SumOfFlows sum_of_flows(std::size_t faces, const double* area, const double* in_zone, const double* flux,
+                                      const double* absorbed);
+/// Sum of a[i] b[i] over a multiple of four.
+[[nodiscard]] double sum_of_products(std::size_t count, const double* a, const double* b);
+
+} // namespace venture::loads::detail
