@@ -8,6 +8,21 @@
 
 namespace venture::loads::detail {
 
+namespace {
+
+/// Through faces without a zone, and what is absorbed by the others.
+SumOfFlows flows_into_faces(const SurfaceBank& bank, Stage& s)
+{
+    if (bank.every_inside_in_zone)
+        return sum_of_flows(bank.count(), {bank.y[0].data(), bank.y[1].data(), bank.y[2].data()}, s.face_C.data(),
+                            s.answer.data(), bank.area.data(), bank.in_zone.data(), s.absorbed.data());
+    StageSolver::find_fluxes(bank, s);
+    return sum_of_given_flows(2 * bank.count(), s.flux.data(), bank.area.data(), bank.in_zone.data(),
+                              s.absorbed.data());
+}
+
+} // namespace
+
 void add_loads(const Stage& s, double weight, StepResult& r)
 {
     for (std::size_t z = 0; z < r.zones.size(); ++z) {
@@ -52,8 +67,9 @@ void add_flows(const ThermalModel& m, const SurfaceBank& bank, const ZoneNetwork
     }
 }
 
-void add_faces(const SurfaceBank& bank, const Stage& s, double weight, StepResult& r)
+void add_faces(const SurfaceBank& bank, Stage& s, double weight, StepResult& r)
 {
+    StageSolver::find_fluxes(bank, s);
     const std::size_t n = bank.count();
     for (std::size_t i = 0; i < n; ++i) {
         const Slot& slot = bank.slots[i];
@@ -69,10 +85,9 @@ void add_faces(const SurfaceBank& bank, const Stage& s, double weight, StepResul
     }
 }
 
-void add_throughput(const ThermalModel& m, const SurfaceBank& bank, const Stage& s, double weight, StepResult& r)
+void add_throughput(const ThermalModel& m, const SurfaceBank& bank, Stage& s, double weight, StepResult& r)
 {
-    const SumOfFlows faces =
-        sum_of_flows(2 * bank.count(), bank.area.data(), bank.in_zone.data(), s.flux.data(), s.absorbed.data());
+    const SumOfFlows faces = flows_into_faces(bank, s);
     r.closure_W += weight * faces.sum;
     r.throughput_W += weight * faces.magnitudes;
     const auto add = [&](double flow_W) {

@@ -11,11 +11,10 @@ void add_loads(const Stage& s, double weight, StepResult& result);
 /// Adds the flows into every zone's air, by their kind.
 void add_flows(const ThermalModel& m, const SurfaceBank& bank, const ZoneNetwork& network, const Stage& s,
                double weight, StepResult& result);
-/// Adds temperatures and fluxes of every face. @param s  with its fluxes
-void add_faces(const SurfaceBank& bank, const Stage& s, double weight, StepResult& result);
+/// Adds temperatures and fluxes of every face.
+void add_faces(const SurfaceBank& bank, Stage& s, double weight, StepResult& result);
 /// Adds the heat that enters the whole model: through faces without a zone, by sun, gains, air and supply.
-/// @param s  with its fluxes
-void add_throughput(const ThermalModel& m, const SurfaceBank& bank, const Stage& s, double weight, StepResult& result);
+void add_throughput(const ThermalModel& m, const SurfaceBank& bank, Stage& s, double weight, StepResult& result);
 /// Heat stored in all walls, J.
 [[nodiscard]] double stored_in_walls_J(const SurfaceBank& bank, const State& state);
 

@@ -88,8 +88,24 @@ double total(const double (&lane)[lanes]) { return (lane[0] + lane[1]) + (lane[2
 } // namespace
 
 VENTURE_FOR_VECTORS
-SumOfFlows sum_of_flows(std::size_t faces, const double* area, const double* in_zone, const double* flux,
-                        const double* absorbed)
+SumOfFlows sum_of_flows(std::size_t n, const std::array<const double*, 3>& y, const double* face_C,
+                        const double* answer, const double* area, const double* in_zone, const double* absorbed)
+{
+    const double* __restrict y11 = y[0], * __restrict y12 = y[1], * __restrict t = face_C, * __restrict a = answer, * __restrict m2 = area, * __restrict inside = in_zone, * __restrict q = absorbed;
+    double sum[lanes] = {}, magnitudes[lanes] = {};
+    for (std::size_t f = 0; f < n; f += lanes)
+        for (std::size_t i = f; i < f + lanes; ++i) {
+            const double flux = y11[i] * t[i] + y12[i] * t[n + i] - a[i];
+            const double flow = m2[i] * (inside[i] * q[i] + (1.0 - inside[i]) * flux), into_room = m2[i] * q[n + i];
+            sum[i - f] += flow + into_room;
+            magnitudes[i - f] += std::abs(flow) + std::abs(into_room);
+        }
+    return {total(sum), total(magnitudes)};
+}
+
+VENTURE_FOR_VECTORS
+SumOfFlows sum_of_given_flows(std::size_t faces, const double* flux, const double* area, const double* in_zone,
+                              const double* absorbed)
 {
     double sum[lanes] = {}, magnitudes[lanes] = {};
     for (std::size_t f = 0; f < faces; f += lanes)

@@ -27,10 +27,14 @@ void find_fluxes(std::size_t n, const std::array<const double*, 3>& y, const dou
 struct SumOfFlows {
     double sum = 0.0, magnitudes = 0.0;
 };
-/// Over faces, a multiple of four: area times the flux into the wall where no zone is, times what is absorbed where one
-/// is. @param in_zone  1 or 0 per face
-[[nodiscard]] SumOfFlows sum_of_flows(std::size_t faces, const double* area, const double* in_zone, const double* flux,
+/// Over n slots, a multiple of four: area times the flux into the wall of outside faces where no zone is, times what is
+/// absorbed of all others. Inside faces look into zones. Rows as above; @param in_zone  1 or 0 per face
+[[nodiscard]] SumOfFlows sum_of_flows(std::size_t n, const std::array<const double*, 3>& y, const double* face_C,
+                                      const double* answer, const double* area, const double* in_zone,
                                       const double* absorbed);
+/// The same with inside faces of any kind, from fluxes of all faces.
+[[nodiscard]] SumOfFlows sum_of_given_flows(std::size_t faces, const double* flux, const double* area,
+                                            const double* in_zone, const double* absorbed);
 /// Sum of a[i] b[i] over a multiple of four.
 [[nodiscard]] double sum_of_products(std::size_t count, const double* a, const double* b);
 

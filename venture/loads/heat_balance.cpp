@@ -62,7 +62,7 @@ struct HeatBalance::Prepared {
     void read_signals(std::size_t step, double share, std::vector<double>& out) const
     {
         out.resize(model.signals.size());
-        for (std::size_t i = 0; i < out.size(); ++i) out[i] = model.signals[i].at(step, share);
+        for (std::size_t i = 0; i < model.signals.size(); ++i) out[i] = model.signals[i].at(step, share);
     }
 
     const ThermalModel& model;
@@ -213,7 +213,6 @@ void HeatBalance::advance_parts(State& now, std::size_t step, StepResult* result
                            s);
             if (result == nullptr) continue;
             const double weight = two_stages::weight[stage] / parts;
-            StageSolver::find_fluxes(p.bank, s);
             add_loads(s, weight, *result);
             if (account >= Account::flows) add_flows(p.model, p.bank, p.network, s, weight, *result);
             if (account >= Account::faces) add_faces(p.bank, s, weight, *result);

@@ -19,24 +19,44 @@ double sum_of(const Drives& drives, const std::vector<double>& signal)
     return sum;
 }
 
-double value_or(const std::optional<SignalId>& id, const std::vector<double>& signal, double otherwise)
-{
-    return id ? signal[id->index] : otherwise;
-}
-
 } // namespace
 
-StageSolver::StageSolver(const ThermalModel& model, double stage_s) : model_{model}, stage_s_{stage_s}
+StageSolver::StageSolver(const ThermalModel& model, double stage_s) : model_{model}
 {
-    for (const Zone& zone : model.zones) transfers_ |= !zone.transfer_air.empty();
+    const auto no_lower_limit = static_cast<std::uint32_t>(model.signals.size()), no_upper_limit = no_lower_limit + 1;
+    const auto index_or = [](const std::optional<SignalId>& id, std::uint32_t otherwise) {
+        return id ? id->index : otherwise;
+    };
+    first_transfer_.push_back(0);
+    for (const Zone& zone : model.zones) {
+        convective_.add(zone.convective_gain_W);
+        radiant_.add(zone.radiant_gain_W);
+        infiltration_.add(zone.infiltration_kg_per_s);
+        ventilation_.add(zone.ventilation_kg_per_s);
+        moisture_.add(zone.moisture_gain_kg_per_s);
+        air_storage_.push_back(std::isinf(stage_s) ? 0.0 : zone.air_capacity_J_per_K / stage_s);
+        moisture_storage_.push_back(std::isinf(stage_s) ? 0.0 : zone.dry_air_kg / stage_s);
+        bridges_.push_back(zone.thermal_bridges_W_per_K);
+        heat_below_.push_back(index_or(zone.heat_below_C, no_lower_limit));
+        cool_above_.push_back(index_or(zone.cool_above_C, no_upper_limit));
+        most_heating_.push_back(index_or(zone.most_heating_W, no_upper_limit));
+        most_cooling_.push_back(index_or(zone.most_cooling_W, no_upper_limit));
+        dry_above_.push_back(index_or(zone.dry_above_kg_per_kg, no_upper_limit));
+        for (const TransferAir& air : zone.transfer_air) {
+            transfer_.add(air.kg_per_s);
+            transfer_from_.push_back(static_cast<std::uint32_t>(air.from));
+        }
+        first_transfer_.push_back(static_cast<std::uint32_t>(transfer_from_.size()));
+    }
+    transfers_ = !transfer_from_.empty();
 }
-
-double StageSolver::storage(double capacity) const { return std::isinf(stage_s_) ? 0.0 : capacity / stage_s_; }
 
 void StageSolver::solve(SurfaceBank& bank, ZoneNetwork& network, const Films& films, const FilmAccuracy& tolerance,
                         const StageStart& start, Stage& s) const
 {
+    s.signal.insert(s.signal.end(), {-infinity, infinity});
     find_drives(network, start, s);
+    find_limits(s);
     follow_orders(start, s);
     find_answers(bank, start, s);
     find_absorbed(bank, network, s);
@@ -64,39 +84,43 @@ void StageSolver::solve(SurfaceBank& bank, ZoneNetwork& network, const Films& fi
 /// What does not depend on any surface.
 void StageSolver::find_drives(const ZoneNetwork& network, const StageStart& start, Stage& s) const
 {
-    const std::size_t n = model_.zones.size();
+    const std::size_t n = bridges_.size();
     ZoneDrives& d = s.drives;
-    for (auto* all :
-         {&s.convective_W, &s.radiant_W, &s.infiltration_W_per_K, &s.ventilation_W_per_K, &s.storing_W, &d.air_W,
-          &d.radiant_W, &d.out_W_per_K, &d.heat_below, &d.cool_above, &d.most_heating, &d.most_cooling})
+    for (auto* all : {&s.convective_W, &s.radiant_W, &s.infiltration_W_per_K, &s.ventilation_W_per_K, &s.storing_W,
+                      &d.air_W, &d.radiant_W, &d.out_W_per_K})
         all->resize(n);
-    d.transfer_W_per_K.clear();
     s.outdoor_C = s.signal[model_.outdoor_air_C.index];
     s.outdoor_w = s.signal[model_.outdoor_humidity_ratio.index];
     const double cp = model_.air_specific_heat_J_per_kgK;
+    d.transfer_W_per_K.resize(transfer_from_.size());
+    for (std::size_t i = 0; i < transfer_from_.size(); ++i) d.transfer_W_per_K[i] = transfer_.at(i, s.signal) * cp;
     for (std::size_t z = 0; z < n; ++z) {
-        const Zone& zone = model_.zones[z];
-        s.convective_W[z] = sum_of(zone.convective_gain_W, s.signal);
-        s.radiant_W[z] = sum_of(zone.radiant_gain_W, s.signal);
+        s.convective_W[z] = convective_.at(z, s.signal);
+        s.radiant_W[z] = radiant_.at(z, s.signal);
         if (network.area_m2(z) <= 0.0) { // no face to fall on
             s.convective_W[z] += s.radiant_W[z];
             s.radiant_W[z] = 0.0;
         }
-        s.infiltration_W_per_K[z] = sum_of(zone.infiltration_kg_per_s, s.signal) * cp;
-        s.ventilation_W_per_K[z] = sum_of(zone.ventilation_kg_per_s, s.signal) * cp;
-        const double to_outdoors = s.infiltration_W_per_K[z] + s.ventilation_W_per_K[z] + zone.thermal_bridges_W_per_K;
+        s.infiltration_W_per_K[z] = infiltration_.at(z, s.signal) * cp;
+        s.ventilation_W_per_K[z] = ventilation_.at(z, s.signal) * cp;
+        const double to_outdoors = s.infiltration_W_per_K[z] + s.ventilation_W_per_K[z] + bridges_[z];
         d.out_W_per_K[z] = to_outdoors;
-        for (const TransferAir& air : zone.transfer_air) {
-            d.transfer_W_per_K.push_back(sum_of(air.kg_per_s, s.signal) * cp);
-            d.out_W_per_K[z] += d.transfer_W_per_K.back();
-        }
-        s.storing_W[z] =
-            storage(zone.air_capacity_J_per_K) * start.air_hat[z] + to_outdoors * s.outdoor_C + s.convective_W[z];
-        d.heat_below[z] = value_or(zone.heat_below_C, s.signal, -infinity);
-        d.cool_above[z] = value_or(zone.cool_above_C, s.signal, infinity);
-        d.most_heating[z] = value_or(zone.most_heating_W, s.signal, infinity);
-        d.most_cooling[z] = value_or(zone.most_cooling_W, s.signal, infinity);
+        for (std::uint32_t i = first_transfer_[z]; i < first_transfer_[z + 1]; ++i)
+            d.out_W_per_K[z] += d.transfer_W_per_K[i];
+        s.storing_W[z] = air_storage_[z] * start.air_hat[z] + to_outdoors * s.outdoor_C + s.convective_W[z];
     }
+}
+
+void StageSolver::find_limits(Stage& s) const
+{
+    const auto read = [&](const std::vector<std::uint32_t>& from, std::vector<double>& to) {
+        to.resize(from.size());
+        for (std::size_t z = 0; z < from.size(); ++z) to[z] = s.signal[from[z]];
+    };
+    read(heat_below_, s.drives.heat_below);
+    read(cool_above_, s.drives.cool_above);
+    read(most_heating_, s.drives.most_heating);
+    read(most_cooling_, s.drives.most_cooling);
 }
 
 /// What the caller wants in place of what the model says.
@@ -184,12 +208,13 @@ void StageSolver::find_absorbed(const SurfaceBank& bank, const ZoneNetwork& netw
     for (std::size_t z = 0; z < zones; ++z) s.radiant_per_m2[z] = s.radiant_W[z] * network.per_area()[z];
     s.radiant_per_m2[zones] = 0.0;
     s.absorbed.resize(faces);
-    for (std::size_t f = 0; f < faces; ++f) {
-        double sum = s.radiant_per_m2[bank.zone[f]];
-        for (std::uint32_t t = bank.first_term[f]; t < bank.first_term[f + 1]; ++t)
-            sum += bank.terms[t].factor * s.signal[bank.terms[t].signal];
-        s.absorbed[f] = sum;
-    }
+    const double *signal = s.signal.data(), *radiant = s.radiant_per_m2.data();
+    const std::uint32_t *zone = bank.zone.data(), *sun0 = bank.sun[0].data(), *sun1 = bank.sun[1].data();
+    const double *per0 = bank.sun_per_m2[0].data(), *per1 = bank.sun_per_m2[1].data();
+    double* absorbed = s.absorbed.data();
+    for (std::size_t f = 0; f < faces; ++f)
+        absorbed[f] = radiant[zone[f]] + per0[f] * signal[sun0[f]] + per1[f] * signal[sun1[f]];
+    for (const FurtherTerm& t : bank.further_terms) absorbed[t.face] += t.factor * signal[t.signal];
 }
 
 /// Face temperatures as far as they do not depend on the zones' unknowns; then these.
@@ -198,9 +223,12 @@ void StageSolver::solve_zones(const SurfaceBank& bank, ZoneNetwork& network, Sta
     const std::size_t n = bank.count();
     s.known.resize(2 * n);
     s.base.resize(2 * n);
+    const double *signal = s.signal.data(), *answers = bank.answers.data(), *answer = s.answer.data(),
+                 *absorbed = s.absorbed.data(), *outdoor = bank.outdoor.data(), *long_wave = bank.long_wave_W.data();
+    const std::uint32_t* environment = bank.environment.data();
+    double* known = s.known.data();
     for (std::size_t f = 0; f < 2 * n; ++f)
-        s.known[f] = bank.answers[f] * s.answer[f] + s.absorbed[f] + bank.outdoor[f] * s.signal[bank.environment[f]] +
-                     bank.long_wave_W[f];
+        known[f] = answers[f] * answer[f] + absorbed[f] + outdoor[f] * signal[environment[f]] + long_wave[f];
     eliminate_known(n, {bank.m[0].data(), bank.m[1].data(), bank.m[2].data(), bank.m[3].data()}, s.known.data(),
                     nullptr, s.base.data());
     s.drives.air_W = s.storing_W;
@@ -213,12 +241,19 @@ void StageSolver::find_faces(const SurfaceBank& bank, const ZoneNetwork& network
 {
     const std::size_t n = bank.count();
     s.face_C.resize(2 * n);
-    const std::vector<double>& per_W = network.radiant_per_m2();
-    for (std::size_t f = 0; f < 2 * n; ++f) {
-        const std::uint32_t z = bank.zone[f];
-        s.known[f] =
-            bank.convective[f] * s.x.air_C[z] + bank.radiative[f] * s.x.radiant_C[z] + per_W[z] * s.x.load_W[z];
-    }
+    const double *air = s.x.air_C.data(), *radiant = s.x.radiant_C.data(), *load = s.x.load_W.data(),
+                 *per_W = network.radiant_per_m2().data(), *convective = bank.convective.data(),
+                 *radiative = bank.radiative.data();
+    const std::uint32_t* zone = bank.zone.data();
+    double* known = s.known.data();
+    if (network.radiates())
+        for (std::size_t f = 0; f < 2 * n; ++f) {
+            const std::uint32_t z = zone[f];
+            known[f] = convective[f] * air[z] + radiative[f] * radiant[z] + per_W[z] * load[z];
+        }
+    else
+        for (std::size_t f = 0; f < 2 * n; ++f)
+            known[f] = convective[f] * air[zone[f]] + radiative[f] * radiant[zone[f]];
     for (const ZoneNetwork::SupplyToFace& to : network.supply_to_faces())
         if (const std::size_t f = to.side * n + to.slot; !bank.fixed[f]) s.known[f] += to.per_W * s.x.load_W[to.zone];
     eliminate_known(n, {bank.m[0].data(), bank.m[1].data(), bank.m[2].data(), bank.m[3].data()}, s.known.data(),
@@ -255,38 +290,45 @@ void StageSolver::find_water(const SurfaceBank& bank, Stage& s) const
     }
 }
 
-/// Moisture of every zone; removed above the limit where one is set. Zones that exchange air are gone through until
-/// nothing moves.
+/// Moisture of one zone with its neighbours as they stand, removed above the limit where one is set.
+double StageSolver::find_moisture_of(std::size_t z, const StageStart& start, Stage& s) const
+{
+    const double cp = model_.air_specific_heat_J_per_kgK,
+                 outdoor_air = (s.infiltration_W_per_K[z] + s.ventilation_W_per_K[z]) / cp;
+    double in = moisture_storage_[z] * start.humidity_hat[z] + outdoor_air * s.outdoor_w + moisture_.at(z, s.signal),
+           out = moisture_storage_[z] + outdoor_air;
+    for (std::uint32_t i = first_transfer_[z]; i < first_transfer_[z + 1]; ++i) {
+        const double flow = s.drives.transfer_W_per_K[i] / cp;
+        in += flow * s.humidity_ratio[transfer_from_[i]];
+        out += flow;
+    }
+    double w = out > 0.0 ? in / out : s.outdoor_w;
+    s.removed_kg_per_s[z] = 0.0;
+    if (const double limit = s.signal[dry_above_[z]]; w > limit) {
+        w = limit;
+        s.removed_kg_per_s[z] = in - out * w;
+    }
+    return w;
+}
+
+/// Zones that exchange air are gone through until nothing moves.
 void StageSolver::find_moisture(const StageStart& start, Stage& s) const
 {
     constexpr double still = 1e-15;
     constexpr int most_sweeps = 2000;
-    const std::size_t n = model_.zones.size();
+    const std::size_t n = bridges_.size();
     s.humidity_ratio.resize(n, s.outdoor_w);
-    s.removed_kg_per_s.assign(n, 0.0);
+    s.removed_kg_per_s.resize(n);
     double moved = 1.0;
-    for (int sweep = 0; moved > still && sweep < most_sweeps; ++sweep) {
+    for (int sweep = 0; moved > still; ++sweep) {
         moved = 0.0;
-        std::size_t transfer = 0;
+        if (sweep == most_sweeps) {
+            s.solved.settled = false;
+            break;
+        }
         for (std::size_t z = 0; z < n; ++z) {
-            const Zone& zone = model_.zones[z];
-            const double cp = model_.air_specific_heat_J_per_kgK;
-            const double outdoor_air = (s.infiltration_W_per_K[z] + s.ventilation_W_per_K[z]) / cp;
-            double in = storage(zone.dry_air_kg) * start.humidity_hat[z] + outdoor_air * s.outdoor_w +
-                        sum_of(zone.moisture_gain_kg_per_s, s.signal),
-                   out = storage(zone.dry_air_kg) + outdoor_air;
-            for (const TransferAir& air : zone.transfer_air) {
-                const double flow = s.drives.transfer_W_per_K[transfer++] / cp;
-                in += flow * s.humidity_ratio[air.from];
-                out += flow;
-            }
-            double w = out > 0.0 ? in / out : s.outdoor_w;
-            s.removed_kg_per_s[z] = 0.0;
-            if (const double limit = value_or(zone.dry_above_kg_per_kg, s.signal, infinity); w > limit) {
-                w = limit;
-                s.removed_kg_per_s[z] = in - out * w;
-            }
-            if (!zone.transfer_air.empty()) moved = std::max(moved, std::abs(w - s.humidity_ratio[z]));
+            const double w = find_moisture_of(z, start, s);
+            if (transfers_) moved = std::max(moved, std::abs(w - s.humidity_ratio[z]));
             s.humidity_ratio[z] = w;
         }
     }

@@ -4,6 +4,7 @@
 #include <vector>
 
 #include <venture/loads/films.hpp>
+#include <venture/loads/flat_drives.hpp>
 #include <venture/loads/heat_balance.hpp>
 #include <venture/loads/zone_network.hpp>
 
@@ -11,7 +12,7 @@ namespace venture::loads::detail {
 
 /// Everything about a stage, kept so that nothing is allocated anew.
 struct Stage {
-    std::vector<double> signal{};                                   ///< value of every signal of the model
+    std::vector<double> signal{};                                   ///< of the model; then no lower and no upper limit
     std::vector<double> absorbed{}, answer{}, base{}, known{};      ///< per face
     std::vector<double> face_C{}, flux{};                           ///< per face; fluxes once find_fluxes() was asked
     std::vector<double> plane_W_per_m2{}, plane_history{}, water{}; ///< per plane: all heat put in, and of it water's
@@ -50,6 +51,7 @@ public:
 
 private:
     void find_drives(const ZoneNetwork& network, const StageStart& start, Stage& s) const;
+    void find_limits(Stage& s) const;
     void follow_orders(const StageStart& start, Stage& s) const;
     void find_answers(const SurfaceBank& bank, const StageStart& start, Stage& s) const;
     void find_planes(const SurfaceBank& bank, const StageStart& start, Stage& s) const;
@@ -58,11 +60,19 @@ private:
     void find_faces(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s) const;
     void find_water(const SurfaceBank& bank, Stage& s) const;
     void find_moisture(const StageStart& start, Stage& s) const;
-    [[nodiscard]] double storage(double capacity) const;
+    [[nodiscard]] double find_moisture_of(std::size_t zone, const StageStart& start, Stage& s) const;
 
     const ThermalModel& model_;
-    double stage_s_;
     bool transfers_ = false; ///< some zone takes air from another
+    // per zone
+    FlatDrives convective_{}, radiant_{}, infiltration_{}, ventilation_{}, moisture_{};
+    std::vector<double> air_storage_{}, moisture_storage_{}, bridges_{}; ///< of the air, W/K and kg/s; W/K
+    std::vector<std::uint32_t> heat_below_{}, cool_above_{}, most_heating_{}, most_cooling_{},
+        dry_above_{};                             ///< signals
+    std::vector<std::uint32_t> first_transfer_{}; ///< one more than zones
+    // per flow of transfer air
+    FlatDrives transfer_{};
+    std::vector<std::uint32_t> transfer_from_{};
 };
 
 } // namespace venture::loads::detail

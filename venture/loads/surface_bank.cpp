@@ -53,22 +53,33 @@ void SurfaceBank::lay_out_faces(const ThermalModel& model)
     environment.assign(2 * n, 0);
     fixed.assign(2 * n, 0);
     answers.assign(2 * n, 1.0);
+    for (std::size_t k = 0; k < terms_in_rows; ++k) {
+        sun[k].assign(2 * n, 0);
+        sun_per_m2[k].assign(2 * n, 0.0);
+    }
     for (std::size_t f = 0; f < 2 * n; ++f) {
-        first_term.push_back(static_cast<std::uint32_t>(terms.size()));
         const Slot& slot = slots[f % n];
         if (slot.area <= 0.0) continue;
         const Surface& given = model.surfaces[slot.surface];
         area[f] = slot.area;
         lay_out_face(model, f < n ? given.outside : given.inside, f);
         if (f >= n && (fixed[f] || fixed[f - n])) with_fixed_.push_back(f - n);
+        if (f >= n && in_zone[f] == 0.0) every_inside_in_zone = false;
     }
-    first_term.push_back(static_cast<std::uint32_t>(terms.size()));
 }
 
 void SurfaceBank::lay_out_face(const ThermalModel& model, const Face& face, std::size_t at)
 {
-    const auto takes_up = [&](const Drives& sun) {
-        for (const Drive& d : sun) terms.push_back({d.signal.index, d.factor / area[at]});
+    const auto takes_up = [&](const Drives& drives) {
+        for (std::size_t k = 0; k < drives.size(); ++k) {
+            const double per_m2 = drives[k].factor / area[at];
+            if (k < terms_in_rows) {
+                sun[k][at] = drives[k].signal.index;
+                sun_per_m2[k][at] = per_m2;
+            } else {
+                further_terms.push_back({static_cast<std::uint32_t>(at), drives[k].signal.index, per_m2});
+            }
+        }
     };
     if (const auto* z = std::get_if<ZoneFace>(&face)) {
         zone[at] = static_cast<std::uint32_t>(z->zone);

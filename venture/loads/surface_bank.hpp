@@ -29,9 +29,9 @@ struct PlanedSlot {
     double water_W_per_m2K = 0.0;          ///< from the water, past the plane, into the wall at once
 };
 
-/// Heat that signals bring to a face: terms first..last of the bank's.
-struct Term {
-    std::uint32_t signal = 0;
+/// Heat that a signal brings to a face, beyond what stands in the bank's rows.
+struct FurtherTerm {
+    std::uint32_t face = 0, signal = 0;
     double factor = 0.0; ///< per m2
 };
 
@@ -65,8 +65,11 @@ public:
     std::vector<double> long_wave{}, long_wave_W{}; ///< apart from it: film, and film times what it goes to, W/m2
     std::vector<unsigned char> fixed{};             ///< temperature given, no film
     std::vector<double> answers{};                  ///< 0 where the temperature is given, else 1
-    std::vector<std::uint32_t> first_term{};        ///< of sun taken up; one more than faces
-    std::vector<Term> terms{};
+    static constexpr std::size_t terms_in_rows = 2;
+    std::array<std::vector<std::uint32_t>, terms_in_rows> sun{}; ///< signals of what is taken up
+    std::array<std::vector<double>, terms_in_rows> sun_per_m2{}; ///< times this
+    std::vector<FurtherTerm> further_terms{};                    ///< of faces that take up more
+    bool every_inside_in_zone = true;                            ///< of faces that stand for something
 
     /// Eliminates the faces of every slot with its films as they are.
     void eliminate();

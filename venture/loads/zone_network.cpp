@@ -9,12 +9,6 @@
 
 namespace venture::loads::detail {
 
-namespace {
-
-constexpr std::uint32_t nobody = std::numeric_limits<std::uint32_t>::max();
-
-} // namespace
-
 ZoneNetwork::ZoneNetwork(const ThermalModel& model, const SurfaceBank& bank, double stage_s)
     : model_{model},
       order_(model.zones.size()),
@@ -24,11 +18,17 @@ ZoneNetwork::ZoneNetwork(const ThermalModel& model, const SurfaceBank& bank, dou
 {
     std::iota(order_.begin(), order_.end(), std::size_t{0});
     std::ranges::stable_sort(order_, {}, [&](std::size_t z) { return model.zones[z].id; });
-    std::size_t transfers = 0;
     for (const Zone& zone : model.zones) {
         storage_.push_back(std::isinf(stage_s) ? 0.0 : zone.air_capacity_J_per_K / stage_s);
-        first_transfer_.push_back(transfers);
-        transfers += zone.transfer_air.size();
+        Control& control = control_.emplace_back();
+        control.radiant_weight = zone.radiant_weight;
+        if (zone.follows) {
+            control.follows = static_cast<std::uint32_t>(zone.follows->zone);
+            control.ratio = zone.follows->ratio;
+        }
+        control.first_transfer = static_cast<std::uint32_t>(transfer_from_.size());
+        for (const TransferAir& air : zone.transfer_air) transfer_from_.push_back(static_cast<std::uint32_t>(air.from));
+        control.end_transfer = static_cast<std::uint32_t>(transfer_from_.size());
     }
     lay_out(bank);
     refresh(bank);
@@ -72,7 +72,9 @@ void ZoneNetwork::lay_out(const SurfaceBank& bank)
         const double area = z < zones ? area_m2_[z] : 0.0;
         per_area_.push_back(area > 0.0 ? 1.0 / area : 0.0);
         radiant_per_m2_.push_back(z < zones ? model_.zones[z].radiant_share() * per_area_[z] : 0.0);
+        radiates_ |= radiant_per_m2_.back() > 0.0;
     }
+    loads_act_ = radiates_ || std::ranges::any_of(model_.zones, [](const Zone& z) { return !z.plane_shares.empty(); });
     for (std::size_t z = 0; z < zones; ++z) {
         const Zone& zone = model_.zones[z];
         local_[z].alone = first_coupling_[z] == first_coupling_[z + 1] && zone.transfer_air.empty() && !zone.follows;
@@ -94,6 +96,7 @@ void ZoneNetwork::refresh(const SurfaceBank& bank)
     for (Coupling& c : couplings_) c = {.zone = c.zone};
     for (std::size_t z = 0; z < local_.size(); ++z) refresh_zone(bank, z);
     add_supply_through_planes(bank);
+    for (Inverse& inverse : inverse_) inverse.for_out_W_per_K = -1.0;
     for (Local& local : local_)
         if (local.follows_air) {
             local.a12 = 0.0;
@@ -200,6 +203,9 @@ void ZoneNetwork::add_bases(const SurfaceBank& bank, const std::vector<double>& 
 
 void ZoneNetwork::invert(std::size_t zone, const ZoneDrives& d)
 {
+    Inverse& out = inverse_[zone];
+    if (out.for_out_W_per_K == d.out_W_per_K[zone]) return;
+    out.for_out_W_per_K = d.out_W_per_K[zone];
     const Local& local = local_[zone];
     const double a11 = local.a11 + d.out_W_per_K[zone], a21 = local.follows_air ? -1.0 : local.a12;
     const double determinant = a11 * local.a22 - local.a12 * a21;
@@ -207,8 +213,7 @@ void ZoneNetwork::invert(std::size_t zone, const ZoneDrives& d)
         throw quantity::Error{"heat balance: zone '" + model_.zones[zone].id +
                               "' has no unique temperature; a zone without capacity, outdoor air and surfaces to "
                               "anything of known temperature cannot be balanced"};
-    const double over = 1.0 / determinant, weight = model_.zones[zone].radiant_weight;
-    Inverse& out = inverse_[zone];
+    const double over = 1.0 / determinant, weight = control_[zone].radiant_weight;
     out.to_air[0] = over * local.a22;
     out.to_air[1] = -over * local.a12;
     out.to_radiant[0] = -over * a21;
@@ -216,7 +221,7 @@ void ZoneNetwork::invert(std::size_t zone, const ZoneDrives& d)
     out.air_per_W = out.to_air[0] * local.by_supply[0] + out.to_air[1] * local.by_supply[1];
     out.radiant_per_W = out.to_radiant[0] * local.by_supply[0] + out.to_radiant[1] * local.by_supply[1];
     out.control_per_W = (1.0 - weight) * out.air_per_W + weight * out.radiant_per_W;
-    if (!(out.control_per_W > 0.0) && !model_.zones[zone].follows)
+    if (!(out.control_per_W > 0.0) && control_[zone].follows == nobody)
         throw quantity::Error{"heat balance: what heats or cools zone '" + model_.zones[zone].id +
                               "' does not reach the temperature that it is controlled by"};
 }
@@ -225,28 +230,31 @@ void ZoneNetwork::invert(std::size_t zone, const ZoneDrives& d)
 double ZoneNetwork::solve_zone(std::size_t zone, const ZoneDrives& d, ZoneUnknowns& x) const
 {
     const Inverse& inverse = inverse_[zone];
-    const Zone& given = model_.zones[zone];
+    const Control& control = control_[zone];
     double r1 = d.air_W[zone], r2 = d.radiant_W[zone];
     for (std::uint32_t i = first_coupling_[zone]; i < first_coupling_[zone + 1]; ++i) {
         const Coupling& c = couplings_[i];
-        const double air = x.air_C[c.zone], radiant = x.radiant_C[c.zone], load = x.load_W[c.zone];
-        r1 += c.in_air[0] * air + c.in_air[1] * radiant + c.in_air[2] * load;
-        r2 += c.in_radiant[0] * air + c.in_radiant[1] * radiant + c.in_radiant[2] * load;
+        const double air = x.air_C[c.zone], radiant = x.radiant_C[c.zone];
+        r1 += c.in_air[0] * air + c.in_air[1] * radiant;
+        r2 += c.in_radiant[0] * air + c.in_radiant[1] * radiant;
+        if (!loads_act_) continue;
+        r1 += c.in_air[2] * x.load_W[c.zone];
+        r2 += c.in_radiant[2] * x.load_W[c.zone];
     }
-    for (std::size_t i = 0; i < given.transfer_air.size(); ++i)
-        r1 += d.transfer_W_per_K[first_transfer_[zone] + i] * x.air_C[given.transfer_air[i].from];
+    for (std::uint32_t i = control.first_transfer; i < control.end_transfer; ++i)
+        r1 += d.transfer_W_per_K[i] * x.air_C[transfer_from_[i]];
     if (local_[zone].follows_air) r2 = 0.0;
     const double air = inverse.to_air[0] * r1 + inverse.to_air[1] * r2,
                  radiant = inverse.to_radiant[0] * r1 + inverse.to_radiant[1] * r2;
     double load = 0.0;
-    if (given.follows) {
-        load = given.follows->ratio * x.load_W[given.follows->zone];
+    if (control.follows != nobody) {
+        load = control.ratio * x.load_W[control.follows];
     } else {
-        const double control = (1.0 - given.radiant_weight) * air + given.radiant_weight * radiant;
-        if (control < d.heat_below[zone])
-            load = std::min((d.heat_below[zone] - control) / inverse.control_per_W, d.most_heating[zone]);
-        if (control > d.cool_above[zone])
-            load = std::max((d.cool_above[zone] - control) / inverse.control_per_W, -d.most_cooling[zone]);
+        const double felt = (1.0 - control.radiant_weight) * air + control.radiant_weight * radiant;
+        if (felt < d.heat_below[zone])
+            load = std::min((d.heat_below[zone] - felt) / inverse.control_per_W, d.most_heating[zone]);
+        if (felt > d.cool_above[zone])
+            load = std::max((d.cool_above[zone] - felt) / inverse.control_per_W, -d.most_cooling[zone]);
     }
     const double air_now = air + load * inverse.air_per_W, radiant_now = radiant + load * inverse.radiant_per_W;
     const double moved = std::max(std::abs(air_now - x.air_C[zone]), std::abs(radiant_now - x.radiant_C[zone]));
@@ -256,25 +264,35 @@ double ZoneNetwork::solve_zone(std::size_t zone, const ZoneDrives& d, ZoneUnknow
     return moved;
 }
 
+/// @return how far any zone moved that others act on, K
+double ZoneNetwork::sweep(const ZoneDrives& d, bool first, ZoneUnknowns& x) const
+{
+    double moved = 0.0;
+    for (const std::size_t z : order_) {
+        if (!first && local_[z].alone) continue;
+        const double by = solve_zone(z, d, x);
+        if (!local_[z].alone) moved = std::max(moved, by);
+    }
+    return moved;
+}
+
 Solved ZoneNetwork::solve(const ZoneDrives& d, ZoneUnknowns& x)
 {
-    constexpr double still_K = 1e-11;
+    // What is left after a sweep that moved by m, where the one before moved by M, is about m (m/M) / (1 - m/M).
+    constexpr double left_K = 1e-11;
     constexpr int most_sweeps = 2000;
     for (std::size_t z = 0; z < local_.size(); ++z) invert(z, d);
     Solved out;
-    for (double moved = 1.0; moved > still_K;) {
-        if (++out.sweeps > most_sweeps) {
+    double before = 0.0;
+    for (;;) {
+        if (out.sweeps == most_sweeps) {
             out.settled = false;
-            break;
+            return out;
         }
-        moved = 0.0;
-        for (const std::size_t z : order_) {
-            if (out.sweeps > 1 && local_[z].alone) continue;
-            const double by = solve_zone(z, d, x);
-            if (!local_[z].alone) moved = std::max(moved, by);
-        }
+        const double moved = sweep(d, ++out.sweeps == 1, x);
+        if (moved <= left_K || (moved < before && moved * moved <= left_K * (before - moved))) return out;
+        before = moved;
     }
-    return out;
 }
 
 } // namespace venture::loads::detail

@@ -46,6 +46,8 @@ public:
     [[nodiscard]] double area_m2(std::size_t zone) const { return area_m2_[zone]; }
     /// Radiation of a zone's supply that falls on 1 m2 of its faces, per W of supply; a zero behind the last.
     [[nodiscard]] const std::vector<double>& radiant_per_m2() const { return radiant_per_m2_; }
+    /// Whether any zone's supply radiates.
+    [[nodiscard]] bool radiates() const { return radiates_; }
     /// 1 / area of a zone's faces; 0 where there is none, and behind the last.
     [[nodiscard]] const std::vector<double>& per_area() const { return per_area_; }
     /// What the known side of a face gets from 1 W of a zone's supply, through planes of its wall, W/m2.
@@ -75,17 +77,26 @@ private:
     struct Inverse {
         double to_air[2] = {}, to_radiant[2] = {}; ///< of what drives the two balances
         double air_per_W = 0.0, radiant_per_W = 0.0, control_per_W = 0.0;
+        double for_out_W_per_K = -1.0; ///< of this flow out; negative: of none yet
     };
+    /// What of a zone is asked for again and again.
+    struct Control {
+        double radiant_weight = 0.0, ratio = 1.0;
+        std::uint32_t follows = nobody, first_transfer = 0, end_transfer = 0;
+    };
+    static constexpr std::uint32_t nobody = 0xffffffffU;
     void lay_out(const SurfaceBank& bank);
     void refresh_zone(const SurfaceBank& bank, std::size_t zone);
     void add_supply_through_planes(const SurfaceBank& bank);
     [[nodiscard]] std::uint32_t coupling(std::size_t zone, std::size_t other);
     void invert(std::size_t zone, const ZoneDrives& d);
     double solve_zone(std::size_t zone, const ZoneDrives& d, ZoneUnknowns& x) const;
+    double sweep(const ZoneDrives& d, bool first, ZoneUnknowns& x) const;
 
     const ThermalModel& model_;
-    std::vector<std::size_t> order_{};          ///< zones by id
-    std::vector<std::size_t> first_transfer_{}; ///< into ZoneDrives::transfer_W_per_K
+    bool radiates_ = false;
+    bool loads_act_ = false;           ///< on zones that they do not supply
+    std::vector<std::size_t> order_{}; ///< zones by id
     std::vector<double> storage_{}, area_m2_{}, per_area_{}, radiant_per_m2_{};
     std::vector<std::uint32_t> first_face_{}, faces_{}; ///< faces of zones, zone by zone
     std::vector<std::uint32_t> coupled_{};              ///< of each of them, into couplings_: what lies behind
@@ -93,6 +104,8 @@ private:
     std::vector<Inverse> inverse_{};
     std::vector<std::uint32_t> first_coupling_{};
     std::vector<Coupling> couplings_{};
+    std::vector<Control> control_{};
+    std::vector<std::uint32_t> transfer_from_{};
     std::vector<SupplyToFace> supply_to_faces_{};
 };
 
