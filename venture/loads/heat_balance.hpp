@@ -126,6 +126,12 @@ public:
     void advance(State& state, std::size_t step) const;
     /// What follows from a state's wall modes, found anew.
     void recall(State& state) const;
+    /// From the states at the beginning and at the end of the model's period, a better guess of the one that comes back
+    /// to itself: what walls took up is sent off through the steady network of walls, air and zones. Written over `end`.
+    /// @param held  per zone, whether its supply held it for most of the period
+    void extrapolate_period(const State& begin, const std::vector<char>& held, State& end) const;
+    /// Zones in the order in which they are gone through: by id.
+    [[nodiscard]] const std::vector<std::size_t>& zone_order() const;
     /// Multiplies wall modes so that their squares are an energy-like measure; used to weigh a change of state.
     [[nodiscard]] const std::vector<double>& mode_weights() const;
 

@@ -26,12 +26,17 @@ public:
     [[nodiscard]] Eigen::VectorXd flat(const State& s) const
     {
         const auto modes = static_cast<Eigen::Index>(s.wall_modes.size());
-        Eigen::VectorXd x(modes + static_cast<Eigen::Index>(s.air_C.size()));
+        const auto zones = static_cast<Eigen::Index>(s.air_C.size());
+        Eigen::VectorXd x(modes + 2 * zones);
         for (Eigen::Index i = 0; i < modes; ++i) {
             const auto k = static_cast<std::size_t>(i);
             x(i) = s.wall_modes[k] * balance_.mode_weights()[k] / root_capacity_;
         }
-        for (std::size_t z = 0; z < s.air_C.size(); ++z) x(modes + static_cast<Eigen::Index>(z)) = s.air_C[z];
+        for (Eigen::Index i = 0; i < zones; ++i) {
+            const std::size_t z = balance_.zone_order()[static_cast<std::size_t>(i)];
+            x(modes + i) = s.air_C[z];
+            x(modes + zones + i) = s.humidity_ratio[z] * K_per_kg_per_kg;
+        }
         return x;
     }
     void unflatten(const Eigen::VectorXd& x, State& s) const
@@ -39,17 +44,23 @@ public:
         const auto modes = s.wall_modes.size();
         for (std::size_t k = 0; k < modes; ++k)
             s.wall_modes[k] = x(static_cast<Eigen::Index>(k)) * root_capacity_ / balance_.mode_weights()[k];
-        for (std::size_t z = 0; z < s.air_C.size(); ++z) s.air_C[z] = x(static_cast<Eigen::Index>(modes + z));
+        const std::size_t zones = s.air_C.size();
+        for (std::size_t i = 0; i < zones; ++i) {
+            const std::size_t z = balance_.zone_order()[i];
+            s.air_C[z] = x(static_cast<Eigen::Index>(modes + i));
+            s.humidity_ratio[z] = std::max(0.0, x(static_cast<Eigen::Index>(modes + zones + i)) / K_per_kg_per_kg);
+        }
     }
-    /// Largest change: walls as a capacity-weighted root mean square, each air by itself.
+    /// Largest change: walls as a capacity-weighted root mean square, each air and its moisture by itself.
     [[nodiscard]] double change_K(const Eigen::VectorXd& f) const
     {
-        const auto zones = static_cast<Eigen::Index>(model_.zones.size());
+        const auto zones = 2 * static_cast<Eigen::Index>(model_.zones.size());
         const double air = zones > 0 ? f.tail(zones).cwiseAbs().maxCoeff() : 0.0;
         return std::max(f.head(f.size() - zones).norm(), air);
     }
 
 private:
+    static constexpr double K_per_kg_per_kg = 50.0; // 1e-6 kg/kg counts as 5e-5 K
     const ThermalModel& model_;
     const HeatBalance& balance_;
     double root_capacity_ = 1.0;
@@ -125,6 +136,13 @@ ZoneDay series_of(const std::vector<ZoneStep>& hours)
     return day;
 }
 
+std::vector<char> mostly_held(const std::vector<std::size_t>& supplied, std::size_t steps)
+{
+    std::vector<char> out;
+    for (const std::size_t n : supplied) out.push_back(2 * n > steps ? 1 : 0);
+    return out;
+}
+
 } // namespace
 
 PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& options, const Watch& watch)
@@ -138,17 +156,24 @@ PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& o
     PeriodicDay day;
     StepResult step;
     State state = balance.steady_state();
+    std::vector<std::size_t> supplied(model.zones.size()); // steps in which it was
     while (!day.converged && day.days < options.most_days) {
         ++day.days;
         const Eigen::VectorXd x = scale.flat(state);
+        const State begin = state;
         State end = state;
-        for (std::size_t i = 0; i < model.steps; ++i) balance.advance(end, i);
+        std::ranges::fill(supplied, 0);
+        for (std::size_t i = 0; i < model.steps; ++i) {
+            balance.advance(end, i);
+            for (std::size_t z = 0; z < supplied.size(); ++z) supplied[z] += end.load_W[z] != 0.0 ? 1U : 0U;
+        }
         const Eigen::VectorXd gx = scale.flat(end);
         day.residual_K = scale.change_K(gx - x);
         day.converged = day.residual_K <= options.temperature_tolerance_K;
         state = end;
         if (!day.converged) {
-            scale.unflatten(anderson.next(x, gx), state);
+            balance.extrapolate_period(begin, mostly_held(supplied, model.steps), end);
+            scale.unflatten(anderson.next(x, scale.flat(end)), state);
             balance.recall(state);
         }
     }

@@ -33,8 +33,9 @@ struct PeriodicDay {
 /// Called for every step of the final, periodic day.
 using Watch = std::function<void(std::size_t step, const StepResult&)>;
 
-/// Starts from the steady state under mean forcing; the repeated day is accelerated by Anderson's method on the wall
-/// and air state (Walker and Ni, SIAM J. Numer. Anal. 49, 2011), which leaves the periodic solution itself unchanged.
+/// Starts from the steady state under mean forcing. After each repetition what walls took up is sent off through the
+/// steady network (HeatBalance::extrapolate_period), and the whole is accelerated by Anderson's method (Walker and Ni,
+/// SIAM J. Numer. Anal. 49, 2011); neither changes the periodic solution itself.
 [[nodiscard]] PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& options = {},
                                            const Watch& watch = {});
 

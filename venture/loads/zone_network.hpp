@@ -43,6 +43,8 @@ public:
     /// Starts from what stands in x.
     [[nodiscard]] Solved solve(const ZoneDrives& drives, ZoneUnknowns& x);
 
+    /// Zones by id.
+    [[nodiscard]] const std::vector<std::size_t>& order() const { return order_; }
     [[nodiscard]] double area_m2(std::size_t zone) const { return area_m2_[zone]; }
     /// Radiation of a zone's supply that falls on 1 m2 of its faces, per W of supply; a zero behind the last.
     [[nodiscard]] const std::vector<double>& radiant_per_m2() const { return radiant_per_m2_; }
