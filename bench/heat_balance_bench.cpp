@@ -25,7 +25,7 @@ loads::ThermalModel row_of_rooms(std::size_t zones)
     loads::ThermalModel m;
     std::vector<double> outdoor;
     for (int h = 0; h < 24; ++h) outdoor.push_back(5.0 + 8.0 * std::sin(h * 0.2618));
-    m.outdoor_air_C = m.add_hourly_points(outdoor);
+    m.outdoor_air_C = m.add_points(outdoor);
     m.outdoor_humidity_ratio = m.add_constant(0.004);
     m.walls = {fabric::wall_modes(
         {"brick", {{.material = {"brick", conductivity, density, specific_heat}, .thickness_m = brick_m}}})};

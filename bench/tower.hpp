@@ -34,7 +34,7 @@ private:
             const double drift = by_day ? 4.0 * std::sin(0.11 * static_cast<double>(h / 24)) : 0.0;
             values.push_back(mean + drift + swing * hour_wave(static_cast<double>(h % 24), at));
         }
-        return m_.add_hourly_points(values);
+        return m_.add_points(values);
     }
 
     void add_forcing(std::size_t days)
@@ -45,12 +45,12 @@ private:
             std::vector<double> sun;
             for (std::size_t h = 0; h < 24 * days; ++h)
                 sun.push_back(std::max(0.0, 500.0 * hour_wave(static_cast<double>(h % 24), at) - 50.0));
-            sun_.push_back(m_.add_hourly_points(sun));
+            sun_.push_back(m_.add_points(sun));
             sol_air_.push_back(hourly(days, 15.0, 9.0, at, true));
         }
         std::vector<double> work;
         for (std::size_t h = 0; h < 24 * days; ++h) work.push_back(h % 24 >= 8 && h % 24 < 18 ? 1.0 : 0.1);
-        occupied_ = m_.add_hourly_blocks(work);
+        occupied_ = m_.add_blocks(work);
         heat_ = m_.add_constant(20.0);
         cool_ = m_.add_constant(25.0);
     }

@@ -59,7 +59,7 @@ private:
         if (s.is_number()) return std::vector<double>(hours_, s.get<double>());
         return s.get<std::vector<double>>();
     }
-    loads::SignalId signal(const json& s) { return model_.add_hourly_points(values(s)); }
+    loads::SignalId signal(const json& s) { return model_.add_points(values(s)); }
 
     void read_zone(const json& z)
     {
@@ -140,7 +140,7 @@ private:
         std::vector<double> flows(hours_, 1.0);
         if (w.contains("operation")) flows = values(w.at("operation"));
         for (double& flow : flows) flow /= w.at("resistance_m2K_per_W").get<double>();
-        return {plane, signal(w.at("temperature_C")), model_.add_hourly_blocks(flows)};
+        return {plane, signal(w.at("temperature_C")), model_.add_blocks(flows)};
     }
 
     loads::Face zone_face(const json& f)
@@ -170,7 +170,7 @@ private:
             for (std::size_t h = 0; h < sol_air.size(); ++h)
                 sol_air[h] += f.value("solar_absorptance", 0.0) * sun[h] / film;
         }
-        return loads::OutdoorFace{film, model_.add_hourly_points(sol_air)};
+        return loads::OutdoorFace{film, model_.add_points(sol_air)};
     }
 
     void read_surface(const json& s)

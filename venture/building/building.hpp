@@ -36,12 +36,23 @@ struct Gain {
     std::size_t profile = 0; ///< index into Building::profiles
 };
 
+/// What is held outside the hours of a set-point, and how it comes back.
+struct Setback {
+    Sourced<double> temperature_C{};
+    std::size_t profile = 0;      ///< when the set-point holds; index into Building::profiles
+    double ramp_h = usual_ramp_h; ///< before it does
+    static constexpr double usual_ramp_h = 2.0;
+};
+
 /// Use of a room, complete.
 struct Use {
     std::optional<Sourced<double>> heating_setpoint_C{}; ///< nothing: unheated
     std::optional<Sourced<double>> cooling_setpoint_C{}; ///< nothing: not cooled
     std::optional<Sourced<double>> humidity_limit{};     ///< nothing: humidity floats
-    bool control_operative = true;                       ///< set-points hold the operative, else the air temperature
+    std::optional<Setback> heating_setback{}, cooling_setback{};
+    double stratification_K = 0.0; ///< air under the ceiling warmer than at the floor, while heated
+    double moisture_buffer = 1.0;  ///< multiple of the air's own
+    bool control_operative = true; ///< set-points hold the operative, else the air temperature
     Sourced<double> people{}, sensible_per_person_W{}, latent_per_person_W{};
     Sourced<double> lighting_W_per_m2{}, equipment_W_per_m2{}, equipment_W{}, moisture_kg_per_s{};
     Sourced<double> infiltration_per_h{}, ventilation_per_person_m3_per_s{}, ventilation_per_area_m_per_s{},
@@ -144,9 +155,16 @@ struct ThermalBridge {
     double length_m = 0.0;          ///< of one junction; of a fixing 0
 };
 
+/// How the heat balance takes what can be taken in more than one way.
+struct Method {
+    bool films_by_difference = false; ///< inside; else fixed after ISO 6946
+    bool wind_and_sky = false;        ///< outside; else 25 W/m2K to the air
+};
+
 struct Building {
     Project project{};
     climate::Site site{};
+    Method method{};
     double plan_bearing_deg = 0.0;
     std::vector<NamedBuildup> build_ups{};
     std::vector<NamedGlazing> glazings{};

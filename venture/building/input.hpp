@@ -163,6 +163,9 @@ struct ProfileInput {
 struct UseInput {
     Given<double> heating_setpoint, cooling_setpoint, humidity_limit;
     Given<std::string> control;
+    Given<double> heating_setback, preheating, cooling_setback, precooling;
+    Given<std::string> heating_profile, cooling_profile;
+    Given<double> stratification, moisture_buffer;
     Given<double> people, sensible_per_person, latent_per_person;
     Given<double> lighting, equipment, equipment_power, moisture;
     Given<std::string> people_profile, lighting_profile, equipment_profile, moisture_profile, ventilation_profile;
@@ -232,6 +235,11 @@ struct LoadsInput {
     Given<std::string> table, note;
 };
 
+/// How the heat balance takes what can be taken in more than one way.
+struct MethodInput {
+    Given<std::string> inside_films, outside_films, note;
+};
+
 /// Everything given of a building and its site.
 struct Input {
     ProjectInput project{};
@@ -258,6 +266,7 @@ struct Input {
     std::vector<PlantInput> plants{};
     std::vector<KeptInput> kept{};
     LoadsInput loads{};
+    MethodInput method{};
     std::vector<std::string> offered{}; ///< names that a library has beside these, for whoever misspells one
     quantity::OriginPool origins{};
 };

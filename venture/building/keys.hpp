@@ -40,6 +40,8 @@ std::span<const Key<building::ShadeInput>> keys<building::ShadeInput>();
 template <>
 std::span<const Key<building::GroundInput>> keys<building::GroundInput>();
 template <>
+std::span<const Key<building::MethodInput>> keys<building::MethodInput>();
+template <>
 std::span<const Key<building::ThermalBridgeInput>> keys<building::ThermalBridgeInput>();
 template <>
 std::span<const Key<building::FabricInput>> keys<building::FabricInput>();
@@ -105,6 +107,7 @@ void for_each_table(auto& input, Visit visit)
     visit("plant", input.plants);
     visit("kept", input.kept);
     visit("loads", input.loads);
+    visit("method", input.method);
 }
 
 /// Visits the tables that a library may hold.

@@ -32,6 +32,28 @@ std::span<const Key<LoadsInput>> keys<LoadsInput>()
     return all;
 }
 
+template <>
+std::span<const Key<MethodInput>> keys<MethodInput>()
+{
+    using T = MethodInput;
+    static const std::vector<Key<T>> all = {
+        {otherwise_word(word("inside_films",
+                             "convection inside: fixed after ISO 6946; or by the difference between face "
+                             "and air, after the tilt of the face",
+                             {"fixed", "by difference"}),
+                        "fixed", "ISO 6946, for design"),
+         &T::inside_films},
+        {otherwise_word(
+             word("outside_films",
+                  "outside: 25 W/m2K to the air; or convection by the wind and long wave to sky, ground and air",
+                  {"fixed", "wind and sky"}),
+             "fixed", "ISO 6946, for design"),
+         &T::outside_films},
+        note_key<T>(),
+    };
+    return all;
+}
+
 /// Keys of [units]: one for each quantity that is printed.
 template <>
 std::span<const Key<UnitsInput>> keys<UnitsInput>()

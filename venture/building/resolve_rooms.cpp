@@ -50,6 +50,13 @@ std::size_t Resolver::profile_called(const Given<std::string>& name)
     return find("profile", name, building_.profiles, [](const calendar::Profile& p) { return p.name; }).value_or(0);
 }
 
+std::optional<Setback> Resolver::setback_of(const Given<double>& temperature, const Given<std::string>& profile,
+                                            const Given<double>& ramp)
+{
+    if (!temperature) return std::nullopt;
+    return Setback{sourced(temperature), profile_called(profile), ramp ? *ramp : Setback::usual_ramp_h};
+}
+
 Use Resolver::use_of(const UseInput& given)
 {
     const auto if_typed = [](const Given<double>& value) {
@@ -58,6 +65,10 @@ Use Resolver::use_of(const UseInput& given)
     return {.heating_setpoint_C = if_typed(given.heating_setpoint),
             .cooling_setpoint_C = if_typed(given.cooling_setpoint),
             .humidity_limit = if_typed(given.humidity_limit),
+            .heating_setback = setback_of(given.heating_setback, given.heating_profile, given.preheating),
+            .cooling_setback = setback_of(given.cooling_setback, given.cooling_profile, given.precooling),
+            .stratification_K = given.stratification ? *given.stratification : 0.0,
+            .moisture_buffer = given.moisture_buffer ? *given.moisture_buffer : 1.0,
             .control_operative = value_of(given.control) != "air",
             .people = sourced(given.people),
             .sensible_per_person_W = sourced(given.sensible_per_person),
@@ -97,6 +108,34 @@ void Resolver::count_origins(const UseInput& given, Room& room) const
             key.field);
 }
 
+/// @param away  sign of the way in which a setback lies from its set-point
+void Resolver::check_setback(const Room& room, std::string_view what, const Given<double>& setback,
+                             const Given<std::string>& profile, const Given<double>& ramp,
+                             const std::optional<Sourced<double>>& setpoint, double away)
+{
+    const auto says = [&](quantity::OriginId where, std::string text, std::string hint) {
+        problem(codes::contradiction, where, fmt::format("room '{}' {}", room.name, text), std::move(hint));
+    };
+    if (!setback) {
+        const auto& typed = profile ? profile.origin : ramp.origin;
+        if (profile || ramp)
+            says(typed, fmt::format("says when {} holds, but has no {}_setback to go to", what, what),
+                 fmt::format("type {}_setback, or leave the others out", what));
+        return;
+    }
+    if (!setpoint)
+        says(setback.origin, fmt::format("has a {}_setback but no {} set-point", what, what),
+             fmt::format("type {}_setpoint", what));
+    else if (away * (*setback - setpoint->value) < 0.0)
+        says(setback.origin,
+             fmt::format("has a {} set-point of {:g} degC and a setback of {:g} degC, which asks for more", what,
+                         setpoint->value, *setback),
+             "swap the two, or mend one");
+    if (!profile)
+        says(setback.origin, fmt::format("has a {}_setback, but no profile says when", what),
+             fmt::format("type {}_profile, the name of a [[profile]]", what));
+}
+
 void Resolver::check_use(const RoomInput& given, const Room& room)
 {
     const Use& use = room.use;
@@ -105,6 +144,10 @@ void Resolver::check_use(const RoomInput& given, const Room& room)
         problem(codes::contradiction, use.cooling_setpoint_C->origin,
                 fmt::format("room '{}' would be heated to {:g} degC and cooled to {:g} degC at once", room.name,
                             use.heating_setpoint_C->value, use.cooling_setpoint_C->value));
+    check_setback(room, "heating", given.use.heating_setback, given.use.heating_profile, given.use.preheating,
+                  use.heating_setpoint_C, -1.0);
+    check_setback(room, "cooling", given.use.cooling_setback, given.use.cooling_profile, given.use.precooling,
+                  use.cooling_setpoint_C, 1.0);
     if (use.cooling_setpoint_C && input_.site.months.empty())
         problem(codes::missing, use.cooling_setpoint_C->origin,
                 fmt::format("room '{}' is to be cooled, but the site has no design month", room.name),

@@ -69,6 +69,9 @@ void Resolver::add_site()
                        .ground_C = value_of(s.winter_ground),
                        .dew_point_C = s.winter_dew_point.value,
                        .wind_m_per_s = s.winter_wind.value}};
+    const MethodInput& method = input_.method;
+    building_.method = {.films_by_difference = value_of(method.inside_films) == "by difference",
+                        .wind_and_sky = value_of(method.outside_films) == "wind and sky"};
     building_.plan_bearing_deg = value_of(s.plan_bearing);
     std::set<int> seen;
     for (const MonthInput& m : s.months) {

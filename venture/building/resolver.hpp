@@ -93,6 +93,11 @@ private:
     void add_rooms();
     [[nodiscard]] Ring outline_of(const RoomInput& room);
     [[nodiscard]] Use use_of(const UseInput& given);
+    [[nodiscard]] std::optional<Setback> setback_of(const Given<double>& temperature, const Given<std::string>& profile,
+                                                    const Given<double>& ramp);
+    void check_setback(const Room& room, std::string_view what, const Given<double>& setback,
+                       const Given<std::string>& profile, const Given<double>& ramp,
+                       const std::optional<Sourced<double>>& setpoint, double away);
     void count_origins(const UseInput& given, Room& room) const;
     void tell_near_miss(const NearMiss& miss);
     void check_use(const RoomInput& given, const Room& room);

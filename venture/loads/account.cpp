@@ -62,7 +62,7 @@ void add_flows(const ThermalModel& m, const SurfaceBank& bank, const ZoneNetwork
         for (const std::uint32_t f : network.faces_of(z)) {
             const Part part = m.surfaces[bank.slots[f < n ? f : f - n].surface].part;
             zone.from_faces_W[static_cast<std::size_t>(part)] +=
-                weight * bank.area[f] * bank.convective[f] * (s.face_C[f] - air);
+                weight * bank.area[f] * bank.convective[f] * (s.face_C[f] - air - bank.warmer[f]);
         }
     }
 }

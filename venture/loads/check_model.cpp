@@ -73,6 +73,7 @@ private:
     {
         const std::string where = "zone '" + z.id + "'";
         check_range(where, "air capacity", z.air_capacity_J_per_K, {0.0, 1e15}, "J/K");
+        check_range(where, "moisture buffer", z.moisture_buffer, {0.0, 1e6}, "");
         check_range(where, "thermal bridges", z.thermal_bridges_W_per_K, {0.0, 1e9}, "W/K");
         check_range(where, "radiant weight of control", z.radiant_weight, {0.0, 1.0}, "");
         check_range(where, "convective share", z.convective_share, {0.0, 1.0}, "");

@@ -4,7 +4,7 @@
 #include <vector>
 
 #include <venture/building/building.hpp>
-#include <venture/climate/design_day.hpp>
+#include <venture/loads/spell.hpp>
 #include <venture/loads/thermal_model.hpp>
 
 namespace venture::loads {
@@ -16,21 +16,29 @@ inline constexpr double radiant_share_people = 0.6, radiant_share_lighting = 0.5
 inline constexpr double inside_solar_absorptance = 0.6;
 /// Absorptance of doors; our assumption.
 inline constexpr double door_solar_absorptance = 0.6;
+/// Emissivity of faces outdoors, for long wave: building materials; glass (EN 12898).
+inline constexpr double outside_emissivity = 0.9, glass_emissivity = 0.837;
 
 struct Compiled {
     ThermalModel model{};
     std::vector<std::size_t> zone_of_room{}; ///< rooms in the building's order
 };
 
+struct CompileOptions {
+    double step_s = 600.0; ///< 60 to 3600, a divisor of an hour
+    bool setbacks = true;  ///< false: set-points hold all day, to tell what heating-up adds
+    /// Modes of the building's build-ups if they are at hand: they are the same on every day. Made anew if empty.
+    std::vector<fabric::WallModes> build_up_modes{};
+};
+
 /// One zone a room, in the order of the rooms' names, so that the order of the input does not matter.
-/// A winter day (month 0) has no gains, and ventilation at its full flow all day; only heating acts.
-/// On other days heating and cooling act as the set-points say.
-/// @param step_s  60 to 3600, a divisor of an hour
+/// In winter design there are no gains, ventilation is at its full flow all day, and only heating acts; otherwise
+/// heating and cooling act as the set-points say.
+[[nodiscard]] Compiled compile(const building::Building& building, const Spell& spell,
+                               const CompileOptions& options = {});
+/// The same for a design day.
 [[nodiscard]] Compiled compile(const building::Building& building, const climate::DesignDay& day,
-                               double step_s = 600.0);
-/// The same with the modes of the building's build-ups already at hand: they are the same on every day.
-[[nodiscard]] Compiled compile(const building::Building& building, const climate::DesignDay& day, double step_s,
-                               const std::vector<fabric::WallModes>& build_up_modes);
+                               const CompileOptions& options = {});
 /// Modes of every build-up, in the building's order, as many as the step needs.
 [[nodiscard]] std::vector<fabric::WallModes> build_up_modes(const building::Building& building, double step_s);
 

@@ -117,7 +117,7 @@ std::vector<Run> run_all(const Building& b, const DesignOptions& options)
     const auto work = [&] {
         for (std::size_t i = next++; i < runs.size(); i = next++) {
             try {
-                Compiled compiled = compile(b, runs[i].day, options.step_s, modes);
+                Compiled compiled = compile(b, runs[i].day, {.step_s = options.step_s, .build_up_modes = modes});
                 runs[i].zone_of_room = std::move(compiled.zone_of_room);
                 runs[i].result = run_periodic_day(compiled.model);
                 runs[i].fingerprint = fingerprint_of(compiled.model);

@@ -18,7 +18,8 @@ Films::Films(const ThermalModel& model, const SurfaceBank& bank)
         if (const auto* z = std::get_if<ZoneFace>(&face)) {
             area[z->zone] += slot.area;
             if (z->natural)
-                convective_.push_back({at, static_cast<std::uint32_t>(z->zone), fabric::ConvectionCurve{*z->natural}});
+                convective_.push_back(
+                    {at, static_cast<std::uint32_t>(z->zone), z->air_warmer_K, fabric::ConvectionCurve{*z->natural}});
         } else if (const auto* o = std::get_if<OutdoorFace>(&face)) {
             if (o->film_by_step) by_step_.push_back({at, *o->film_by_step});
             if (o->long_wave)
@@ -65,7 +66,7 @@ void Films::read(const std::vector<double>& face_C, const std::vector<double>& a
 {
     from.resize(count());
     double* d = from.data();
-    for (const Convective& c : convective_) *d++ = face_C[c.face] - air_C[c.zone];
+    for (const Convective& c : convective_) *d++ = face_C[c.face] - air_C[c.zone] - c.air_warmer_K;
     for (const LongWaveAt& l : long_wave_) *d++ = face_C[l.face];
 }
 

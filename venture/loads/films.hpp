@@ -40,6 +40,7 @@ private:
     };
     struct Convective {
         std::uint32_t face = 0, zone = 0;
+        double air_warmer_K = 0.0;
         fabric::ConvectionCurve curve;
     };
     struct LongWaveAt {

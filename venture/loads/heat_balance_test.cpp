@@ -69,10 +69,10 @@ TEST(HeatBalance, ClosesAtEveryStepUnderWildForcing)
         swing.push_back(10.0 + 15.0 * std::sin(h * 0.26));
         gains.push_back(h % 5 == 0 ? 3000.0 : 0.0);
     }
-    m.outdoor_air_C = m.add_hourly_points(swing);
-    m.zones[0].convective_gain_W = {{m.add_hourly_blocks(gains)}};
-    m.zones[0].radiant_gain_W = {{m.add_hourly_blocks(gains), 0.7}};
-    std::get<ZoneFace>(m.surfaces[2].inside).absorbed_W = {{m.add_hourly_points(swing), 40.0}};
+    m.outdoor_air_C = m.add_points(swing);
+    m.zones[0].convective_gain_W = {{m.add_blocks(gains)}};
+    m.zones[0].radiant_gain_W = {{m.add_blocks(gains), 0.7}};
+    std::get<ZoneFace>(m.surfaces[2].inside).absorbed_W = {{m.add_points(swing), 40.0}};
     m.zones[0].heat_below_C = m.add_constant(18.0);
     m.zones[0].cool_above_C = m.add_constant(24.0);
     double worst = 0.0;
@@ -89,7 +89,7 @@ TEST(DeadBand, LeavesTheRoomAloneBetweenItsSetPoints)
     ThermalModel m = box(brick);
     std::vector<double> swing;
     for (int h = 0; h < 24; ++h) swing.push_back(21.0 + 14.0 * std::sin((h - 8) * 0.2618));
-    m.outdoor_air_C = m.add_hourly_points(swing);
+    m.outdoor_air_C = m.add_points(swing);
     m.zones[0].heat_below_C = m.add_constant(20.0);
     m.zones[0].cool_above_C = m.add_constant(24.0);
     for (auto& s : m.surfaces) s.outside = OutdoorFace{25.0, m.outdoor_air_C};
@@ -113,7 +113,7 @@ TEST(Superposition, HoldsForGainsInAHeldRoom)
         std::vector<double> morning(24, 0.0), evening(24, 0.0);
         morning[8] = 1.0;
         evening[19] = 1.0;
-        m.zones[0].radiant_gain_W = {{m.add_hourly_blocks(morning), first_W}, {m.add_hourly_blocks(evening), second_W}};
+        m.zones[0].radiant_gain_W = {{m.add_blocks(morning), first_W}, {m.add_blocks(evening), second_W}};
         std::vector<double> load;
         const PeriodicDay day = run_periodic_day(m, {.temperature_tolerance_K = 1e-9});
         for (std::size_t h = 0; h < 24; ++h) load.push_back(day.zones[0].heating_W[h] - day.zones[0].cooling_W[h]);
@@ -129,7 +129,7 @@ TEST(Gains, ComeBackOverTheDayInFull)
     std::vector<double> pulse(24, 0.0);
     pulse[10] = 2400.0;
     const double before = mean(run_periodic_day(m).zones[0].heating_W);
-    m.zones[0].convective_gain_W = {{m.add_hourly_blocks(pulse)}};
+    m.zones[0].convective_gain_W = {{m.add_blocks(pulse)}};
     const PeriodicDay day = run_periodic_day(m, {.temperature_tolerance_K = 1e-8});
     EXPECT_NEAR(before - (mean(day.zones[0].heating_W) - mean(day.zones[0].cooling_W)), 100.0, 1e-3);
 }
@@ -140,7 +140,7 @@ TEST(Peaks, HardlyDependOnTheStep)
         ThermalModel m = box(brick, step_s);
         std::vector<double> swing;
         for (int h = 0; h < 24; ++h) swing.push_back(5.0 + 8.0 * std::sin(h * 0.2618));
-        m.outdoor_air_C = m.add_hourly_points(swing);
+        m.outdoor_air_C = m.add_points(swing);
         for (auto& s : m.surfaces) s.outside = OutdoorFace{25.0, m.outdoor_air_C};
         const auto day = run_periodic_day(m);
         return *std::ranges::max_element(day.zones[0].heating_W);
@@ -312,7 +312,7 @@ TEST(PeriodicDay, SaysWhenItDidNotConverge)
     std::vector<double> swing;
     for (int h = 0; h < 24; ++h) swing.push_back(5.0 + 8.0 * std::sin(h * 0.2618));
     ThermalModel m = box(brick);
-    const SignalId outdoor = m.add_hourly_points(swing);
+    const SignalId outdoor = m.add_points(swing);
     for (auto& s : m.surfaces) s.outside = OutdoorFace{25.0, outdoor};
     const PeriodicDay day = run_periodic_day(m, {.temperature_tolerance_K = 1e-12, .most_days = 1});
     EXPECT_FALSE(day.converged);
@@ -324,7 +324,7 @@ TEST(Signal, InterpolatesBetweenHoursAndJumpsBetweenBlocks)
     ThermalModel m{.step_s = 1800.0, .steps = 48};
     std::vector<double> hours(24, 0.0);
     hours[1] = 10.0;
-    const SignalId points = m.add_hourly_points(hours), blocks = m.add_hourly_blocks(hours);
+    const SignalId points = m.add_points(hours), blocks = m.add_blocks(hours);
     EXPECT_DOUBLE_EQ(m.value(points, 1, 0.0), 5.0); // half past midnight
     EXPECT_DOUBLE_EQ(m.value(points, 1, 1.0), 10.0);
     EXPECT_DOUBLE_EQ(m.value(blocks, 1, 1.0), 0.0);

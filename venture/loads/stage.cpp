@@ -35,7 +35,7 @@ StageSolver::StageSolver(const ThermalModel& model, double stage_s) : model_{mod
         ventilation_.add(zone.ventilation_kg_per_s);
         moisture_.add(zone.moisture_gain_kg_per_s);
         air_storage_.push_back(std::isinf(stage_s) ? 0.0 : zone.air_capacity_J_per_K / stage_s);
-        moisture_storage_.push_back(std::isinf(stage_s) ? 0.0 : zone.dry_air_kg / stage_s);
+        moisture_storage_.push_back(std::isinf(stage_s) ? 0.0 : zone.dry_air_kg * zone.moisture_buffer / stage_s);
         bridges_.push_back(zone.thermal_bridges_W_per_K);
         heat_below_.push_back(index_or(zone.heat_below_C, no_lower_limit));
         cool_above_.push_back(index_or(zone.cool_above_C, no_upper_limit));
@@ -224,11 +224,13 @@ void StageSolver::solve_zones(const SurfaceBank& bank, ZoneNetwork& network, Sta
     s.known.resize(2 * n);
     s.base.resize(2 * n);
     const double *signal = s.signal.data(), *answers = bank.answers.data(), *answer = s.answer.data(),
-                 *absorbed = s.absorbed.data(), *outdoor = bank.outdoor.data(), *long_wave = bank.long_wave_W.data();
+                 *absorbed = s.absorbed.data(), *outdoor = bank.outdoor.data(), *long_wave = bank.long_wave_W.data(),
+                 *convective = bank.convective.data(), *warmer = bank.warmer.data();
     const std::uint32_t* environment = bank.environment.data();
     double* known = s.known.data();
     for (std::size_t f = 0; f < 2 * n; ++f)
-        known[f] = answers[f] * answer[f] + absorbed[f] + outdoor[f] * signal[environment[f]] + long_wave[f];
+        known[f] = answers[f] * answer[f] + absorbed[f] + outdoor[f] * signal[environment[f]] + long_wave[f] +
+                   convective[f] * warmer[f];
     eliminate_known(n, {bank.m[0].data(), bank.m[1].data(), bank.m[2].data(), bank.m[3].data()}, s.known.data(),
                     nullptr, s.base.data());
     s.drives.air_W = s.storing_W;

@@ -47,7 +47,7 @@ void SurfaceBank::lay_out_faces(const ThermalModel& model)
     const std::size_t n = count();
     for (auto* per_slot : {&y[0], &y[1], &y[2], &carry[0], &carry[1], &carry[2], &m[0], &m[1], &m[2], &m[3]})
         per_slot->assign(n, 0.0);
-    for (auto* per_face : {&area, &in_zone, &convective, &radiative, &outdoor, &long_wave, &long_wave_W})
+    for (auto* per_face : {&area, &in_zone, &warmer, &convective, &radiative, &outdoor, &long_wave, &long_wave_W})
         per_face->assign(2 * n, 0.0);
     zone.assign(2 * n, static_cast<std::uint32_t>(model.zones.size()));
     environment.assign(2 * n, 0);
@@ -84,6 +84,7 @@ void SurfaceBank::lay_out_face(const ThermalModel& model, const Face& face, std:
     if (const auto* z = std::get_if<ZoneFace>(&face)) {
         zone[at] = static_cast<std::uint32_t>(z->zone);
         in_zone[at] = 1.0;
+        warmer[at] = z->air_warmer_K;
         convective[at] = z->convective_W_per_m2K;
         radiative[at] = z->radiative_W_per_m2K;
         takes_up(z->absorbed_W);

@@ -60,6 +60,7 @@ public:
     std::vector<double> area{};                     ///< m2
     std::vector<double> in_zone{};                  ///< 1 if it looks into a zone, else 0
     std::vector<double> convective{}, radiative{};  ///< to the zone's air and radiant point, W/m2K
+    std::vector<double> warmer{};                   ///< the air there than the zone's mean, K
     std::vector<double> outdoor{};                  ///< to a given temperature, W/m2K
     std::vector<std::uint32_t> environment{};       ///< signal of that temperature
     std::vector<double> long_wave{}, long_wave_W{}; ///< apart from it: film, and film times what it goes to, W/m2

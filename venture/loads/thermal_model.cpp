@@ -7,6 +7,29 @@
 
 namespace venture::loads {
 
+std::span<const std::string_view> forcing_names()
+{
+    static constexpr std::string_view names[] = {"coefficient", "outdoor air", "sun",      "sky",
+                                                 "ground",      "people",      "lighting", "equipment",
+                                                 "moisture",    "set-point",   "limit",    "given temperature",
+                                                 "other"};
+    return names;
+}
+
+bool is_temperature(Forcing forcing)
+{
+    switch (forcing) {
+    case Forcing::outdoor_air:
+    case Forcing::sky:
+    case Forcing::ground:
+    case Forcing::set_point:
+    case Forcing::given_temperature:
+        return true;
+    default:
+        return false;
+    }
+}
+
 double Signal::mean() const
 {
     const double sum = std::accumulate(start.begin(), start.end(), 0.0) + std::accumulate(end.begin(), end.end(), 0.0);
@@ -22,41 +45,37 @@ double Zone::radiant_share() const
 
 SignalId ThermalModel::add(Signal signal)
 {
-    VENTURE_ASSERT(signal.start.size() == signal.end.size());
-    VENTURE_ASSERT(signal.start.size() == 1 || signal.start.size() == steps);
+    VENTURE_ASSERT(signal.end.empty() || signal.start.size() == signal.end.size());
+    VENTURE_ASSERT(signal.start.size() == 1 || signal.start.size() * signal.steps_per_value == steps);
     signals.push_back(std::move(signal));
     return SignalId{static_cast<std::uint32_t>(signals.size() - 1)};
 }
 
-SignalId ThermalModel::add_constant(double value) { return add({{value}, {value}}); }
-
-SignalId ThermalModel::add_hourly_points(const std::vector<double>& at_hour)
+SignalId ThermalModel::add_constant(double value, Forcing forcing)
 {
-    const std::size_t hours = at_hour.size() == 25 ? 24 : at_hour.size();
-    const auto at = [&](double hour) {
-        const double floor_hour = std::floor(hour);
-        const auto h = static_cast<std::size_t>(floor_hour);
-        const double here = at_hour[h == at_hour.size() ? 0 : h], next = at_hour[(h + 1) % at_hour.size()];
-        return here + (hour - floor_hour) * (next - here);
-    };
-    Signal signal;
-    for (std::size_t i = 0; i < steps; ++i) {
-        const double per_step = static_cast<double>(hours) / static_cast<double>(steps);
-        signal.start.push_back(at(static_cast<double>(i) * per_step));
-        signal.end.push_back(at(static_cast<double>(i + 1) * per_step));
+    return add({.start = {value}, .end = {value}, .forcing = forcing});
+}
+
+SignalId ThermalModel::add_points(std::vector<double> values, Forcing forcing)
+{
+    VENTURE_ASSERT(values.size() > 1);
+    const bool ends = steps % values.size() != 0 && steps % (values.size() - 1) == 0;
+    Signal signal{.forcing = forcing};
+    if (ends) {
+        signal.end.assign(values.begin() + 1, values.end());
+        values.pop_back();
     }
+    VENTURE_ASSERT(steps % values.size() == 0);
+    signal.steps_per_value = steps / values.size();
+    signal.start = std::move(values);
     return add(std::move(signal));
 }
 
-SignalId ThermalModel::add_hourly_blocks(const std::vector<double>& by_hour)
+SignalId ThermalModel::add_blocks(std::vector<double> values, Forcing forcing)
 {
-    Signal signal;
-    for (std::size_t i = 0; i < steps; ++i) {
-        const double value = by_hour[i * by_hour.size() / steps];
-        signal.start.push_back(value);
-        signal.end.push_back(value);
-    }
-    return add(std::move(signal));
+    VENTURE_ASSERT(!values.empty() && steps % values.size() == 0);
+    const std::size_t each = steps / values.size();
+    return add({.start = values, .end = values, .steps_per_value = each, .forcing = forcing});
 }
 
 double ThermalModel::value(const Drives& drives, std::size_t step, double share_of_step) const

@@ -4,7 +4,9 @@
 
 #include <cstdint>
 #include <optional>
+#include <span>
 #include <string>
+#include <string_view>
 #include <variant>
 #include <vector>
 
@@ -13,14 +15,44 @@
 
 namespace venture::loads {
 
+/// What a signal is, so that a day can be replayed with one of them alone. Signals that are no forcing set how much
+/// something counts: flows of air, films, conductances.
+enum class Forcing : std::uint8_t {
+    coefficient,
+    outdoor_air,
+    sun,
+    sky, ///< its temperature, for long wave
+    ground,
+    people,
+    lighting,
+    equipment,
+    moisture, ///< gains, humidity outdoors and its limits
+    set_point,
+    limit,
+    given_temperature, ///< of what lies beyond a surface, of water
+    other,
+};
+/// In the order above; "outdoor air", "set-point".
+[[nodiscard]] std::span<const std::string_view> forcing_names();
+/// Whether its unit is degC.
+[[nodiscard]] bool is_temperature(Forcing forcing);
+
 /// A forcing over the period: linear within each step, may jump between steps.
-/// Holds one value per step, or a single one that stands for every step.
+/// Holds one value per so many steps, or a single one that stands for every step.
 struct Signal {
-    std::vector<double> start{}, end{};
+    std::vector<double> start{}; ///< at the beginning of each value's steps
+    std::vector<double> end{};   ///< at their end; empty: linear to the next start, and from the last to the first
+    std::size_t steps_per_value = 1;
+    Forcing forcing = Forcing::other;
+
     [[nodiscard]] double at(std::size_t step, double share_of_step) const
     {
-        const std::size_t i = start.size() == 1 ? 0 : step;
-        return start[i] + share_of_step * (end[i] - start[i]);
+        if (start.size() == 1) return end.empty() ? start[0] : start[0] + share_of_step * (end[0] - start[0]);
+        const std::size_t i = step / steps_per_value;
+        const double into = (static_cast<double>(step % steps_per_value) + share_of_step) /
+                            static_cast<double>(steps_per_value),
+                     from = start[i], to = end.empty() ? start[i + 1 < start.size() ? i + 1 : 0] : end[i];
+        return from + into * (to - from);
     }
     /// Mean over the whole period.
     [[nodiscard]] double mean() const;
@@ -47,6 +79,7 @@ struct ZoneFace {
     Drives absorbed_W{}; ///< sun that this face takes up, W
     /// Convection by the difference between face and air; the convective film above is then its first guess.
     std::optional<fabric::NaturalConvection> natural{};
+    double air_warmer_K = 0.0; ///< at the face than the mean of the zone: tall rooms
 };
 /// Long-wave exchange of a face outdoors, apart from its film: with the sky, the ground, and things at the temperature
 /// of outdoor air, each black.
@@ -119,6 +152,7 @@ struct Zone {
     std::string id{};
     double air_capacity_J_per_K = 0.0;    ///< air and furniture
     double dry_air_kg = 0.0;              ///< holds the moisture
+    double moisture_buffer = 1.0;         ///< what holds moisture, as a multiple of the air
     Drives infiltration_kg_per_s{};       ///< outdoor air by leakage; constant over each step
     Drives ventilation_kg_per_s{};        ///< outdoor air by plan, straight into the room; constant over each step
     double thermal_bridges_W_per_K = 0.0; ///< from the air straight to outdoors
@@ -149,13 +183,14 @@ struct ThermalModel {
     std::vector<Surface> surfaces{};
     std::vector<Zone> zones{};
 
-    SignalId add_constant(double value);
-    /// A signal of one value per step at its start and at its end.
+    SignalId add_constant(double value, Forcing forcing = Forcing::other);
+    /// A signal whose values fill the period.
     SignalId add(Signal signal);
-    /// Values at the hours 0..24 (or 0..23, closing the day), linear in between.
-    SignalId add_hourly_points(const std::vector<double>& at_hour);
-    /// 24 values, each constant over its hour.
-    SignalId add_hourly_blocks(const std::vector<double>& by_hour);
+    /// Values at equal intervals that fill the period, linear in between and from the last to the first; one more value
+    /// than intervals ends on that instead. Intervals are whole numbers of steps.
+    SignalId add_points(std::vector<double> values, Forcing forcing = Forcing::other);
+    /// Values that are constant over equal intervals that fill the period.
+    SignalId add_blocks(std::vector<double> values, Forcing forcing = Forcing::other);
 
     [[nodiscard]] double value(const Drives& drives, std::size_t step, double share_of_step) const;
     [[nodiscard]] double value(SignalId id, std::size_t step, double share_of_step) const

@@ -192,9 +192,8 @@ void ZoneNetwork::add_bases(const SurfaceBank& bank, const std::vector<double>& 
     for (std::size_t z = 0; z < local_.size(); ++z) {
         double air = 0.0, radiant = 0.0;
         for (const std::uint32_t f : faces_of(z)) {
-            const double heat = bank.area[f] * base_C[f];
-            air += bank.convective[f] * heat;
-            radiant += bank.radiative[f] * heat;
+            air += bank.area[f] * bank.convective[f] * (base_C[f] - bank.warmer[f]);
+            radiant += bank.area[f] * bank.radiative[f] * base_C[f];
         }
         d.air_W[z] += air;
         d.radiant_W[z] = radiant;
