@@ -95,7 +95,7 @@ void heat_balance_step(benchmark::State& state)
     loads::State now = balance.steady_state();
     loads::StepResult result;
     std::size_t step = 0;
-    for (auto _ : state) balance.advance(now, step++ % m.steps, result, loads::Account::loads);
+    for (auto _ : state) balance.advance(now, step++ % m.steps, result, {.account = loads::Account::loads});
     state.SetItemsProcessed(state.iterations() * state.range(0)); // zone-steps
 }
 BENCHMARK(heat_balance_step)->Arg(1)->Arg(30)->Arg(300);
@@ -111,7 +111,7 @@ void tower_step(benchmark::State& state)
     std::size_t step = 0, sweeps = 0;
     double worst = 0.0;
     for (auto _ : state) {
-        balance.advance(now, step++ % tower.model().steps, result, loads::Account::loads);
+        balance.advance(now, step++ % tower.model().steps, result, {.account = loads::Account::loads});
         sweeps += static_cast<std::size_t>(result.sweeps);
         worst = std::max(worst, std::abs(result.closure_W) / std::max(1.0, result.throughput_W));
     }

@@ -44,21 +44,27 @@ bool Films::set_step(const ThermalModel& model, std::size_t step, SurfaceBank& b
     return changed;
 }
 
-void Films::set(const std::vector<double>& from, const std::vector<double>& signal, SurfaceBank& bank) const
+void Films::find(const std::vector<double>& from, const std::vector<double>& signal, std::vector<double>& film) const
 {
+    film.resize(values());
     const double* d = from.data();
-    for (const Convective& c : convective_) bank.convective[c.face] = c.curve.at(*d++);
+    double* h = film.data();
+    for (const Convective& c : convective_) *h++ = c.curve.at(*d++);
     for (const LongWaveAt& l : long_wave_) {
         const double face_C = *d++;
-        double film = 0.0, heat = 0.0;
-        for (std::size_t k = 0; k < 3; ++k) {
-            const double to_C = signal[l.to[k]],
-                         h = fabric::radiation_W_per_m2K(l.emissivity * l.share[k], face_C, to_C);
-            film += h;
-            heat += h * to_C;
-        }
-        bank.long_wave[l.face] = film;
-        bank.long_wave_W[l.face] = heat;
+        for (std::size_t k = 0; k < 3; ++k)
+            *h++ = fabric::radiation_W_per_m2K(l.emissivity * l.share[k], face_C, signal[l.to[k]]);
+    }
+}
+
+void Films::put(const std::vector<double>& film, const std::vector<double>& signal, SurfaceBank& bank) const
+{
+    const double* h = film.data();
+    for (const Convective& c : convective_) bank.convective[c.face] = *h++;
+    for (const LongWaveAt& l : long_wave_) {
+        bank.long_wave[l.face] = h[0] + h[1] + h[2];
+        bank.long_wave_W[l.face] = h[0] * signal[l.to[0]] + h[1] * signal[l.to[1]] + h[2] * signal[l.to[2]];
+        h += 3;
     }
 }
 

@@ -25,8 +25,11 @@ public:
     [[nodiscard]] std::size_t count() const { return convective_.size() + long_wave_.size(); }
     /// Films given by the step. @return whether any changed
     bool set_step(const ThermalModel& model, std::size_t step, SurfaceBank& bank) const;
-    /// Films that belong to given temperatures. @param from  as count() says
-    void set(const std::vector<double>& from, const std::vector<double>& signal, SurfaceBank& bank) const;
+    /// Films that vary, W/m2K: convection at faces inside, then long wave to sky, ground and air of faces outdoors.
+    [[nodiscard]] std::size_t values() const { return convective_.size() + 3 * long_wave_.size(); }
+    /// Those that belong to given temperatures. @param from  as count() says  @param film  as values() says
+    void find(const std::vector<double>& from, const std::vector<double>& signal, std::vector<double>& film) const;
+    void put(const std::vector<double>& film, const std::vector<double>& signal, SurfaceBank& bank) const;
     /// What they follow from, as it was found. @param air_C  per zone
     void read(const std::vector<double>& face_C, const std::vector<double>& air_C, std::vector<double>& from) const;
     /// @param found  as read()  @param zone_W  adds, for every zone, |q with the film of what was found - q used|

@@ -72,7 +72,7 @@ struct HeatBalance::Prepared {
     ZoneNetwork network;
     StageSolver solver;
     FilmAccuracy tolerance;
-    /// Everything at rest under mean forcing; made when it is first asked for.
+    /// Everything at rest; made when it is first asked for.
     Prepared& at_rest()
     {
         if (steady) return *steady;
@@ -80,15 +80,33 @@ struct HeatBalance::Prepared {
         steady->tolerance.most_passes = 50;
         steady->set_step(0);
         Stage& s = steady->stages[0];
-        for (const Signal& signal : model.signals) s.signal.push_back(signal.mean());
+        for (auto* row : {&s.x.air_C, &s.x.radiant_C, &s.x.load_W}) row->assign(model.zones.size() + 1, 0.0);
+        steady->take_means(0, model.steps);
         const double outdoor_C = s.signal[model.outdoor_air_C.index];
         steady->films.read(std::vector<double>(2 * bank.count(), outdoor_C),
                            std::vector<double>(model.zones.size(), outdoor_C + 1.0), s.film_from);
-        for (auto* row : {&s.x.air_C, &s.x.radiant_C, &s.x.load_W}) row->assign(model.zones.size() + 1, 0.0);
         return *steady;
     }
+    /// Every signal as its mean over some steps.
+    void take_means(std::size_t first, std::size_t count)
+    {
+        std::vector<double>& means = stages[0].signal;
+        means.clear();
+        for (const Signal& signal : model.signals) {
+            if (count == model.steps || signal.start.size() == 1) {
+                means.push_back(signal.mean());
+                continue;
+            }
+            double sum = 0.0;
+            for (std::size_t i = 0; i < count; ++i) {
+                const std::size_t step = (first + i) % model.steps;
+                sum += 0.5 * (signal.at(step, 0.0) + signal.at(step, 1.0));
+            }
+            means.push_back(sum / static_cast<double>(count));
+        }
+    }
     /// Solves this, at rest, with heat that walls send off of themselves. @param history  as SurfaceBank gives it
-    void solve_at_rest(const std::vector<double>& history, const Orders& orders)
+    void solve_at_rest(const std::vector<double>& history, const Orders* orders)
     {
         const std::vector<double> nothing(model.zones.size(), 0.0), no_states(bank.state_count(), 0.0);
         stages[0].signal.resize(model.signals.size());
@@ -154,9 +172,9 @@ void HeatBalance::extrapolate_period(const State& begin, const std::vector<char>
         orders[z].ventilation_kg_per_s = ventilation;
         orders[z].supply_W = 0.0;
     }
-    rest.solve_at_rest(std::vector<double>(4 * n, 0.0), orders);
+    rest.solve_at_rest(std::vector<double>(4 * n, 0.0), &orders);
     const std::vector<double> faces = s.face_C, air = s.x.air_C, radiant = s.x.radiant_C;
-    rest.solve_at_rest(history, orders);
+    rest.solve_at_rest(history, &orders);
     for (std::size_t i = 0; i < n; ++i) {
         const Slot& slot = bank.slots[i];
         const fabric::WallModes& wall = m.walls[slot.stepper];
@@ -205,11 +223,14 @@ std::vector<double> HeatBalance::wall_modes_of(const State& state, std::size_t s
     return out;
 }
 
-State HeatBalance::steady_state() const
+State HeatBalance::steady_state() const { return steady_state(0, prepared_->model.steps); }
+
+State HeatBalance::steady_state(std::size_t first_step, std::size_t steps) const
 {
     Prepared& rest = prepared_->at_rest();
+    rest.take_means(first_step, steps);
     const std::vector<double> history(4 * rest.bank.count(), 0.0);
-    rest.solve_at_rest(history, {});
+    rest.solve_at_rest(history, nullptr);
     const Stage& s = rest.stages[0];
     State state{.wall_modes = std::vector<double>(rest.bank.state_count(), 0.0)};
     std::vector<double> unused_history = history, stored(rest.bank.count(), 0.0);
@@ -225,19 +246,25 @@ State HeatBalance::steady_state() const
     return state;
 }
 
-void HeatBalance::advance(State& state, std::size_t step, StepResult& result, Account account,
-                          const Orders& orders) const
+void HeatBalance::advance(State& state, std::size_t step, StepResult& result, const StepOptions& options) const
 {
     const Prepared& p = *prepared_;
     const ThermalModel& m = p.model;
+    VENTURE_ASSERT(options.orders == nullptr || options.orders->size() == m.zones.size());
     result.zones.assign(m.zones.size(), {});
-    result.surfaces.assign(account == Account::faces ? m.surfaces.size() : 0, {});
+    result.surfaces.assign(options.account == Account::faces ? m.surfaces.size() : 0, {});
     result.closure_W = result.throughput_W = 0.0;
     result.sweeps = result.film_passes = 0;
     result.settled = true;
+    if (options.record != nullptr && options.record->stages == 0) {
+        Recording& r = *options.record;
+        r = {.stages = 2 * p.parts * m.steps, .zones = m.zones.size(), .films = p.films.values()};
+        r.actions.assign(r.stages * r.zones, Action::off);
+        r.film_values.assign(r.stages * r.films, 0.0);
+    }
     const double before_J = stored_in_walls_J(p.bank, state);
     for (std::size_t z = 0; z < m.zones.size(); ++z) result.zones[z].into_air_capacity_W = -state.air_C[z];
-    advance_parts(state, step, &result, account, orders);
+    advance_parts(state, step, &result, options);
     for (std::size_t z = 0; z < m.zones.size(); ++z) {
         double& into_air = result.zones[z].into_air_capacity_W;
         into_air = m.zones[z].air_capacity_J_per_K * (state.air_C[z] + into_air) / m.step_s;
@@ -246,46 +273,66 @@ void HeatBalance::advance(State& state, std::size_t step, StepResult& result, Ac
     result.closure_W -= (stored_in_walls_J(p.bank, state) - before_J) / m.step_s;
 }
 
-void HeatBalance::advance(State& state, std::size_t step) const
+void HeatBalance::advance(State& state, std::size_t step, const Recording* replay) const
 {
-    advance_parts(state, step, nullptr, Account::loads, {});
+    advance_parts(state, step, nullptr, {.replay = replay});
 }
 
-void HeatBalance::advance_parts(State& now, std::size_t step, StepResult* result, Account account,
-                                const Orders& orders) const
+/// @param at  number of the stage among all of the period
+void HeatBalance::solve_stage(const State& now, std::size_t stage, std::size_t at, const StepOptions& options) const
+{
+    Prepared& p = *prepared_;
+    Stage& s = p.stages[stage];
+    const Stage& first = p.stages[0];
+    const bool is_first = stage == 0;
+    if (is_first) {
+        put(now.air_C, s.x.air_C);
+        put(now.radiant_C, s.x.radiant_C);
+        put(now.load_W, s.x.load_W);
+        s.humidity_ratio = now.humidity_ratio;
+        s.film_from = now.films_from;
+    } else {
+        s.x = first.x;
+        s.humidity_ratio = first.humidity_ratio;
+        s.film_from = first.film_found;
+        carry(now.air_C, first.x.air_C, p.air_hat);
+        carry(now.humidity_ratio, first.humidity_ratio, p.humidity_hat);
+    }
+    StageStart start{is_first ? now.air_C : p.air_hat,
+                     is_first ? now.humidity_ratio : p.humidity_hat,
+                     now.wall_history,
+                     now.wall_modes,
+                     options.orders,
+                     is_first ? nullptr : &first};
+    if (const Recording* r = options.replay) {
+        VENTURE_ASSERT(r->zones == now.air_C.size() && r->films == p.films.values() && at < r->stages);
+        start.actions = r->actions.data() + at * r->zones;
+        start.film_values = r->film_values.data() + at * r->films;
+    }
+    p.solver.solve(p.bank, p.network, p.films, p.tolerance, start, s);
+    if (Recording* r = options.record) {
+        std::copy_n(s.x.action.begin(), r->zones, r->actions.begin() + static_cast<std::ptrdiff_t>(at * r->zones));
+        std::copy_n(s.film_values.begin(), r->films,
+                    r->film_values.begin() + static_cast<std::ptrdiff_t>(at * r->films));
+    }
+}
+
+void HeatBalance::advance_parts(State& now, std::size_t step, StepResult* result, const StepOptions& options) const
 {
     Prepared& p = *prepared_;
     VENTURE_ASSERT(now.wall_history.size() == 4 * p.bank.count());
-    VENTURE_ASSERT(orders.empty() || orders.size() == p.model.zones.size());
     p.set_step(step);
     const auto parts = static_cast<double>(p.parts);
     for (std::size_t part = 0; part < p.parts; ++part) {
         for (std::size_t stage = 0; stage < 2; ++stage) {
             Stage& s = p.stages[stage];
             p.read_signals(step, (static_cast<double>(part) + two_stages::at[stage]) / parts, s.signal);
-            if (stage == 0) {
-                put(now.air_C, s.x.air_C);
-                put(now.radiant_C, s.x.radiant_C);
-                put(now.load_W, s.x.load_W);
-                s.humidity_ratio = now.humidity_ratio;
-                s.film_from = now.films_from;
-            } else {
-                const Stage& first = p.stages[0];
-                s.x = first.x;
-                s.humidity_ratio = first.humidity_ratio;
-                s.film_from = first.film_found;
-                carry(now.air_C, first.x.air_C, p.air_hat);
-                carry(now.humidity_ratio, first.humidity_ratio, p.humidity_hat);
-            }
-            p.solver.solve(p.bank, p.network, p.films, p.tolerance,
-                           {stage == 0 ? now.air_C : p.air_hat, stage == 0 ? now.humidity_ratio : p.humidity_hat,
-                            now.wall_history, now.wall_modes, orders, stage == 0 ? nullptr : &p.stages[0]},
-                           s);
+            solve_stage(now, stage, 2 * (step * p.parts + part) + stage, options);
             if (result == nullptr) continue;
             const double weight = two_stages::weight[stage] / parts;
             add_loads(s, weight, *result);
-            if (account >= Account::flows) add_flows(p.model, p.bank, p.network, s, weight, *result);
-            if (account >= Account::faces) add_faces(p.bank, s, weight, *result);
+            if (options.account >= Account::flows) add_flows(p.model, p.bank, p.network, s, weight, *result);
+            if (options.account >= Account::faces) add_faces(p.bank, s, weight, *result);
             add_throughput(p.model, p.bank, s, weight, *result);
         }
         const Stage &first = p.stages[0], &last = p.stages[1];

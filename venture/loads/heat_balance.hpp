@@ -13,6 +13,7 @@
 #include <memory>
 #include <vector>
 
+#include <venture/loads/recording.hpp>
 #include <venture/loads/thermal_model.hpp>
 
 namespace venture::loads {
@@ -96,6 +97,14 @@ struct ZoneOrder {
 };
 using Orders = std::vector<ZoneOrder>; ///< one per zone, or none
 
+/// How a step is taken, and what is wanted of it.
+struct StepOptions {
+    Account account = Account::faces;
+    const Orders* orders = nullptr;
+    Recording* record = nullptr;       ///< what is decided is written here; made ready at the first step
+    const Recording* replay = nullptr; ///< nothing is decided: supplies and films do what they did
+};
+
 /// How near films that vary must be to those that belong to the temperatures of the same stage.
 struct FilmAccuracy {
     double inside_W_per_m2 = 0.05; ///< mean over the faces of any zone
@@ -115,15 +124,16 @@ public:
 
     /// State under the mean of every forcing: where a run begins.
     [[nodiscard]] State steady_state() const;
+    /// The same under the mean over some steps; they may go over the end of the period.
+    [[nodiscard]] State steady_state(std::size_t first_step, std::size_t steps) const;
     /// Everything at one temperature, dry: where a run may begin as well.
     [[nodiscard]] State state_at(double temperature_C) const;
     /// Modes of one surface's wall, in the order of its WallModes.
     [[nodiscard]] std::vector<double> wall_modes_of(const State& state, std::size_t surface) const;
     /// Brings a state one step on, and tells what happened in between. `step` counts from 0 within the period.
-    void advance(State& state, std::size_t step, StepResult& result, Account account = Account::faces,
-                 const Orders& orders = {}) const;
+    void advance(State& state, std::size_t step, StepResult& result, const StepOptions& options = {}) const;
     /// The same without any account: for days that are only repeated until they are periodic.
-    void advance(State& state, std::size_t step) const;
+    void advance(State& state, std::size_t step, const Recording* replay = nullptr) const;
     /// What follows from a state's wall modes, found anew.
     void recall(State& state) const;
     /// From the states at the beginning and at the end of the model's period, a better guess of the one that comes back
@@ -137,7 +147,8 @@ public:
 
 private:
     struct Prepared;
-    void advance_parts(State& state, std::size_t step, StepResult* result, Account account, const Orders& orders) const;
+    void advance_parts(State& state, std::size_t step, StepResult* result, const StepOptions& options) const;
+    void solve_stage(const State& state, std::size_t stage, std::size_t at, const StepOptions& options) const;
     std::unique_ptr<Prepared> prepared_;
 };
 

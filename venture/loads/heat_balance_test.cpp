@@ -6,34 +6,14 @@
 
 #include <gtest/gtest.h>
 
+#include <venture/loads/boxes_for_tests.hpp>
 #include <venture/loads/periodic_day.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::loads {
 namespace {
 
-constexpr double outdoor_C = -5.0, set_C = 20.0;
-
-/// A box of equal walls to outdoors, held at 20 degC, with one air change.
-ThermalModel box(const fabric::Buildup& wall, double step_s = 600.0)
-{
-    ThermalModel m{.step_s = step_s, .steps = static_cast<std::size_t>(86400.0 / step_s)};
-    m.outdoor_air_C = m.add_constant(outdoor_C);
-    m.outdoor_humidity_ratio = m.add_constant(0.002);
-    m.walls = {fabric::wall_modes(wall, {.step_s = step_s})};
-    Zone z{.id = "box", .air_capacity_J_per_K = 72000.0, .dry_air_kg = 72.0};
-    z.infiltration_kg_per_s = {{m.add_constant(0.02)}};
-    z.heat_below_C = z.cool_above_C = m.add_constant(set_C);
-    m.zones = {z};
-    for (int i = 0; i < 6; ++i)
-        m.surfaces.push_back({.id = "wall",
-                              .area_m2 = 10.0,
-                              .outside = OutdoorFace{25.0, m.outdoor_air_C},
-                              .inside = ZoneFace{0, 2.5, 5.0, {}}});
-    return m;
-}
-
-const fabric::Buildup brick{"brick", {{.material = {"brick", 0.8, 1800, 1000}, .thickness_m = 0.2}}};
+using namespace testing_boxes;
 
 double mean(const std::vector<double>& x)
 {
@@ -190,27 +170,6 @@ TEST(HeatBalance, SolvesOddRooms)
 }
 
 // --- zones together, supplies and their limits
-
-/// Two boxes side by side behind a thin partition, the first held, the second free and a little insulated.
-ThermalModel two_boxes()
-{
-    ThermalModel m = box(brick);
-    m.walls.push_back(fabric::wall_modes({"board", {{.resistance_m2K_per_W = 0.1}}}));
-    Zone free{.id = "a free one", .air_capacity_J_per_K = 50000.0, .dry_air_kg = 50.0};
-    m.zones.push_back(free);
-    for (int i = 0; i < 5; ++i)
-        m.surfaces.push_back({.id = "other wall " + std::to_string(i),
-                              .area_m2 = 8.0,
-                              .outside = OutdoorFace{25.0, m.outdoor_air_C},
-                              .inside = ZoneFace{1, 2.5, 5.0, {}}});
-    m.surfaces.push_back({.id = "partition",
-                          .area_m2 = 12.0,
-                          .wall = 1,
-                          .outside = ZoneFace{1, 2.5, 5.0, {}},
-                          .inside = ZoneFace{0, 2.5, 5.0, {}},
-                          .part = Part::inner});
-    return m;
-}
 
 TEST(ZonesTogether, DoNotDependOnTheOrderOfTheModel)
 {

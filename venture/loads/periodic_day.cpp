@@ -51,6 +51,10 @@ public:
             s.humidity_ratio[z] = std::max(0.0, x(static_cast<Eigen::Index>(modes + zones + i)) / K_per_kg_per_kg);
         }
     }
+    [[nodiscard]] Eigen::VectorXd walls(const State& s) const
+    {
+        return flat(s).head(static_cast<Eigen::Index>(s.wall_modes.size()));
+    }
     /// Largest change: walls as a capacity-weighted root mean square, each air and its moisture by itself.
     [[nodiscard]] double change_K(const Eigen::VectorXd& f) const
     {
@@ -119,6 +123,7 @@ void add_scaled(ZoneStep& sum, const ZoneStep& step, double share)
     sum.air_end_C = step.air_end_C;
     sum.radiant_end_C = step.radiant_end_C;
     sum.load_end_W = step.load_end_W;
+    sum.film_residual_W = std::max(sum.film_residual_W, step.film_residual_W);
 }
 
 ZoneDay series_of(const std::vector<ZoneStep>& hours)
@@ -131,6 +136,7 @@ ZoneDay series_of(const std::vector<ZoneStep>& hours)
         day.air_C.push_back(h.air_C);
         day.operative_C.push_back(0.5 * (h.air_C + h.radiant_C));
         day.humidity_ratio.push_back(h.humidity_ratio);
+        day.film_residual_W = std::max(day.film_residual_W, h.film_residual_W);
     }
     day.parts = hours;
     return day;
@@ -143,6 +149,21 @@ std::vector<char> mostly_held(const std::vector<std::size_t>& supplied, std::siz
     return out;
 }
 
+/// What is left after a period of walls that were a little warmer.
+double share_kept(const ThermalModel& model, const HeatBalance& balance, const StateScale& scale, const State& periodic)
+{
+    constexpr double little_K = 0.1;
+    const State by_little = balance.state_at(little_K), at_nothing = balance.state_at(0.0);
+    const Eigen::VectorXd before = scale.walls(periodic), warmer = scale.walls(by_little) - scale.walls(at_nothing);
+    if (warmer.norm() <= 0.0) return 0.0;
+    State state = periodic;
+    for (std::size_t k = 0; k < state.wall_modes.size(); ++k)
+        state.wall_modes[k] += by_little.wall_modes[k] - at_nothing.wall_modes[k];
+    balance.recall(state);
+    for (std::size_t i = 0; i < model.steps; ++i) balance.advance(state, i);
+    return std::clamp((scale.walls(state) - before).norm() / warmer.norm(), 0.0, 1.0);
+}
+
 } // namespace
 
 PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& options, const Watch& watch)
@@ -150,7 +171,7 @@ PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& o
     const double steps_per_hour = 3600.0 / model.step_s;
     VENTURE_ASSERT(steps_per_hour >= 1.0 && steps_per_hour == std::floor(steps_per_hour));
     const auto per_hour = static_cast<std::size_t>(steps_per_hour);
-    const HeatBalance balance{model};
+    const HeatBalance balance{model, options.films};
     const StateScale scale{model, balance};
     Anderson anderson;
     PeriodicDay day;
@@ -164,7 +185,7 @@ PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& o
         State end = state;
         std::ranges::fill(supplied, 0);
         for (std::size_t i = 0; i < model.steps; ++i) {
-            balance.advance(end, i);
+            balance.advance(end, i, options.replay);
             for (std::size_t z = 0; z < supplied.size(); ++z) supplied[z] += end.load_W[z] != 0.0 ? 1U : 0U;
         }
         const Eigen::VectorXd gx = scale.flat(end);
@@ -179,7 +200,9 @@ PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& o
     }
     std::vector<std::vector<ZoneStep>> hours(model.zones.size(), std::vector<ZoneStep>(model.steps / per_hour));
     for (std::size_t i = 0; i < model.steps; ++i) {
-        balance.advance(state, i, step, watch ? Account::faces : Account::flows);
+        balance.advance(
+            state, i, step,
+            {.account = watch ? Account::faces : Account::flows, .record = options.record, .replay = options.replay});
         for (std::size_t z = 0; z < model.zones.size(); ++z)
             add_scaled(hours[z][i / per_hour], step.zones[z], 1.0 / steps_per_hour);
         day.worst_closure = std::max(day.worst_closure, std::abs(step.closure_W) / std::max(1.0, step.throughput_W));
@@ -187,6 +210,7 @@ PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& o
         if (watch) watch(i, step);
     }
     for (const auto& zone : hours) day.zones.push_back(series_of(zone));
+    if (options.tell_memory) day.share_kept = share_kept(model, balance, scale, state);
     return day;
 }
 

@@ -12,6 +12,10 @@ namespace venture::loads {
 struct PeriodicOptions {
     double temperature_tolerance_K = 5e-5; ///< largest change of any wall (as a root mean square) and air temperature
     int most_days = 200;                   ///< a repetition costs one pass over the day
+    FilmAccuracy films{};
+    Recording* record = nullptr;       ///< what the periodic day decides is written here
+    const Recording* replay = nullptr; ///< nothing is decided: films and supplies do what they did
+    bool tell_memory = false;          ///< one day more, for PeriodicDay::share_kept
 };
 
 /// Hour means over the periodic day, 24 per zone (or as many hours as the period has).
@@ -19,6 +23,7 @@ struct ZoneDay {
     std::vector<double> heating_W{}, cooling_W{}, latent_W{}; ///< non-negative
     std::vector<double> air_C{}, operative_C{}, humidity_ratio{};
     std::vector<ZoneStep> parts{}; ///< means over the hour of every flow into the air
+    double film_residual_W = 0.0;  ///< of films that vary, worst of any stage
 };
 
 struct PeriodicDay {
@@ -28,6 +33,9 @@ struct PeriodicDay {
     bool converged = false;     ///< never believe figures of a day that did not converge
     double worst_closure = 0.0; ///< largest |closure| / throughput of any step (throughput at least 1 W)
     int unsettled_steps = 0;
+    /// How much of a warmth of all walls is still there after one period, 0..1; only if asked. Where much is, a spell of
+    /// such days ends before it is periodic: loads of the repeated day are then on the safe side.
+    double share_kept = 0.0;
 };
 
 /// Called for every step of the final, periodic day.

@@ -62,14 +62,19 @@ void StageSolver::solve(SurfaceBank& bank, ZoneNetwork& network, const Films& fi
     find_absorbed(bank, network, s);
     for (s.film_passes = 1;; ++s.film_passes) {
         if (films.vary()) {
-            films.set(s.film_from, s.signal, bank);
+            if (start.film_values != nullptr)
+                s.film_values.assign(start.film_values, start.film_values + films.values());
+            else
+                films.find(s.film_from, s.signal, s.film_values);
+            films.put(s.film_values, s.signal, bank);
             bank.eliminate();
             network.refresh(bank);
         }
-        solve_zones(bank, network, s);
+        solve_zones(bank, network, start, s);
         find_faces(bank, network, s);
         if (!films.vary()) break;
         films.read(s.face_C, s.x.air_C, s.film_found);
+        if (start.film_values != nullptr) break;
         s.film_residual = films.residual(s.film_found, s.signal, bank, s.film_residual_W);
         if ((s.film_residual.inside_W_per_m2 <= tolerance.inside_W_per_m2 &&
              s.film_residual.outside_W_per_m2 <= tolerance.outside_W_per_m2) ||
@@ -128,8 +133,8 @@ void StageSolver::follow_orders(const StageStart& start, Stage& s) const
 {
     const double cp = model_.air_specific_heat_J_per_kgK;
     ZoneDrives& d = s.drives;
-    for (std::size_t z = 0; z < start.orders.size(); ++z) {
-        const ZoneOrder& order = start.orders[z];
+    for (std::size_t z = 0; start.orders != nullptr && z < start.orders->size(); ++z) {
+        const ZoneOrder& order = (*start.orders)[z];
         d.heat_below[z] = order.heat_below_C.value_or(d.heat_below[z]);
         d.cool_above[z] = order.cool_above_C.value_or(d.cool_above[z]);
         d.most_heating[z] = order.most_heating_W.value_or(d.most_heating[z]);
@@ -218,7 +223,7 @@ void StageSolver::find_absorbed(const SurfaceBank& bank, const ZoneNetwork& netw
 }
 
 /// Face temperatures as far as they do not depend on the zones' unknowns; then these.
-void StageSolver::solve_zones(const SurfaceBank& bank, ZoneNetwork& network, Stage& s) const
+void StageSolver::solve_zones(const SurfaceBank& bank, ZoneNetwork& network, const StageStart& start, Stage& s) const
 {
     const std::size_t n = bank.count();
     s.known.resize(2 * n);
@@ -235,7 +240,7 @@ void StageSolver::solve_zones(const SurfaceBank& bank, ZoneNetwork& network, Sta
                     nullptr, s.base.data());
     s.drives.air_W = s.storing_W;
     network.add_bases(bank, s.base, s.drives);
-    s.solved = network.solve(s.drives, s.x);
+    s.solved = network.solve(s.drives, start.actions, s.x);
 }
 
 /// Face temperatures from the zones' unknowns.

@@ -21,7 +21,7 @@ struct Stage {
     std::vector<double> storing_W{};      ///< into the air, from what is stored, outdoors and gains
     std::vector<double> radiant_per_m2{}; ///< gains; a zero behind the last zone
     std::vector<double> humidity_ratio{}, removed_kg_per_s{};
-    std::vector<double> film_from{}, film_found{}, film_residual_W{}; ///< see Films; residual per zone
+    std::vector<double> film_from{}, film_found{}, film_values{}, film_residual_W{}; ///< see Films; residual per zone
     FilmResidual film_residual{};
     int film_passes = 1;
     double outdoor_C = 0.0, outdoor_w = 0.0;
@@ -35,8 +35,10 @@ struct StageStart {
     const std::vector<double>& humidity_hat;
     const std::vector<double>& history; ///< four rows of slots, as SurfaceBank gives them
     const std::vector<double>& wall_states;
-    const Orders& orders;
-    const Stage* first = nullptr; ///< the first stage, if this is the second
+    const Orders* orders = nullptr;
+    const Stage* first = nullptr;        ///< the first stage, if this is the second
+    const Action* actions = nullptr;     ///< to be replayed, per zone
+    const double* film_values = nullptr; ///< to be replayed
 };
 
 class StageSolver {
@@ -56,7 +58,7 @@ private:
     void find_answers(const SurfaceBank& bank, const StageStart& start, Stage& s) const;
     void find_planes(const SurfaceBank& bank, const StageStart& start, Stage& s) const;
     void find_absorbed(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s) const;
-    void solve_zones(const SurfaceBank& bank, ZoneNetwork& network, Stage& s) const;
+    void solve_zones(const SurfaceBank& bank, ZoneNetwork& network, const StageStart& start, Stage& s) const;
     void find_faces(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s) const;
     void find_water(const SurfaceBank& bank, Stage& s) const;
     void find_moisture(const StageStart& start, Stage& s) const;

@@ -225,8 +225,42 @@ void ZoneNetwork::invert(std::size_t zone, const ZoneDrives& d)
                               "' does not reach the temperature that it is controlled by"};
 }
 
+namespace {
+
+/// What a thermostat does that feels a temperature.
+Action act(const ZoneDrives& d, std::size_t zone, double felt, double control_per_W)
+{
+    if (felt < d.heat_below[zone])
+        return (d.heat_below[zone] - felt) / control_per_W < d.most_heating[zone] ? Action::heating
+                                                                                  : Action::heating_at_limit;
+    if (felt > d.cool_above[zone])
+        return (felt - d.cool_above[zone]) / control_per_W < d.most_cooling[zone] ? Action::cooling
+                                                                                  : Action::cooling_at_limit;
+    return Action::off;
+}
+
+/// W, heating positive.
+double supply(const ZoneDrives& d, std::size_t zone, Action action, double felt, double control_per_W)
+{
+    switch (action) {
+    case Action::heating:
+        return (d.heat_below[zone] - felt) / control_per_W;
+    case Action::cooling:
+        return (d.cool_above[zone] - felt) / control_per_W;
+    case Action::heating_at_limit:
+        return d.most_heating[zone];
+    case Action::cooling_at_limit:
+        return -d.most_cooling[zone];
+    case Action::off:
+        break;
+    }
+    return 0.0;
+}
+
+} // namespace
+
 /// Solves one zone with the others as they stand. @return how far it moved, K
-double ZoneNetwork::solve_zone(std::size_t zone, const ZoneDrives& d, ZoneUnknowns& x) const
+double ZoneNetwork::solve_zone(std::size_t zone, const ZoneDrives& d, const Action* replay, ZoneUnknowns& x) const
 {
     const Inverse& inverse = inverse_[zone];
     const Control& control = control_[zone];
@@ -250,10 +284,9 @@ double ZoneNetwork::solve_zone(std::size_t zone, const ZoneDrives& d, ZoneUnknow
         load = control.ratio * x.load_W[control.follows];
     } else {
         const double felt = (1.0 - control.radiant_weight) * air + control.radiant_weight * radiant;
-        if (felt < d.heat_below[zone])
-            load = std::min((d.heat_below[zone] - felt) / inverse.control_per_W, d.most_heating[zone]);
-        if (felt > d.cool_above[zone])
-            load = std::max((d.cool_above[zone] - felt) / inverse.control_per_W, -d.most_cooling[zone]);
+        Action& action = x.action[zone];
+        action = replay != nullptr ? replay[zone] : act(d, zone, felt, inverse.control_per_W);
+        load = supply(d, zone, action, felt, inverse.control_per_W);
     }
     const double air_now = air + load * inverse.air_per_W, radiant_now = radiant + load * inverse.radiant_per_W;
     const double moved = std::max(std::abs(air_now - x.air_C[zone]), std::abs(radiant_now - x.radiant_C[zone]));
@@ -264,22 +297,23 @@ double ZoneNetwork::solve_zone(std::size_t zone, const ZoneDrives& d, ZoneUnknow
 }
 
 /// @return how far any zone moved that others act on, K
-double ZoneNetwork::sweep(const ZoneDrives& d, bool first, ZoneUnknowns& x) const
+double ZoneNetwork::sweep(const ZoneDrives& d, const Action* replay, bool first, ZoneUnknowns& x) const
 {
     double moved = 0.0;
     for (const std::size_t z : order_) {
         if (!first && local_[z].alone) continue;
-        const double by = solve_zone(z, d, x);
+        const double by = solve_zone(z, d, replay, x);
         if (!local_[z].alone) moved = std::max(moved, by);
     }
     return moved;
 }
 
-Solved ZoneNetwork::solve(const ZoneDrives& d, ZoneUnknowns& x)
+Solved ZoneNetwork::solve(const ZoneDrives& d, const Action* replay, ZoneUnknowns& x)
 {
     // What is left after a sweep that moved by m, where the one before moved by M, is about m (m/M) / (1 - m/M).
     constexpr double left_K = 1e-11;
     constexpr int most_sweeps = 2000;
+    x.action.resize(local_.size(), Action::off);
     for (std::size_t z = 0; z < local_.size(); ++z) invert(z, d);
     Solved out;
     double before = 0.0;
@@ -288,7 +322,7 @@ Solved ZoneNetwork::solve(const ZoneDrives& d, ZoneUnknowns& x)
             out.settled = false;
             return out;
         }
-        const double moved = sweep(d, ++out.sweeps == 1, x);
+        const double moved = sweep(d, replay, ++out.sweeps == 1, x);
         if (moved <= left_K || (moved < before && moved * moved <= left_K * (before - moved))) return out;
         before = moved;
     }

@@ -10,6 +10,7 @@
 #include <span>
 #include <vector>
 
+#include <venture/loads/recording.hpp>
 #include <venture/loads/surface_bank.hpp>
 
 namespace venture::loads::detail {
@@ -17,6 +18,7 @@ namespace venture::loads::detail {
 /// Unknowns of all zones, in the model's order, and a zero behind them for faces in no zone.
 struct ZoneUnknowns {
     std::vector<double> air_C{}, radiant_C{}, load_W{};
+    std::vector<Action> action{}; ///< of the supply; none behind the last
 };
 
 /// What drives the zones' equations at one stage.
@@ -40,8 +42,8 @@ public:
     void refresh(const SurfaceBank& bank);
     /// Adds what the surfaces' base temperatures drive. @param base_C  per face
     void add_bases(const SurfaceBank& bank, const std::vector<double>& base_C, ZoneDrives& drives) const;
-    /// Starts from what stands in x.
-    [[nodiscard]] Solved solve(const ZoneDrives& drives, ZoneUnknowns& x);
+    /// Starts from what stands in x. @param replay  what each supply does; nothing: what its thermostat says
+    [[nodiscard]] Solved solve(const ZoneDrives& drives, const Action* replay, ZoneUnknowns& x);
 
     /// Zones by id.
     [[nodiscard]] const std::vector<std::size_t>& order() const { return order_; }
@@ -92,8 +94,8 @@ private:
     void add_supply_through_planes(const SurfaceBank& bank);
     [[nodiscard]] std::uint32_t coupling(std::size_t zone, std::size_t other);
     void invert(std::size_t zone, const ZoneDrives& d);
-    double solve_zone(std::size_t zone, const ZoneDrives& d, ZoneUnknowns& x) const;
-    double sweep(const ZoneDrives& d, bool first, ZoneUnknowns& x) const;
+    double solve_zone(std::size_t zone, const ZoneDrives& d, const Action* replay, ZoneUnknowns& x) const;
+    double sweep(const ZoneDrives& d, const Action* replay, bool first, ZoneUnknowns& x) const;
 
     const ThermalModel& model_;
     bool radiates_ = false;
