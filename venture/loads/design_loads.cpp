@@ -20,6 +20,8 @@ namespace {
 
 struct Run {
     DesignDay day{};
+    bool setbacks = true;     ///< false: winter design once more, to tell what heating-up adds
+    bool tell_memory = false; ///< of walls
     std::vector<std::size_t> zone_of_room{};
     PeriodicDay result{};
     std::uint64_t fingerprint = 0;
@@ -55,6 +57,8 @@ void add_face(Fingerprint& f, const Face& face)
     f.add_bits(face.index());
     if (const auto* z = std::get_if<ZoneFace>(&face)) {
         f.add_bits(z->zone);
+        f.add_bits(z->natural ? 1U : 0U);
+        f.add(z->air_warmer_K);
         f.add(z->convective_W_per_m2K);
         f.add(z->radiative_W_per_m2K);
         add_drives(f, z->absorbed_W);
@@ -62,6 +66,9 @@ void add_face(Fingerprint& f, const Face& face)
         f.add_bits(o->environment_C.index);
         f.add(o->film_W_per_m2K);
         f.add_bits(o->film_by_step ? o->film_by_step->index : ~0ULL);
+        add_drives(f, o->absorbed_W);
+        if (o->long_wave)
+            for (const double v : {o->long_wave->emissivity, o->long_wave->sky_share}) f.add(v);
     } else if (const auto* t = std::get_if<FixedFace>(&face)) {
         f.add_bits(t->temperature_C.index);
         f.add(t->film_W_per_m2K.value_or(-1.0));
@@ -87,8 +94,8 @@ std::uint64_t fingerprint_of(const ThermalModel& m)
         add_face(f, s.inside);
     }
     for (const Zone& z : m.zones) {
-        for (const double v :
-             {z.air_capacity_J_per_K, z.dry_air_kg, z.thermal_bridges_W_per_K, z.radiant_weight, z.convective_share})
+        for (const double v : {z.air_capacity_J_per_K, z.dry_air_kg, z.moisture_buffer, z.thermal_bridges_W_per_K,
+                               z.radiant_weight, z.convective_share})
             f.add(v);
         for (const Drives* drives : {&z.infiltration_kg_per_s, &z.ventilation_kg_per_s, &z.convective_gain_W,
                                      &z.radiant_gain_W, &z.moisture_gain_kg_per_s})
@@ -111,15 +118,19 @@ std::vector<Run> run_all(const Building& b, const DesignOptions& options)
 {
     std::vector<Run> runs;
     for (DesignDay& day : design_days(b)) runs.push_back({.day = std::move(day)});
+    if (runs.size() > 1) runs[1].tell_memory = true;
+    if (std::ranges::any_of(b.rooms, [](const building::Room& r) { return r.use.heating_setback.has_value(); }))
+        runs.push_back({.day = runs.front().day, .setbacks = false});
     std::atomic<std::size_t> next{0};
     std::vector<std::exception_ptr> failed(runs.size());
     const std::vector<fabric::WallModes> modes = build_up_modes(b, options.step_s);
     const auto work = [&] {
         for (std::size_t i = next++; i < runs.size(); i = next++) {
             try {
-                Compiled compiled = compile(b, runs[i].day, {.step_s = options.step_s, .build_up_modes = modes});
+                Compiled compiled = compile(
+                    b, runs[i].day, {.step_s = options.step_s, .setbacks = runs[i].setbacks, .build_up_modes = modes});
                 runs[i].zone_of_room = std::move(compiled.zone_of_room);
-                runs[i].result = run_periodic_day(compiled.model);
+                runs[i].result = run_periodic_day(compiled.model, {.tell_memory = runs[i].tell_memory});
                 runs[i].fingerprint = fingerprint_of(compiled.model);
             } catch (...) {
                 failed[i] = std::current_exception();
@@ -160,11 +171,18 @@ AirBalance balance_of(const ZoneStep& h)
             .released_by_air_W = -h.into_air_capacity_W};
 }
 
-void add_heating(const Run& winter, std::size_t r, RoomLoad& out)
+/// @param held  winter design without set-backs, if there are any
+void add_heating(const Run& winter, const Run* held, std::size_t r, RoomLoad& out)
 {
     const ZoneDay& day = zone_day(winter, r);
-    out.heating_W = *std::ranges::max_element(day.heating_W);
+    const auto peak = std::ranges::max_element(day.heating_W);
+    out.heating_W = *peak;
+    out.heating_hours_W = day.heating_W;
     out.heating_when = {winter.day.name, 0, -1};
+    if (held != nullptr) {
+        out.heating_up_W = std::max(0.0, *peak - *std::ranges::max_element(zone_day(*held, r).heating_W));
+        if (out.heating_up_W > 0.0) out.heating_when.clock_hour = static_cast<int>(peak - day.heating_W.begin());
+    }
     out.lowest_air_C = *std::ranges::min_element(day.air_C);
 }
 
@@ -272,6 +290,18 @@ private:
     std::vector<PaperTerm> terms_{};
 };
 
+/// Worst of any zone that is heated or cooled, as a share of its peak.
+double film_residual(const PeriodicDay& day)
+{
+    double worst = 0.0;
+    for (const ZoneDay& zone : day.zones) {
+        const double peak =
+            std::max(*std::ranges::max_element(zone.heating_W), *std::ranges::max_element(zone.cooling_W));
+        if (peak > 0.0) worst = std::max(worst, zone.film_residual_W / peak);
+    }
+    return worst;
+}
+
 RoomLoad load_of(const Building& b, const std::vector<Run>& runs, std::size_t r)
 {
     const building::Room& room = b.rooms[r];
@@ -289,9 +319,10 @@ RoomLoad load_of(const Building& b, const std::vector<Run>& runs, std::size_t r)
         out.cooling_air_C = room.use.cooling_setpoint_C->value;
         out.cooling_setpoint_origin = room.use.cooling_setpoint_C->origin;
     }
-    add_heating(runs.front(), r, out);
+    const Run* held = runs.back().setbacks ? nullptr : &runs.back();
+    add_heating(runs.front(), held, r, out);
     if (out.heated) out.paper = PaperSum{b, runs.front(), r}.run();
-    for (std::size_t i = 1; i < runs.size(); ++i) add_cooling(runs[i], r, out);
+    for (std::size_t i = 1; i < runs.size() && runs[i].setbacks; ++i) add_cooling(runs[i], r, out);
     return out;
 }
 
@@ -309,8 +340,9 @@ DesignLoads design_loads(const Building& building, const DesignOptions& options)
     Fingerprint all;
     for (const Run& run : runs) {
         const PeriodicDay& d = run.result;
-        out.runs.push_back({run.day.name, d.days, d.residual_K, d.worst_closure, d.converged, d.unsettled_steps,
-                            run.day.humidity_capped_at_saturation});
+        out.runs.push_back({run.setbacks ? run.day.name : run.day.name + " without set-backs", d.days, d.residual_K,
+                            d.worst_closure, d.converged, d.unsettled_steps, run.day.humidity_capped_at_saturation,
+                            film_residual(d), d.share_kept});
         all.add_bits(run.fingerprint);
     }
     for (std::size_t r = 0; r < building.rooms.size(); ++r) out.loads.rooms.push_back(load_of(building, runs, r));

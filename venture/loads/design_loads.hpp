@@ -22,6 +22,8 @@ struct RunNote {
     bool converged = false;
     int unsettled_steps = 0;
     bool humidity_capped_at_saturation = false;
+    double film_residual = 0.0; ///< of films by difference, worst room and stage, as a share of that room's peak
+    double share_kept = 0.0;    ///< PeriodicDay::share_kept; of the first cooling day alone
 };
 
 struct DesignLoads {

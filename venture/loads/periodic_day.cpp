@@ -51,10 +51,6 @@ public:
             s.humidity_ratio[z] = std::max(0.0, x(static_cast<Eigen::Index>(modes + zones + i)) / K_per_kg_per_kg);
         }
     }
-    [[nodiscard]] Eigen::VectorXd walls(const State& s) const
-    {
-        return flat(s).head(static_cast<Eigen::Index>(s.wall_modes.size()));
-    }
     /// Largest change: walls as a capacity-weighted root mean square, each air and its moisture by itself.
     [[nodiscard]] double change_K(const Eigen::VectorXd& f) const
     {
@@ -149,19 +145,30 @@ std::vector<char> mostly_held(const std::vector<std::size_t>& supplied, std::siz
     return out;
 }
 
-/// What is left after a period of walls that were a little warmer.
-double share_kept(const ThermalModel& model, const HeatBalance& balance, const StateScale& scale, const State& periodic)
+/// Radiant temperatures of all zones, summed over a period.
+double radiant_sum(const HeatBalance& balance, std::size_t steps, State& state)
+{
+    double sum = 0.0;
+    for (std::size_t i = 0; i < steps; ++i) {
+        balance.advance(state, i);
+        for (const std::size_t z : balance.zone_order()) sum += state.radiant_C[z];
+    }
+    return sum;
+}
+
+/// What rooms feel in the second period after all walls were a little warmer, over what they feel in the first.
+double share_kept(const ThermalModel& model, const HeatBalance& balance, const State& periodic)
 {
     constexpr double little_K = 0.1;
     const State by_little = balance.state_at(little_K), at_nothing = balance.state_at(0.0);
-    const Eigen::VectorXd before = scale.walls(periodic), warmer = scale.walls(by_little) - scale.walls(at_nothing);
-    if (warmer.norm() <= 0.0) return 0.0;
-    State state = periodic;
-    for (std::size_t k = 0; k < state.wall_modes.size(); ++k)
-        state.wall_modes[k] += by_little.wall_modes[k] - at_nothing.wall_modes[k];
-    balance.recall(state);
-    for (std::size_t i = 0; i < model.steps; ++i) balance.advance(state, i);
-    return std::clamp((scale.walls(state) - before).norm() / warmer.norm(), 0.0, 1.0);
+    State even = periodic, warmer = periodic;
+    for (std::size_t k = 0; k < warmer.wall_modes.size(); ++k)
+        warmer.wall_modes[k] += by_little.wall_modes[k] - at_nothing.wall_modes[k];
+    balance.recall(warmer);
+    const double base = radiant_sum(balance, model.steps, even),
+                 first = radiant_sum(balance, model.steps, warmer) - base,
+                 second = radiant_sum(balance, model.steps, warmer) - base;
+    return first > 0.0 ? std::clamp(second / first, 0.0, 1.0) : 0.0;
 }
 
 } // namespace
@@ -210,7 +217,7 @@ PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& o
         if (watch) watch(i, step);
     }
     for (const auto& zone : hours) day.zones.push_back(series_of(zone));
-    if (options.tell_memory) day.share_kept = share_kept(model, balance, scale, state);
+    if (options.tell_memory) day.share_kept = share_kept(model, balance, state);
     return day;
 }
 

@@ -15,7 +15,7 @@ struct PeriodicOptions {
     FilmAccuracy films{};
     Recording* record = nullptr;       ///< what the periodic day decides is written here
     const Recording* replay = nullptr; ///< nothing is decided: films and supplies do what they did
-    bool tell_memory = false;          ///< one day more, for PeriodicDay::share_kept
+    bool tell_memory = false;          ///< three days more, for PeriodicDay::share_kept
 };
 
 /// Hour means over the periodic day, 24 per zone (or as many hours as the period has).
@@ -33,8 +33,9 @@ struct PeriodicDay {
     bool converged = false;     ///< never believe figures of a day that did not converge
     double worst_closure = 0.0; ///< largest |closure| / throughput of any step (throughput at least 1 W)
     int unsettled_steps = 0;
-    /// How much of a warmth of all walls is still there after one period, 0..1; only if asked. Where much is, a spell of
-    /// such days ends before it is periodic: loads of the repeated day are then on the safe side.
+    /// After all walls were a little warmer: what rooms feel of it in the second period over what they feel in the first,
+    /// by their radiant temperatures, 0..1; only if asked. Where it is much, a spell of such days ends before it is
+    /// periodic: loads of the repeated day are then on the safe side.
     double share_kept = 0.0;
 };
 

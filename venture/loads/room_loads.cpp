@@ -1,5 +1,6 @@
 #include <venture/loads/room_loads.hpp>
 
+#include <algorithm>
 #include <cmath>
 
 namespace venture::loads {
@@ -13,9 +14,16 @@ double RoomLoad::paper_W() const
 
 double heating_together_W(const RoomLoads& loads, const std::vector<std::size_t>& rooms)
 {
-    double sum = 0.0;
-    for (const std::size_t r : rooms) sum += loads.rooms[r].heating_W;
-    return sum;
+    double most = 0.0;
+    for (std::size_t h = 0; h < 24; ++h) {
+        double sum = 0.0;
+        for (const std::size_t r : rooms) {
+            const RoomLoad& room = loads.rooms[r];
+            sum += room.heating_hours_W.empty() ? room.heating_W : room.heating_hours_W[h];
+        }
+        most = std::max(most, sum);
+    }
+    return most;
 }
 
 namespace {

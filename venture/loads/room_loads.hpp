@@ -57,7 +57,9 @@ struct RoomLoad {
     bool heated = false, cooled = false;
     quantity::OriginId heating_setpoint_origin{}, cooling_setpoint_origin{}; ///< who said what is held
 
-    double heating_W = 0.0; ///< largest hour mean
+    double heating_W = 0.0;    ///< largest hour mean
+    double heating_up_W = 0.0; ///< of it, what coming back from a set-back adds to holding the set-point all day
+    std::vector<double> heating_hours_W{}; ///< of winter design, 24 from 0 h; empty for typed loads
     double heating_room_C = 20.0;
     When heating_when{};
 
@@ -92,7 +94,7 @@ struct Coincident {
 };
 [[nodiscard]] Coincident coincident_cooling(const RoomLoads& loads, const std::vector<std::size_t>& rooms);
 
-/// Sum of the design heating loads of some rooms; they occur together in winter design.
+/// Largest hour of winter design of the sum of some rooms; typed loads count as they are.
 [[nodiscard]] double heating_together_W(const RoomLoads& loads, const std::vector<std::size_t>& rooms);
 
 } // namespace venture::loads

@@ -59,9 +59,12 @@ std::string totals_text(const loads::RoomLoads& all, const PreferredUnits& units
 {
     const auto heated = rooms_where(all, &RoomLoad::heated), cooled = rooms_where(all, &RoomLoad::cooled);
     const double heating = loads::heating_together_W(all, heated), heated_m2 = area_of(all, heated);
+    const bool sets_back = std::ranges::any_of(all.rooms, [](const RoomLoad& r) { return r.heating_up_W > 0.0; });
     std::string out = fmt::format(
-        "Heating  {:>10}  {} of {} rooms, all together in winter design; no margins, no pipes, no heating-up",
-        units.text(heating, "total_power"), heated.size(), all.rooms.size());
+        "Heating  {:>10}  {} of {} rooms, {} of winter design; no margins, no pipes, {}",
+        units.text(heating, "total_power"), heated.size(), all.rooms.size(),
+        sets_back ? "largest hour of their sum in the periodic day" : "all together in the steady day",
+        sets_back ? "heating-up after set-backs in it" : "no heating-up");
     if (heated_m2 > 0.0)
         out += fmt::format("; {} of {} heated", units.text(heating / heated_m2, "power_per_area"),
                            units.text(heated_m2, "area"));
@@ -79,6 +82,35 @@ std::string totals_text(const loads::RoomLoads& all, const PreferredUnits& units
                            units.text(cooled_m2, "area"));
     if (!c.by_hour) out += "\n         typed loads carry no hours and were added at their peak";
     return out + "\n";
+}
+
+/// Rooms whose set-back makes them larger, and by how much.
+std::string heating_up_text(const loads::RoomLoads& all, const PreferredUnits& units)
+{
+    std::string rooms;
+    for (const RoomLoad& r : all.rooms)
+        if (r.heating_up_W > 0.0)
+            rooms += fmt::format("{}{} {}", rooms.empty() ? "" : ", ", r.room, units.text(r.heating_up_W, "power"));
+    return rooms.empty() ? std::string{} : "Heating-up after set-backs, in the rooms' heating: " + rooms + "\n";
+}
+
+/// What a checker should know of how far to believe the days.
+std::string remarks_text(const std::vector<loads::RunNote>& runs, bool cools)
+{
+    constexpr double much_kept = 0.5;
+    std::string out;
+    for (const loads::RunNote& run : runs)
+        if (cools && run.share_kept > much_kept)
+            out += fmt::format("Memory   of warmth in the walls, rooms feel {:.0f} % still on the next day: a hot spell may "
+                               "end before the repeated day is reached,\n         so that cooling loads are on the safe "
+                               "side\n",
+                               100.0 * run.share_kept);
+    const double residual = std::ranges::max(runs, {}, &loads::RunNote::film_residual).film_residual;
+    if (residual > 0.0)
+        out += fmt::format("Films    follow from temperatures; what is left between the two is at most {:.2f} % of a "
+                           "room's peak\n",
+                           100.0 * residual);
+    return out;
 }
 
 std::string runs_text(const std::vector<loads::RunNote>& runs)
@@ -125,6 +157,7 @@ json room_json(const RoomLoad& r, const quantity::OriginPool& origins)
     if (r.typed) out["from"] = origins.describe(r.origin);
     if (r.heated) {
         out["heating"] = {{"load_W", r.heating_W}, {"room_C", r.heating_room_C}, {"when", when_json(r.heating_when)}};
+        if (r.heating_up_W > 0.0) out["heating"]["heating_up_W"] = r.heating_up_W;
         if (!r.typed) out["heating"]["set_point_from"] = origins.describe(r.heating_setpoint_origin);
         json terms = json::array();
         for (const loads::PaperTerm& t : r.paper)
@@ -204,7 +237,8 @@ std::string loads_text(const building::Building& b, const loads::DesignLoads& de
     for (const RoomLoad& r : design.loads.rooms) add_room(table, r, mixed, units);
     std::string out = loads_heading(b, units) +
                       "Largest hour means for a convective supply; hours are clock hours.\n\n" + table.text() + "\n";
-    out += totals_text(design.loads, units) + runs_text(design.runs);
+    out += totals_text(design.loads, units) + heating_up_text(design.loads, units) + runs_text(design.runs) +
+           remarks_text(design.runs, std::ranges::any_of(design.loads.rooms, &RoomLoad::cooled));
     out += "By hand  U x A x K and air flows at steady state, for comparison; `venture loads PROJECT --room NAME` "
            "lists the terms\n";
     out += "Coldest, warmest: hour means of the air, in winter design and over all cooling design days\n";
@@ -238,6 +272,10 @@ std::string room_text(const RoomLoad& r, const quantity::OriginPool& origins, co
                        units.number(r.paper_W(), "power")});
         out += fmt::format("\nHeating {} in winter design by the heat balance\n\n{}", units.text(r.heating_W, "power"),
                            table.text());
+        if (r.heating_up_W > 0.0)
+            out += fmt::format("\nOf it {} is for coming back from the set-back; the peak is at {}-{} h\n",
+                               units.text(r.heating_up_W, "power"), r.heating_when.clock_hour,
+                               r.heating_when.clock_hour + 1);
         out += "\nThe heat balance differs: it has one air and one radiant temperature, so walls colder than the air "
                "draw heat by\n"
                "radiation from the others, and a set-point that holds the operative temperature needs warmer air.\n";
@@ -290,7 +328,9 @@ json loads_json(const building::Building& b, const loads::DesignLoads& design)
                         {"residual_K", n.residual_K},
                         {"worst_closure", n.worst_closure},
                         {"converged", n.converged},
-                        {"unsettled_steps", n.unsettled_steps}});
+                        {"unsettled_steps", n.unsettled_steps},
+                        {"film_residual", n.film_residual},
+                        {"share_kept", n.share_kept}});
     return {{"project", {{"name", b.project.name}, {"number", b.project.number}, {"revision", b.project.revision}}},
             {"fingerprint", fmt::format("{:016x}", all.fingerprint)},
             {"rooms", rooms},

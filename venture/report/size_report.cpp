@@ -121,10 +121,13 @@ std::string plant_notes(const Sizing& s, const PreferredUnits& units)
             continue;
         }
         if (plant.kind == services::PlantKind::boiler) {
-            out += fmt::format("{}: heating of {} rooms together in winter design ({} outdoors), water at "
-                               "{}; no heating-up, pipe losses or hot water in it\n",
+            const bool heats_up = std::ranges::any_of(
+                p.rooms, [&](std::size_t r) { return s.loads.rooms[r].heating_up_W > 0.0; });
+            out += fmt::format("{}: heating of {} rooms together in winter design ({} outdoors), water at {}; {}\n",
                                plant.name, p.rooms.size(), units.text(s.loads.outdoor_winter_C, "temperature"),
-                               units.text(p.supply_C, quantity::Kind::temperature));
+                               units.text(p.supply_C, quantity::Kind::temperature),
+                               heats_up ? "heating-up after set-backs in it, no pipe losses or hot water"
+                                        : "no heating-up, pipe losses or hot water in it");
             continue;
         }
         out += fmt::format("{}: largest hour of the sum of {} rooms{}; single peaks add up to {}; rated with "
