@@ -100,30 +100,6 @@ void heat_balance_step(benchmark::State& state)
 }
 BENCHMARK(heat_balance_step)->Arg(1)->Arg(30)->Arg(300);
 
-/// Steps of fifteen minutes of a generated tower, its account of every step included. One zone-year is 35,040 of them.
-void tower_step(benchmark::State& state)
-{
-    const auto zones = static_cast<std::size_t>(state.range(0));
-    const bench::Tower tower{zones, 900.0, 7};
-    const loads::HeatBalance balance{tower.model()};
-    loads::State now = balance.steady_state();
-    loads::StepResult result;
-    std::size_t step = 0, sweeps = 0;
-    double worst = 0.0;
-    for (auto _ : state) {
-        balance.advance(now, step++ % tower.model().steps, result, {.account = loads::Account::loads});
-        sweeps += static_cast<std::size_t>(result.sweeps);
-        worst = std::max(worst, std::abs(result.closure_W) / std::max(1.0, result.throughput_W));
-    }
-    if (worst > 1e-6) state.SkipWithError("the balance does not close");
-    state.SetItemsProcessed(state.iterations() * state.range(0)); // zone-steps
-    state.counters["zone_years_per_s"] = benchmark::Counter(
-        static_cast<double>(state.iterations() * state.range(0)) / 35040.0, benchmark::Counter::kIsRate);
-    state.counters["sweeps"] = static_cast<double>(sweeps) / static_cast<double>(state.iterations());
-    state.counters["closure"] = worst;
-}
-BENCHMARK(tower_step)->Arg(30)->Arg(300)->Arg(3000);
-
 void plain_step(benchmark::State& state)
 {
     std::vector<PlainWall> walls(static_cast<std::size_t>(6 * state.range(0)));

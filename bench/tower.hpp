@@ -1,6 +1,7 @@
 #pragma once
 /// A generated tower: storeys of rooms in two rows with a partition between, windows, slabs, gains and thermostats.
 
+#include <algorithm>
 #include <cmath>
 #include <string>
 
@@ -8,10 +9,19 @@
 
 namespace venture::bench {
 
-/// Rooms of 5 x 4 x 3 m, ten a storey; every second one is cooled as well as heated, and each fifth floats.
+/// What a tower's films follow from.
+enum class TowerFilms { fixed, varying };
+
+/// Rooms of 5 x 4 x 3 m, ten a storey; every second one is cooled as well as heated, and each fifth floats. Each looks
+/// at six surfaces or more. Varying films: natural convection at every face inside, wind by the hour and long wave to
+/// the sky outside.
 class Tower {
 public:
-    Tower(std::size_t zones, double step_s, std::size_t days)
+    /// @param warmer_K  weather than usual
+    Tower(std::size_t zones, double step_s, std::size_t days, TowerFilms films = TowerFilms::fixed,
+          double warmer_K = 0.0)
+        : vary_{films == TowerFilms::varying},
+          warmer_K_{warmer_K}
     {
         m_.step_s = step_s;
         m_.steps = static_cast<std::size_t>(static_cast<double>(days) * 86400.0 / step_s);
@@ -39,14 +49,18 @@ private:
 
     void add_forcing(std::size_t days)
     {
-        m_.outdoor_air_C = hourly(days, 12.0, 6.0, 15.0, true);
+        m_.outdoor_air_C = hourly(days, 12.0 + warmer_K_, 6.0, 15.0, true);
+        sky_ = hourly(days, 0.0 + warmer_K_, 4.0, 15.0, true);
+        std::vector<double> wind;
+        for (std::size_t h = 0; h < 24 * days; ++h) wind.push_back(8.0 + 4.0 * static_cast<double>(h * 7 % 5));
+        wind_ = m_.add_blocks(wind, loads::Forcing::coefficient);
         m_.outdoor_humidity_ratio = m_.add_constant(0.006);
         for (const double at : {12.0, 10.0, 14.0, 16.0}) {
             std::vector<double> sun;
             for (std::size_t h = 0; h < 24 * days; ++h)
                 sun.push_back(std::max(0.0, 500.0 * hour_wave(static_cast<double>(h % 24), at) - 50.0));
             sun_.push_back(m_.add_points(sun));
-            sol_air_.push_back(hourly(days, 15.0, 9.0, at, true));
+            sol_air_.push_back(hourly(days, 15.0 + warmer_K_, 9.0, at, true));
         }
         std::vector<double> work;
         for (std::size_t h = 0; h < 24 * days; ++h) work.push_back(h % 24 >= 8 && h % 24 < 18 ? 1.0 : 0.1);
@@ -94,32 +108,44 @@ private:
     }
     loads::ZoneFace face(std::size_t zone, double convective, std::size_t sun, double sun_m2) const
     {
-        return {zone, convective, 5.13, {{sun_[sun], sun_m2}}};
+        loads::ZoneFace face{zone, convective, 5.13, {{sun_[sun], sun_m2}}};
+        const double cosine = convective > 4.0 ? -1.0 : convective < 1.0 ? 1.0 : 0.0;
+        if (vary_) face.natural = fabric::NaturalConvection{.cos_tilt = cosine};
+        return face;
     }
 
     /// Outside wall and window, a wall to the next room of the row, a wall to the other row, and the floor.
     void add_surfaces(std::size_t z, std::size_t zones)
     {
         const std::size_t row = z % 2, looks = z % sun_.size();
-        const auto outdoors = [&](std::size_t way) { return loads::OutdoorFace{25.0, sol_air_[way]}; };
+        const auto outdoors = [&](loads::SignalId environment) {
+            loads::OutdoorFace face{25.0, environment};
+            if (vary_) {
+                face.film_by_step = wind_;
+                face.long_wave = loads::LongWave{.sky_share = 0.35, .sky_C = sky_, .ground_C = m_.outdoor_air_C};
+            }
+            return face;
+        };
         const std::string id = m_.zones[z].id;
-        add(id + " outside", 12.0, 0, outdoors(looks), face(z, 2.5, looks, 0.3));
-        add(id + " window", 3.0, 3, loads::OutdoorFace{25.0, m_.outdoor_air_C}, face(z, 2.5, looks, 0.1));
+        add(id + " outside", 12.0, 0, outdoors(sol_air_[looks]), face(z, 2.5, looks, 0.3));
+        add(id + " window", 3.0, 3, outdoors(m_.outdoor_air_C), face(z, 2.5, looks, 0.1));
         if ((z / 2) % (rooms_a_storey / 2) != 0)
             add(id + " partition", 12.0, 1, face(z - 2, 2.5, looks, 0.2), face(z, 2.5, looks, 0.2));
         else
-            add(id + " end wall", 12.0, 0, outdoors(2 * row), face(z, 2.5, looks, 0.2));
+            add(id + " end wall", 12.0, 0, outdoors(sol_air_[2 * row]), face(z, 2.5, looks, 0.2));
         if (row == 1) add(id + " middle wall", 15.0, 1, face(z - 1, 2.5, looks, 0.2), face(z, 2.5, looks, 0.2));
         if (z >= rooms_a_storey)
             add(id + " floor", 20.0, 2, face(z - rooms_a_storey, 5.0, looks, 0.1), face(z, 0.7, looks, 0.8));
         else
             add(id + " ground floor", 20.0, 2, loads::FixedFace{heat_, 2.0}, face(z, 0.7, looks, 0.8));
-        if (z + rooms_a_storey >= zones) add(id + " roof", 20.0, 0, outdoors(0), face(z, 5.0, looks, 0.1));
+        if (z + rooms_a_storey >= zones) add(id + " roof", 20.0, 0, outdoors(sol_air_[0]), face(z, 5.0, looks, 0.1));
     }
 
     loads::ThermalModel m_{};
     std::vector<loads::SignalId> sun_{}, sol_air_{};
-    loads::SignalId occupied_{}, heat_{}, cool_{};
+    loads::SignalId occupied_{}, heat_{}, cool_{}, sky_{}, wind_{};
+    bool vary_;
+    double warmer_K_;
 };
 
 } // namespace venture::bench

@@ -2,6 +2,8 @@
 /// Convection at the faces of walls, and radiation between two temperatures. Fixed films: inside_film() of buildup.hpp.
 
 #include <array>
+#include <cstddef>
+#include <vector>
 
 namespace venture::fabric {
 
@@ -37,11 +39,28 @@ public:
     [[nodiscard]] double at(double face_minus_air_K) const;
 
 private:
+    friend class ConvectionCurves;
     struct Side {
         double laminar = 0.0, turbulent = 0.0; ///< sixth powers, of d^(3/2) and d^2
         double held = 0.0;                     ///< of d^(1/5)
     };
     std::array<Side, 2> side_{}; ///< face colder, face warmer
+};
+
+/// Many faces at once, laid out so that their films are found side by side; equal to those of each by itself to 1e-12.
+class ConvectionCurves {
+public:
+    void add(const NaturalConvection& face);
+    [[nodiscard]] std::size_t size() const { return turbulent_[0].size(); }
+    /// @param face_minus_air_K  of every face  @param film_W_per_m2K  of every face
+    void at(const double* face_minus_air_K, double* film_W_per_m2K) const;
+
+private:
+    std::array<std::vector<double>, 2> laminar_{}, turbulent_{}; ///< face colder, face warmer
+    std::array<std::vector<double>, 2> turbulent_alone_{};       ///< sixth roots
+    bool all_turbulent_ = true;
+    std::vector<std::size_t> with_held_{}; ///< faces that one way follow the fifth root
+    std::vector<ConvectionCurve> held_curves_{};
 };
 
 /// Convection at a face in the wind, W/m2K.
@@ -54,6 +73,11 @@ enum class WindLaw {
 
 /// Radiation between a face and black surroundings at t2, over the difference of temperatures, W/m2K:
 /// emissivity sigma (T1^2 + T2^2) (T1 + T2).
-[[nodiscard]] double radiation_W_per_m2K(double emissivity, double t1_C, double t2_C);
+[[nodiscard]] inline double radiation_W_per_m2K(double emissivity, double t1_C, double t2_C)
+{
+    constexpr double stefan_boltzmann = 5.670374419e-8, kelvin = 273.15;
+    const double t1 = t1_C + kelvin, t2 = t2_C + kelvin;
+    return emissivity * stefan_boltzmann * (t1 * t1 + t2 * t2) * (t1 + t2);
+}
 
 } // namespace venture::fabric

@@ -36,6 +36,30 @@ TEST(NaturalConvection, OfRoomSizedFacesIsTheSumOfSixthPowers)
     EXPECT_NEAR(floor.at(-d), 0.6 * std::pow(d / (width * width), 0.2), 1e-12);
 }
 
+void expect_many_as_each(std::vector<NaturalLaw> laws)
+{
+    ConvectionCurves all;
+    std::vector<ConvectionCurve> each;
+    std::vector<double> difference;
+    for (const NaturalLaw law : laws)
+        for (const double cosine : {-1.0, -0.4, 0.0, 0.9})
+            for (double d = -30.0; d < 30.0; d += 0.37) {
+                all.add({law, cosine, 2.5});
+                each.emplace_back(NaturalConvection{law, cosine, 2.5});
+                difference.push_back(d);
+            }
+    difference.at(3) = 0.0;
+    std::vector<double> film(all.size());
+    all.at(difference.data(), film.data());
+    for (std::size_t i = 0; i < film.size(); ++i) EXPECT_NEAR(film[i], each[i].at(difference[i]), 1e-12 * film[i]);
+}
+
+TEST(NaturalConvection, OfManyFacesIsThatOfEach)
+{
+    expect_many_as_each({NaturalLaw::turbulent});
+    expect_many_as_each({NaturalLaw::turbulent, NaturalLaw::room_sized});
+}
+
 TEST(NaturalConvection, NeverStops)
 {
     for (const NaturalLaw law : {NaturalLaw::turbulent, NaturalLaw::room_sized})

@@ -14,11 +14,11 @@ namespace venture::loads::detail {
 
 VENTURE_FOR_VECTORS
 void eliminate_faces(std::size_t n, const std::array<const double*, 3>& y, const std::array<const double*, 4>& films,
-                     const std::array<double*, 4>& m)
+                     double* own, double* across)
 {
     const double* __restrict y11 = y[0], * __restrict y12 = y[1], * __restrict y22 = y[2];
     const double* __restrict f0 = films[0], * __restrict f1 = films[1], * __restrict f2 = films[2], * __restrict f3 = films[3];
-    double* __restrict m11 = m[0], * __restrict m12 = m[1], * __restrict m21 = m[2], * __restrict m22 = m[3];
+    double* __restrict of_own = own, * __restrict of_other = across;
     for (std::size_t i = 0; i < n; ++i) {
         const std::size_t k = n + i;
         const double a = y11[i] + f0[i] + f1[i] + f2[i] + f3[i], b = y22[i] + f0[k] + f1[k] + f2[k] + f3[k];
@@ -26,9 +26,9 @@ void eliminate_faces(std::size_t n, const std::array<const double*, 3>& y, const
         // both faces insulated and no capacity: nothing can be said, nothing flows
         const bool held = determinant > 0.0;
         const double over = 1.0 / (held ? determinant : std::max(a, 1e-12));
-        m11[i] = held ? b * over : over;
-        m22[i] = held ? a * over : over;
-        m12[i] = m21[i] = held ? -y12[i] * over : 0.0;
+        of_own[i] = held ? b * over : over;
+        of_own[k] = held ? a * over : over;
+        of_other[i] = of_other[k] = held ? -y12[i] * over : 0.0;
     }
 }
 
@@ -46,23 +46,22 @@ void carry_answers(std::size_t n, const double* history, const std::array<const 
 }
 
 VENTURE_FOR_VECTORS
-void eliminate_known(std::size_t n, const std::array<const double*, 4>& m, const double* known, const double* base,
+void eliminate_known(std::size_t n, const double* own, const double* across, const double* known, const double* base,
                      double* out)
 {
-    const double* __restrict m11 = m[0], * __restrict m12 = m[1], * __restrict m21 = m[2], * __restrict m22 = m[3];
-    const double* __restrict k = known;
+    const double* __restrict o = own, * __restrict x = across, * __restrict k = known;
     double* __restrict t = out;
     if (base == nullptr) {
         for (std::size_t i = 0; i < n; ++i) {
-            t[i] = m11[i] * k[i] + m12[i] * k[n + i];
-            t[n + i] = m21[i] * k[i] + m22[i] * k[n + i];
+            t[i] = o[i] * k[i] + x[i] * k[n + i];
+            t[n + i] = x[n + i] * k[i] + o[n + i] * k[n + i];
         }
         return;
     }
     const double* __restrict b = base;
     for (std::size_t i = 0; i < n; ++i) {
-        t[i] = b[i] + m11[i] * k[i] + m12[i] * k[n + i];
-        t[n + i] = b[n + i] + m21[i] * k[i] + m22[i] * k[n + i];
+        t[i] = b[i] + o[i] * k[i] + x[i] * k[n + i];
+        t[n + i] = b[n + i] + x[n + i] * k[i] + o[n + i] * k[n + i];
     }
 }
 

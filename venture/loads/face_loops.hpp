@@ -7,16 +7,17 @@
 
 namespace venture::loads::detail {
 
-/// m of every slot from its wall's y and the films of its faces; a slot that nothing holds is given 1e12 K/(W/m2).
+/// What of every face's known side stands in its own temperature, and in that of the other, from its wall's y and the
+/// films of both; a slot that nothing holds is given 1e12 K/(W/m2).
 void eliminate_faces(std::size_t n, const std::array<const double*, 3>& y, const std::array<const double*, 4>& films,
-                     const std::array<double*, 4>& m);
+                     double* own, double* across);
 
 /// answer = history + carry times the face temperatures of the first stage.
 void carry_answers(std::size_t n, const double* history, const std::array<const double*, 3>& carry,
                    const double* first_C, double* answer);
 
-/// out = base + m known; base may be nothing.
-void eliminate_known(std::size_t n, const std::array<const double*, 4>& m, const double* known, const double* base,
+/// out = base + own known + across known of the other face; base may be nothing.
+void eliminate_known(std::size_t n, const double* own, const double* across, const double* known, const double* base,
                      double* out);
 
 /// flux into the wall = y T - answer.

@@ -27,6 +27,16 @@ void take(const std::vector<double>& row, std::vector<double>& out)
 {
     std::copy_n(row.begin(), out.size(), out.begin());
 }
+/// Films that go on as they went, by at most a half.
+void guess_films(const std::vector<double>& from, const std::vector<double>& trend, double share,
+                 std::vector<double>& guess)
+{
+    guess.resize(from.size());
+    for (std::size_t i = 0; i < from.size(); ++i) {
+        const double most = 0.5 * from[i];
+        guess[i] = from[i] + std::clamp(share * trend[i], -most, most);
+    }
+}
 void put(const std::vector<double>& values, std::vector<double>& row)
 {
     row.assign(values.begin(), values.end());
@@ -43,13 +53,15 @@ std::size_t parts_of_step(double step_s)
 struct HeatBalance::Prepared {
     Prepared(const ThermalModel& m, double part_s, const FilmAccuracy& accuracy)
         : model{m},
-          parts{parts_of_step(m.step_s)},
+          parts{std::isinf(part_s) ? 1 : static_cast<std::size_t>(std::lround(m.step_s / part_s))},
           bank{m, part_s},
           films{m, bank},
           network{m, bank, two_stages::gamma * part_s},
           solver{m, two_stages::gamma * part_s},
           tolerance{accuracy}
     {
+        for (std::size_t i = 0; i < m.signals.size(); ++i)
+            if (const Signal& s = m.signals[i]; s.start.size() > 1 || s.start != s.end) varying.push_back(i);
     }
     /// Wind, shutters and water change what walls and films answer.
     void set_step(std::size_t step)
@@ -59,10 +71,15 @@ struct HeatBalance::Prepared {
         bank.eliminate();
         network.refresh(bank);
     }
+    /// Constants are read once.
     void read_signals(std::size_t step, double share, std::vector<double>& out) const
     {
-        out.resize(model.signals.size());
-        for (std::size_t i = 0; i < model.signals.size(); ++i) out[i] = model.signals[i].at(step, share);
+        if (out.size() != model.signals.size() + 2) {
+            out.resize(model.signals.size());
+            for (std::size_t i = 0; i < model.signals.size(); ++i) out[i] = model.signals[i].start[0];
+            StageSolver::add_limits(out);
+        }
+        for (const std::size_t i : varying) out[i] = model.signals[i].at(step, share);
     }
 
     const ThermalModel& model;
@@ -83,8 +100,8 @@ struct HeatBalance::Prepared {
         for (auto* row : {&s.x.air_C, &s.x.radiant_C, &s.x.load_W}) row->assign(model.zones.size() + 1, 0.0);
         steady->take_means(0, model.steps);
         const double outdoor_C = s.signal[model.outdoor_air_C.index];
-        steady->films.read(std::vector<double>(2 * bank.count(), outdoor_C),
-                           std::vector<double>(model.zones.size(), outdoor_C + 1.0), s.film_from);
+        steady->films.find(std::vector<double>(2 * bank.count(), outdoor_C),
+                           std::vector<double>(model.zones.size(), outdoor_C + 1.0), s.signal, s.film);
         return *steady;
     }
     /// Every signal as its mean over some steps.
@@ -104,25 +121,26 @@ struct HeatBalance::Prepared {
             }
             means.push_back(sum / static_cast<double>(count));
         }
+        StageSolver::add_limits(means);
     }
     /// Solves this, at rest, with heat that walls send off of themselves. @param history  as SurfaceBank gives it
     void solve_at_rest(const std::vector<double>& history, const Orders* orders)
     {
         const std::vector<double> nothing(model.zones.size(), 0.0), no_states(bank.state_count(), 0.0);
-        stages[0].signal.resize(model.signals.size());
         solver.solve(bank, network, films, tolerance, {nothing, nothing, history, no_states, orders}, stages[0]);
     }
 
     std::unique_ptr<Prepared> steady{};
+    std::vector<std::size_t> varying{}; ///< signals that are no constants
     std::vector<double> weights{};
     Stage stages[2]{};
     std::vector<double> air_hat{}, humidity_hat{};
 };
 
-HeatBalance::HeatBalance(const ThermalModel& model, const FilmAccuracy& films)
+HeatBalance::HeatBalance(const ThermalModel& model, const FilmAccuracy& films, double part_s)
 {
     check_model(model);
-    prepared_ = std::make_unique<Prepared>(model, part_of_step_s(model.step_s), films);
+    prepared_ = std::make_unique<Prepared>(model, part_s > 0.0 ? part_s : part_of_step_s(model.step_s), films);
     const SurfaceBank& bank = prepared_->bank;
     prepared_->weights.assign(bank.state_count(), 1.0);
     for (const Slot& s : bank.slots)
@@ -137,7 +155,7 @@ const std::vector<double>& HeatBalance::mode_weights() const { return prepared_-
 
 const std::vector<std::size_t>& HeatBalance::zone_order() const { return prepared_->network.order(); }
 
-void HeatBalance::extrapolate_period(const State& begin, const std::vector<char>& held, State& end) const
+void HeatBalance::extrapolate_period(const State& begin, const std::vector<double>& held, State& end) const
 {
     Prepared& rest = prepared_->at_rest();
     const SurfaceBank& bank = rest.bank;
@@ -157,17 +175,20 @@ void HeatBalance::extrapolate_period(const State& begin, const std::vector<char>
             history[n + i] += wall.b2[k] * shift[at];
         }
     }
-    // The answer to these sources alone is the difference between two answers. A little air leaves every zone that is
-    // not held, so that there is an answer even where nothing else goes out.
-    constexpr double little_kg_per_s = 1e-5;
+    // The answer to these sources alone is the difference between two answers. A zone that is held for part of the time
+    // is taken as tied to outdoors, by more the longer; a little air leaves all others, so that there is an answer even
+    // where nothing else goes out.
+    constexpr double little_kg_per_s = 1e-5, always = 0.98;
     Stage& s = rest.stages[0];
     Orders orders(m.zones.size());
     for (std::size_t z = 0; z < orders.size(); ++z) {
-        if (held[z]) {
+        if (held[z] >= always) {
             orders[z].heat_below_C = orders[z].cool_above_C = 0.0;
             continue;
         }
-        double ventilation = little_kg_per_s;
+        double tied_W_per_K = 0.0;
+        for (const std::uint32_t f : rest.network.faces_of(z)) tied_W_per_K += bank.area[f] * bank.convective[f];
+        double ventilation = little_kg_per_s + held[z] / (1.0 - held[z]) * tied_W_per_K / m.air_specific_heat_J_per_kgK;
         for (const Drive& d : m.zones[z].ventilation_kg_per_s) ventilation += d.factor * s.signal[d.signal.index];
         orders[z].ventilation_kg_per_s = ventilation;
         orders[z].supply_W = 0.0;
@@ -185,7 +206,7 @@ void HeatBalance::extrapolate_period(const State& begin, const std::vector<char>
         }
     }
     for (std::size_t z = 0; z < m.zones.size(); ++z) {
-        if (held[z]) continue;
+        if (held[z] >= always) continue;
         end.air_C[z] += s.x.air_C[z] - air[z];
         end.radiant_C[z] += s.x.radiant_C[z] - radiant[z];
     }
@@ -198,7 +219,7 @@ void HeatBalance::recall(State& state) const
 
 State HeatBalance::state_at(double temperature_C) const
 {
-    const Prepared& p = *prepared_;
+    Prepared& p = *prepared_;
     const std::size_t zones = p.model.zones.size();
     State state{.wall_modes = std::vector<double>(p.bank.state_count(), 0.0)};
     for (const Slot& s : p.bank.slots) {
@@ -208,7 +229,9 @@ State HeatBalance::state_at(double temperature_C) const
     }
     state.air_C = state.radiant_C = std::vector<double>(zones, temperature_C);
     state.load_W = state.humidity_ratio = std::vector<double>(zones, 0.0);
-    p.films.read(std::vector<double>(2 * p.bank.count(), temperature_C), state.air_C, state.films_from);
+    p.read_signals(0, 0.0, p.stages[0].signal);
+    p.films.find(std::vector<double>(2 * p.bank.count(), temperature_C), state.air_C, p.stages[0].signal, state.films);
+    state.film_trend.assign(state.films.size(), 0.0);
     recall(state);
     return state;
 }
@@ -241,7 +264,8 @@ State HeatBalance::steady_state(std::size_t first_step, std::size_t steps) const
     take(s.x.radiant_C, state.radiant_C);
     take(s.x.load_W, state.load_W);
     state.humidity_ratio = s.humidity_ratio;
-    state.films_from = s.film_from;
+    state.films = s.film;
+    state.film_trend.assign(state.films.size(), 0.0);
     recall(state);
     return state;
 }
@@ -290,11 +314,11 @@ void HeatBalance::solve_stage(const State& now, std::size_t stage, std::size_t a
         put(now.radiant_C, s.x.radiant_C);
         put(now.load_W, s.x.load_W);
         s.humidity_ratio = now.humidity_ratio;
-        s.film_from = now.films_from;
+        guess_films(now.films, now.film_trend, two_stages::at[0], s.film);
     } else {
         s.x = first.x;
         s.humidity_ratio = first.humidity_ratio;
-        s.film_from = first.film_found;
+        guess_films(first.film_found, now.film_trend, 1.0 - two_stages::at[0], s.film);
         carry(now.air_C, first.x.air_C, p.air_hat);
         carry(now.humidity_ratio, first.humidity_ratio, p.humidity_hat);
     }
@@ -307,13 +331,12 @@ void HeatBalance::solve_stage(const State& now, std::size_t stage, std::size_t a
     if (const Recording* r = options.replay) {
         VENTURE_ASSERT(r->zones == now.air_C.size() && r->films == p.films.values() && at < r->stages);
         start.actions = r->actions.data() + at * r->zones;
-        start.film_values = r->film_values.data() + at * r->films;
+        start.film = r->film_values.data() + at * r->films;
     }
     p.solver.solve(p.bank, p.network, p.films, p.tolerance, start, s);
     if (Recording* r = options.record) {
         std::copy_n(s.x.action.begin(), r->zones, r->actions.begin() + static_cast<std::ptrdiff_t>(at * r->zones));
-        std::copy_n(s.film_values.begin(), r->films,
-                    r->film_values.begin() + static_cast<std::ptrdiff_t>(at * r->films));
+        std::copy_n(s.film.begin(), r->films, r->film_values.begin() + static_cast<std::ptrdiff_t>(at * r->films));
     }
 }
 
@@ -343,7 +366,8 @@ void HeatBalance::advance_parts(State& now, std::size_t step, StepResult* result
         take(last.x.radiant_C, now.radiant_C);
         take(last.x.load_W, now.load_W);
         now.humidity_ratio = last.humidity_ratio;
-        now.films_from = last.film_found;
+        for (std::size_t i = 0; i < now.films.size(); ++i) now.film_trend[i] = last.film_found[i] - now.films[i];
+        now.films = last.film_found;
     }
 }
 

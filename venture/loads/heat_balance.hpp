@@ -37,7 +37,7 @@ struct State {
     std::vector<double> air_C{};               ///< per zone
     std::vector<double> humidity_ratio{};      ///< per zone, kg/kg dry air
     std::vector<double> radiant_C{}, load_W{}; ///< per zone; the first guess of the next step
-    std::vector<double> films_from{};          ///< what films that vary follow from; their first guess
+    std::vector<double> films{}, film_trend{}; ///< those that vary, and their change; the first guess of the next step
 };
 
 /// One zone over one step. Heat flows in W are means over the step and positive into the zone's air.
@@ -117,7 +117,8 @@ struct FilmAccuracy {
 class HeatBalance {
 public:
     /// @throws quantity::RangeError if an area, film, capacity or share is negative, or an index points nowhere
-    explicit HeatBalance(const ThermalModel& model, const FilmAccuracy& films = {});
+    /// @param part_s  what a step is carried out in; 0: part_of_step_s(). Longer parts are coarser, and as stable
+    explicit HeatBalance(const ThermalModel& model, const FilmAccuracy& films = {}, double part_s = 0.0);
     ~HeatBalance();
     HeatBalance(HeatBalance&&) noexcept;
     HeatBalance& operator=(HeatBalance&&) noexcept;
@@ -138,8 +139,8 @@ public:
     void recall(State& state) const;
     /// From the states at the beginning and at the end of the model's period, a better guess of the one that comes back
     /// to itself: what walls took up is sent off through the steady network of walls, air and zones. Written over `end`.
-    /// @param held  per zone, whether its supply held it for most of the period
-    void extrapolate_period(const State& begin, const std::vector<char>& held, State& end) const;
+    /// @param held  per zone, share of the period in which its supply held it, 0..1
+    void extrapolate_period(const State& begin, const std::vector<double>& held, State& end) const;
     /// Zones in the order in which they are gone through: by id.
     [[nodiscard]] const std::vector<std::size_t>& zone_order() const;
     /// Multiplies wall modes so that their squares are an energy-like measure; used to weigh a change of state.

@@ -2,104 +2,15 @@
 
 #include <algorithm>
 #include <cmath>
-#include <deque>
 
-#include <Eigen/QR>
-
+#include <venture/loads/periodic_state.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::loads {
 
+using namespace detail; // NOLINT(google-build-using-namespace): how a state becomes periodic belongs to this module
+
 namespace {
-
-/// Root-mean-square heat capacity that turns a change of modes into kelvin, and the flattening of a state.
-class StateScale {
-public:
-    StateScale(const ThermalModel& model, const HeatBalance& balance) : model_{model}, balance_{balance}
-    {
-        double capacity = 0.0;
-        for (const Surface& s : model.surfaces)
-            for (std::size_t k = 0; k < model.walls[s.wall].size(); ++k)
-                capacity += s.area_m2 * model.walls[s.wall].s[k] * model.walls[s.wall].s[k];
-        root_capacity_ = std::sqrt(std::max(capacity, 1.0));
-    }
-    [[nodiscard]] Eigen::VectorXd flat(const State& s) const
-    {
-        const auto modes = static_cast<Eigen::Index>(s.wall_modes.size());
-        const auto zones = static_cast<Eigen::Index>(s.air_C.size());
-        Eigen::VectorXd x(modes + 2 * zones);
-        for (Eigen::Index i = 0; i < modes; ++i) {
-            const auto k = static_cast<std::size_t>(i);
-            x(i) = s.wall_modes[k] * balance_.mode_weights()[k] / root_capacity_;
-        }
-        for (Eigen::Index i = 0; i < zones; ++i) {
-            const std::size_t z = balance_.zone_order()[static_cast<std::size_t>(i)];
-            x(modes + i) = s.air_C[z];
-            x(modes + zones + i) = s.humidity_ratio[z] * K_per_kg_per_kg;
-        }
-        return x;
-    }
-    void unflatten(const Eigen::VectorXd& x, State& s) const
-    {
-        const auto modes = s.wall_modes.size();
-        for (std::size_t k = 0; k < modes; ++k)
-            s.wall_modes[k] = x(static_cast<Eigen::Index>(k)) * root_capacity_ / balance_.mode_weights()[k];
-        const std::size_t zones = s.air_C.size();
-        for (std::size_t i = 0; i < zones; ++i) {
-            const std::size_t z = balance_.zone_order()[i];
-            s.air_C[z] = x(static_cast<Eigen::Index>(modes + i));
-            s.humidity_ratio[z] = std::max(0.0, x(static_cast<Eigen::Index>(modes + zones + i)) / K_per_kg_per_kg);
-        }
-    }
-    /// Largest change: walls as a capacity-weighted root mean square, each air and its moisture by itself.
-    [[nodiscard]] double change_K(const Eigen::VectorXd& f) const
-    {
-        const auto zones = 2 * static_cast<Eigen::Index>(model_.zones.size());
-        const double air = zones > 0 ? f.tail(zones).cwiseAbs().maxCoeff() : 0.0;
-        return std::max(f.head(f.size() - zones).norm(), air);
-    }
-
-private:
-    static constexpr double K_per_kg_per_kg = 50.0; // 1e-6 kg/kg counts as 5e-5 K
-    const ThermalModel& model_;
-    const HeatBalance& balance_;
-    double root_capacity_ = 1.0;
-};
-
-/// Anderson's acceleration of x = g(x): keeps the last differences and extrapolates with least squares.
-class Anderson {
-public:
-    [[nodiscard]] Eigen::VectorXd next(const Eigen::VectorXd& x, const Eigen::VectorXd& gx)
-    {
-        constexpr std::size_t depth = 12;
-        const Eigen::VectorXd f = gx - x;
-        if (last_residual_.size() > 0) {
-            residual_changes_.push_back(f - last_residual_);
-            image_changes_.push_back(gx - last_image_);
-            if (residual_changes_.size() > depth) {
-                residual_changes_.pop_front();
-                image_changes_.pop_front();
-            }
-        }
-        last_residual_ = f;
-        last_image_ = gx;
-        if (residual_changes_.empty()) return gx;
-        Eigen::MatrixXd F(f.size(), static_cast<Eigen::Index>(residual_changes_.size()));
-        for (std::size_t i = 0; i < residual_changes_.size(); ++i)
-            F.col(static_cast<Eigen::Index>(i)) = residual_changes_[i];
-        Eigen::ColPivHouseholderQR<Eigen::MatrixXd> qr(F);
-        qr.setThreshold(1e-10);
-        const Eigen::VectorXd c = qr.solve(f);
-        Eigen::VectorXd out = gx;
-        for (std::size_t i = 0; i < image_changes_.size(); ++i)
-            out -= c(static_cast<Eigen::Index>(i)) * image_changes_[i];
-        return out;
-    }
-
-private:
-    std::deque<Eigen::VectorXd> residual_changes_{}, image_changes_{};
-    Eigen::VectorXd last_residual_{}, last_image_{};
-};
 
 void add_scaled(ZoneStep& sum, const ZoneStep& step, double share)
 {
@@ -138,13 +49,6 @@ ZoneDay series_of(const std::vector<ZoneStep>& hours)
     return day;
 }
 
-std::vector<char> mostly_held(const std::vector<std::size_t>& supplied, std::size_t steps)
-{
-    std::vector<char> out;
-    for (const std::size_t n : supplied) out.push_back(2 * n > steps ? 1 : 0);
-    return out;
-}
-
 /// Radiant temperatures of all zones, summed over a period.
 double radiant_sum(const HeatBalance& balance, std::size_t steps, State& state)
 {
@@ -179,32 +83,13 @@ PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& o
     VENTURE_ASSERT(steps_per_hour >= 1.0 && steps_per_hour == std::floor(steps_per_hour));
     const auto per_hour = static_cast<std::size_t>(steps_per_hour);
     const HeatBalance balance{model, options.films};
-    const StateScale scale{model, balance};
-    Anderson anderson;
     PeriodicDay day;
     StepResult step;
-    State state = balance.steady_state();
-    std::vector<std::size_t> supplied(model.zones.size()); // steps in which it was
-    while (!day.converged && day.days < options.most_days) {
-        ++day.days;
-        const Eigen::VectorXd x = scale.flat(state);
-        const State begin = state;
-        State end = state;
-        std::ranges::fill(supplied, 0);
-        for (std::size_t i = 0; i < model.steps; ++i) {
-            balance.advance(end, i, options.replay);
-            for (std::size_t z = 0; z < supplied.size(); ++z) supplied[z] += end.load_W[z] != 0.0 ? 1U : 0U;
-        }
-        const Eigen::VectorXd gx = scale.flat(end);
-        day.residual_K = scale.change_K(gx - x);
-        day.converged = day.residual_K <= options.temperature_tolerance_K;
-        state = end;
-        if (!day.converged) {
-            balance.extrapolate_period(begin, mostly_held(supplied, model.steps), end);
-            scale.unflatten(anderson.next(x, scale.flat(end)), state);
-            balance.recall(state);
-        }
-    }
+    State state = first_guess(model, balance, options);
+    const Convergence reached = find_periodic(model, balance, options, state);
+    day.days = reached.days;
+    day.residual_K = reached.residual_K;
+    day.converged = reached.converged;
     std::vector<std::vector<ZoneStep>> hours(model.zones.size(), std::vector<ZoneStep>(model.steps / per_hour));
     for (std::size_t i = 0; i < model.steps; ++i) {
         balance.advance(

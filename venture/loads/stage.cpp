@@ -21,6 +21,8 @@ double sum_of(const Drives& drives, const std::vector<double>& signal)
 
 } // namespace
 
+void StageSolver::add_limits(std::vector<double>& signal) { signal.insert(signal.end(), {-infinity, infinity}); }
+
 StageSolver::StageSolver(const ThermalModel& model, double stage_s) : model_{model}
 {
     const auto no_lower_limit = static_cast<std::uint32_t>(model.signals.size()), no_upper_limit = no_lower_limit + 1;
@@ -51,10 +53,9 @@ StageSolver::StageSolver(const ThermalModel& model, double stage_s) : model_{mod
     transfers_ = !transfer_from_.empty();
 }
 
-void StageSolver::solve(SurfaceBank& bank, ZoneNetwork& network, const Films& films, const FilmAccuracy& tolerance,
+void StageSolver::solve(SurfaceBank& bank, ZoneNetwork& network, Films& films, const FilmAccuracy& tolerance,
                         const StageStart& start, Stage& s) const
 {
-    s.signal.insert(s.signal.end(), {-infinity, infinity});
     find_drives(network, start, s);
     find_limits(s);
     follow_orders(start, s);
@@ -62,25 +63,22 @@ void StageSolver::solve(SurfaceBank& bank, ZoneNetwork& network, const Films& fi
     find_absorbed(bank, network, s);
     for (s.film_passes = 1;; ++s.film_passes) {
         if (films.vary()) {
-            if (start.film_values != nullptr)
-                s.film_values.assign(start.film_values, start.film_values + films.values());
-            else
-                films.find(s.film_from, s.signal, s.film_values);
-            films.put(s.film_values, s.signal, bank);
+            if (start.film != nullptr) s.film.assign(start.film, start.film + films.values());
+            films.put(s.film, s.signal, bank);
             bank.eliminate();
             network.refresh(bank);
         }
         solve_zones(bank, network, start, s);
         find_faces(bank, network, s);
         if (!films.vary()) break;
-        films.read(s.face_C, s.x.air_C, s.film_found);
-        if (start.film_values != nullptr) break;
-        s.film_residual = films.residual(s.film_found, s.signal, bank, s.film_residual_W);
+        films.find(s.face_C, s.x.air_C, s.signal, s.film_found);
+        if (start.film != nullptr) break;
+        s.film_residual = films.residual(s.film_found, s.film, s.face_C, s.signal, bank, s.film_residual_W);
         if ((s.film_residual.inside_W_per_m2 <= tolerance.inside_W_per_m2 &&
              s.film_residual.outside_W_per_m2 <= tolerance.outside_W_per_m2) ||
             s.film_passes >= tolerance.most_passes)
             break;
-        s.film_from = s.film_found;
+        s.film = s.film_found;
     }
     find_water(bank, s);
     find_moisture(start, s);
@@ -236,8 +234,7 @@ void StageSolver::solve_zones(const SurfaceBank& bank, ZoneNetwork& network, con
     for (std::size_t f = 0; f < 2 * n; ++f)
         known[f] = answers[f] * answer[f] + absorbed[f] + outdoor[f] * signal[environment[f]] + long_wave[f] +
                    convective[f] * warmer[f];
-    eliminate_known(n, {bank.m[0].data(), bank.m[1].data(), bank.m[2].data(), bank.m[3].data()}, s.known.data(),
-                    nullptr, s.base.data());
+    eliminate_known(n, bank.own.data(), bank.across.data(), s.known.data(), nullptr, s.base.data());
     s.drives.air_W = s.storing_W;
     network.add_bases(bank, s.base, s.drives);
     s.solved = network.solve(s.drives, start.actions, s.x);
@@ -263,8 +260,7 @@ void StageSolver::find_faces(const SurfaceBank& bank, const ZoneNetwork& network
             known[f] = convective[f] * air[zone[f]] + radiative[f] * radiant[zone[f]];
     for (const ZoneNetwork::SupplyToFace& to : network.supply_to_faces())
         if (const std::size_t f = to.side * n + to.slot; !bank.fixed[f]) s.known[f] += to.per_W * s.x.load_W[to.zone];
-    eliminate_known(n, {bank.m[0].data(), bank.m[1].data(), bank.m[2].data(), bank.m[3].data()}, s.known.data(),
-                    s.base.data(), s.face_C.data());
+    eliminate_known(n, bank.own.data(), bank.across.data(), s.known.data(), s.base.data(), s.face_C.data());
     for (const ZoneNetwork::SupplyToFace& to : network.supply_to_faces()) {
         s.answer[to.side * n + to.slot] += to.per_W * s.x.load_W[to.zone];
         if (to.side == 0) s.plane_W_per_m2[to.plane] += to.share * s.x.load_W[to.zone] / bank.slots[to.slot].area;

@@ -21,7 +21,7 @@ struct Stage {
     std::vector<double> storing_W{};      ///< into the air, from what is stored, outdoors and gains
     std::vector<double> radiant_per_m2{}; ///< gains; a zero behind the last zone
     std::vector<double> humidity_ratio{}, removed_kg_per_s{};
-    std::vector<double> film_from{}, film_found{}, film_values{}, film_residual_W{}; ///< see Films; residual per zone
+    std::vector<double> film{}, film_found{}, film_residual_W{}; ///< see Films: used, found; residual per zone
     FilmResidual film_residual{};
     int film_passes = 1;
     double outdoor_C = 0.0, outdoor_w = 0.0;
@@ -36,9 +36,9 @@ struct StageStart {
     const std::vector<double>& history; ///< four rows of slots, as SurfaceBank gives them
     const std::vector<double>& wall_states;
     const Orders* orders = nullptr;
-    const Stage* first = nullptr;        ///< the first stage, if this is the second
-    const Action* actions = nullptr;     ///< to be replayed, per zone
-    const double* film_values = nullptr; ///< to be replayed
+    const Stage* first = nullptr;    ///< the first stage, if this is the second
+    const Action* actions = nullptr; ///< to be replayed, per zone
+    const double* film = nullptr;    ///< to be replayed
 };
 
 class StageSolver {
@@ -46,8 +46,10 @@ public:
     /// @param stage_s  gamma times the part of a step; infinity for the steady state
     StageSolver(const ThermalModel& model, double stage_s);
 
-    /// @param s  its `x` holds the first guess, its `signal` what drives, its `film_from` what films follow from
-    void solve(SurfaceBank& bank, ZoneNetwork& network, const Films& films, const FilmAccuracy& tolerance,
+    /// Adds no lower and no upper limit behind the signals of a stage.
+    static void add_limits(std::vector<double>& signal);
+    /// @param s  its `x` and its `film` hold the first guess, its `signal` what drives
+    void solve(SurfaceBank& bank, ZoneNetwork& network, Films& films, const FilmAccuracy& tolerance,
                const StageStart& start, Stage& s) const;
     static void find_fluxes(const SurfaceBank& bank, Stage& s);
 

@@ -45,9 +45,9 @@ void SurfaceBank::add_row(const ThermalModel& model, std::size_t wall, const std
 void SurfaceBank::lay_out_faces(const ThermalModel& model)
 {
     const std::size_t n = count();
-    for (auto* per_slot : {&y[0], &y[1], &y[2], &carry[0], &carry[1], &carry[2], &m[0], &m[1], &m[2], &m[3]})
-        per_slot->assign(n, 0.0);
-    for (auto* per_face : {&area, &in_zone, &warmer, &convective, &radiative, &outdoor, &long_wave, &long_wave_W})
+    for (auto* per_slot : {&y[0], &y[1], &y[2], &carry[0], &carry[1], &carry[2]}) per_slot->assign(n, 0.0);
+    for (auto* per_face :
+         {&own, &across, &area, &in_zone, &warmer, &convective, &radiative, &outdoor, &long_wave, &long_wave_W})
         per_face->assign(2 * n, 0.0);
     zone.assign(2 * n, static_cast<std::uint32_t>(model.zones.size()));
     environment.assign(2 * n, 0);
@@ -104,8 +104,7 @@ void SurfaceBank::eliminate()
 {
     const std::size_t n = count();
     eliminate_faces(n, {y[0].data(), y[1].data(), y[2].data()},
-                    {convective.data(), radiative.data(), outdoor.data(), long_wave.data()},
-                    {m[0].data(), m[1].data(), m[2].data(), m[3].data()});
+                    {convective.data(), radiative.data(), outdoor.data(), long_wave.data()}, own.data(), across.data());
     for (const std::size_t slot : with_fixed_) eliminate_fixed(slot);
 }
 
@@ -113,13 +112,13 @@ void SurfaceBank::eliminate()
 void SurfaceBank::eliminate_fixed(std::size_t slot)
 {
     const std::size_t n = count(), given = fixed[slot] ? 0 : 1, other = 1 - given;
-    for (auto& row : m) row[slot] = 0.0;
-    m[3 * given][slot] = m[3 * other][slot] = 1.0;
-    const std::size_t f = other * n + slot;
-    if (fixed[f]) return;
-    const double all = convective[f] + radiative[f] + outdoor[f] + long_wave[f] + y[2 * other][slot];
-    m[3 * other][slot] = 1.0 / all;
-    m[2 * other + given][slot] = -y[1][slot] / all;
+    const std::size_t f = given * n + slot, g = other * n + slot;
+    own[f] = own[g] = 1.0;
+    across[f] = across[g] = 0.0;
+    if (fixed[g]) return;
+    const double all = convective[g] + radiative[g] + outdoor[g] + long_wave[g] + y[2 * other][slot];
+    own[g] = 1.0 / all;
+    across[g] = -y[1][slot] / all;
 }
 
 /// The wall's own response, and what water in it adds.
@@ -163,10 +162,10 @@ void SurfaceBank::recall(const std::vector<double>& states, std::vector<double>&
     stored.resize(n);
     for (std::size_t i = 0; i < n; ++i) {
         const fabric::WallStepper& stepper = steppers[slots[i].stepper];
-        const double* own = states.data() + slots[i].first_state;
+        const double* modes = states.data() + slots[i].first_state;
         for (std::size_t row = 0; row < 4; ++row)
-            history[row * n + i] = history_of(stepper, own, slots[i].stride, row % 2, row / 2);
-        stored[i] = stored_heat(stepper, own, slots[i].stride);
+            history[row * n + i] = history_of(stepper, modes, slots[i].stride, row % 2, row / 2);
+        stored[i] = stored_heat(stepper, modes, slots[i].stride);
     }
 }
 
@@ -196,11 +195,11 @@ void SurfaceBank::advance(std::vector<double>& states, const std::array<const do
             for (std::size_t r = 0; r < stepper.planes(); ++r)
                 drives[stage].push_back(planes[stage][p.first_plane + r]);
         }
-        double* own = states.data() + slot.first_state;
-        advance_wall(stepper, own, slot.stride, drives[0].data(), drives[1].data());
+        double* modes = states.data() + slot.first_state;
+        advance_wall(stepper, modes, slot.stride, drives[0].data(), drives[1].data());
         for (std::size_t r = 0; r < 4; ++r)
-            history[r * n + p.slot] = history_of(stepper, own, slot.stride, r % 2, r / 2);
-        stored[p.slot] = stored_heat(stepper, own, slot.stride);
+            history[r * n + p.slot] = history_of(stepper, modes, slot.stride, r % 2, r / 2);
+        stored[p.slot] = stored_heat(stepper, modes, slot.stride);
     }
 }
 

@@ -3,7 +3,8 @@
 /// Internal to loads.
 ///
 /// A slot is one surface. Its faces are elements i (outside) and slots + i (inside) of every row "per face". The wall's
-/// instantaneous response and both films are eliminated slot by slot:  T_i = sum_j m[i][j] known_j.
+/// instantaneous response and both films are eliminated slot by slot:  T = own known + across known of
+/// the other face.
 
 #include <array>
 #include <cstdint>
@@ -53,9 +54,9 @@ public:
     // per slot
     std::array<std::vector<double>, 3> y{};     ///< 11, 12, 22 of the wall, water in it included
     std::array<std::vector<double>, 3> carry{}; ///< first stage's face temperatures in the second's histories; alike
-    std::array<std::vector<double>, 4> m{};     ///< 11, 12, 21, 22
 
     // per face
+    std::vector<double> own{}, across{};            ///< what is known of it, and of the other face, in its temperature
     std::vector<std::uint32_t> zone{};              ///< of the model; their number for faces in none
     std::vector<double> area{};                     ///< m2
     std::vector<double> in_zone{};                  ///< 1 if it looks into a zone, else 0

@@ -112,18 +112,19 @@ void ZoneNetwork::refresh_zone(const SurfaceBank& bank, std::size_t zone)
     double a11 = storage_[zone], a12 = 0.0, a22 = 0.0, to_air = model_.zones[zone].convective_share, to_radiant = 0.0;
     if (area_m2_[zone] <= 0.0) to_air += model_.zones[zone].radiant_share();
     for (std::uint32_t k = first_face_[zone]; k < first_face_[zone + 1]; ++k) {
-        const std::size_t f = faces_[k], slot = f < n ? f : f - n, side = f < n ? 0 : 1;
-        const std::size_t g = f < n ? f + n : f - n; // the other face
+        const std::size_t f = faces_[k], g = f < n ? f + n : f - n; // the other face
         const double air = bank.area[f] * bank.convective[f], radiant = bank.area[f] * bank.radiative[f],
-                     own = bank.m[3 * side][slot];
+                     own = bank.own[f];
         a11 += air * (1.0 - own * bank.convective[f]);
         a12 -= air * own * bank.radiative[f];
         a22 += radiant * (1.0 - own * bank.radiative[f]);
-        to_air += air * own * radiant_per_m2;
-        to_radiant += radiant * own * radiant_per_m2;
+        if (radiates_) {
+            to_air += air * own * radiant_per_m2;
+            to_radiant += radiant * own * radiant_per_m2;
+        }
         const std::size_t other = bank.zone[g];
         if (other == local_.size()) continue;
-        const double across = bank.m[1 + side][slot];
+        const double across = bank.across[f];
         const double by[3] = {across * bank.convective[g], across * bank.radiative[g], across * radiant_per_m2_[other]};
         if (other == zone) {
             a11 -= air * by[0];
@@ -134,7 +135,7 @@ void ZoneNetwork::refresh_zone(const SurfaceBank& bank, std::size_t zone)
             continue;
         }
         Coupling& c = couplings_[coupled_[k]];
-        for (std::size_t unknown = 0; unknown < 3; ++unknown) {
+        for (std::size_t unknown = 0; unknown < (radiates_ ? 3U : 2U); ++unknown) {
             c.in_air[unknown] += air * by[unknown];
             c.in_radiant[unknown] += radiant * by[unknown];
         }
@@ -173,7 +174,7 @@ void ZoneNetwork::add_supply_through_planes(const SurfaceBank& bank)
         for (std::size_t k = 0; k < 2; ++k) {
             const std::size_t f = k * n + to.slot, zone = bank.zone[f];
             if (zone == local_.size()) continue;
-            const double heat = bank.area[f] * bank.m[2 * k + to.side][to.slot] * to.per_W,
+            const double heat = bank.area[f] * (k == to.side ? bank.own[f] : bank.across[f]) * to.per_W,
                          in_air = bank.convective[f] * heat, in_radiant = bank.radiative[f] * heat;
             if (zone == to.zone) {
                 local_[zone].by_supply[0] += in_air;
