@@ -1,6 +1,7 @@
 # find_package(Venture) gives Venture::<module>; the static libraries need what they were linked with.
 include(CMakeFindDependencyMacro)
 find_dependency(fmt)
+find_dependency(TBB)
 find_dependency(nlohmann_json)
 find_dependency(PkgConfig)
 if(NOT TARGET PkgConfig::CAIRO)

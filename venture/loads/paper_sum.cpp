@@ -1,0 +1,110 @@
+#include <venture/loads/paper_sum.hpp>
+
+#include <algorithm>
+
+#include <venture/air/moist_air.hpp>
+#include <venture/loads/compile.hpp>
+
+namespace venture::loads::detail {
+
+using building::Building;
+using building::Neighbour;
+
+namespace {
+
+/// Steady loss of a room as one would add it up by hand: its set-point against outdoors, ground, stated temperatures
+/// and the temperatures that neighbouring rooms have in winter design.
+class PaperSum {
+public:
+    PaperSum(const Building& b, std::size_t room, const std::function<double(std::size_t)>& floating_C)
+        : b_{b},
+          room_{room},
+          floating_C_{floating_C}
+    {
+    }
+
+    std::vector<PaperTerm> run()
+    {
+        for (const building::Surface& s : b_.surfaces) {
+            const bool behind = s.beyond.kind == Neighbour::Kind::room && s.beyond.room == room_;
+            if (s.room != room_ && !behind) continue;
+            if (s.beyond.kind == Neighbour::Kind::nothing) continue;
+            const double far = far_side_C(s, behind);
+            add(behind ? seen_from_behind(s) : s.name, s.net_m2(), building::u_value(b_, s), far);
+            for (const building::Opening& o : s.openings) {
+                const bool window = o.kind == building::Opening::Kind::window;
+                const std::string where = behind ? "wall to " + b_.rooms[s.room].name : s.parent;
+                add((window ? "window in " : "door in ") + where, o.area_m2(), building::u_value(b_, s, o), far);
+            }
+        }
+        for (const building::ThermalBridge& bridge : b_.thermal_bridges)
+            if (bridge.room == room_)
+                terms_.push_back({"thermal bridge: " + bridge.name, 0.0, 0.0, bridge.heat_loss_W_per_K,
+                                  b_.site.winter.dry_bulb_C,
+                                  bridge.heat_loss_W_per_K * (own_C() - b_.site.winter.dry_bulb_C)});
+        const building::Room& room = b_.rooms[room_];
+        add_air("infiltration", room.use.infiltration_per_h.value * room.volume_m3 / 3600.0);
+        const auto& when = b_.profiles[room.use.ventilation_profile].fraction;
+        add_air("ventilation", room.outdoor_air_by_plan_m3_per_s() * *std::ranges::max_element(when));
+        return std::move(terms_);
+    }
+
+private:
+    [[nodiscard]] double own_C() const { return b_.rooms[room_].use.heating_setpoint_C->value; }
+
+    [[nodiscard]] double far_side_C(const building::Surface& s, bool behind) const
+    {
+        switch (s.beyond.kind) {
+        case Neighbour::Kind::ground: {
+            const auto& ground = b_.build_ups[s.build_up].ground;
+            return ground ? ground->design_ground_C : b_.site.winter.ground_C;
+        }
+        case Neighbour::Kind::temperature:
+            return s.beyond.temperature_C;
+        case Neighbour::Kind::room: {
+            const std::size_t other = behind ? s.room : s.beyond.room;
+            const auto& setpoint = b_.rooms[other].use.heating_setpoint_C;
+            return setpoint ? setpoint->value : floating_C_(other);
+        }
+        case Neighbour::Kind::outdoors:
+        case Neighbour::Kind::nothing:
+            break;
+        }
+        return b_.site.winter.dry_bulb_C;
+    }
+
+    [[nodiscard]] std::string seen_from_behind(const building::Surface& s) const
+    {
+        return (s.attitude == building::Attitude::wall ? "wall to " : "ceiling to ") + b_.rooms[s.room].name;
+    }
+
+    void add(std::string what, double area, double u, double far)
+    {
+        if (area <= 1e-9) return;
+        terms_.push_back({std::move(what), area, u, area * u, far, area * u * (own_C() - far)});
+    }
+
+    void add_air(std::string what, double flow_m3_per_s)
+    {
+        if (flow_m3_per_s <= 0.0) return;
+        const double h =
+            flow_m3_per_s * room_air_density_kg_per_m3(air::standard_pressure(b_.site.place.height_m)) * 1006.0;
+        terms_.push_back(
+            {std::move(what), 0.0, 0.0, h, b_.site.winter.dry_bulb_C, h * (own_C() - b_.site.winter.dry_bulb_C)});
+    }
+
+    const Building& b_;
+    std::size_t room_;
+    const std::function<double(std::size_t)>& floating_C_;
+    std::vector<PaperTerm> terms_{};
+};
+
+} // namespace
+
+std::vector<PaperTerm> paper_sum(const Building& building, std::size_t room,
+                                 const std::function<double(std::size_t room)>& floating_C)
+{
+    return PaperSum{building, room, floating_C}.run();
+}
+
+} // namespace venture::loads::detail
