@@ -33,6 +33,15 @@ struct CheckOptions {
     std::string what{};   ///< only these; see building::asked_for()
 };
 
+/// What part of the weather year `year` runs through, and what it lists hour by hour.
+struct YearOptions {
+    std::string from{}; ///< "1 May"; empty: 1 January
+    int days = 0;       ///< 0: to the end of the year
+    double run_in_days = 30.0;
+    std::vector<std::string> series{}; ///< empty, with csv: what most people look at
+    bool csv = false;
+};
+
 /// What `climate` lists instead of everything.
 struct ClimateOptions {
     std::string day{};  ///< "winter", "July", "July wet bulb", "14 July"
@@ -43,6 +52,11 @@ struct ClimateOptions {
 /// @param room  take this room apart instead of listing all
 [[nodiscard]] ExitCode loads(const CommonOptions& options, const std::optional<std::string>& room, bool as_table);
 [[nodiscard]] ExitCode size(const CommonOptions& options);
+/// Runs the building through its weather year.
+[[nodiscard]] ExitCode year(const CommonOptions& options, const YearOptions& year);
+/// Draws a room's temperatures and loads over some days of the weather year.
+[[nodiscard]] ExitCode draw_hours(const CommonOptions& options, const std::string& room, const YearOptions& year,
+                                  const DrawOptions& draw);
 [[nodiscard]] ExitCode draw_plan(const CommonOptions& options, const DrawOptions& draw);
 [[nodiscard]] ExitCode demo(const std::filesystem::path& folder, bool force);
 [[nodiscard]] ExitCode climate(const CommonOptions& options, const ClimateOptions& climate);

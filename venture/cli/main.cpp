@@ -25,6 +25,7 @@ A project is a folder that holds project.toml. To begin:
   venture check my-demo      the model as it is understood: areas, U-values, air, what was defaulted
   venture climate my-demo    design conditions, design days and the weather year
   venture loads my-demo      heating and cooling peaks of every room, with month and hour
+  venture year my-demo       a year of weather: heat, cold, hours too cold or too warm
   venture size my-demo       radiators, fan coils, boiler and chiller for them
   venture draw plan my-demo  the plan with loads, as SVG, PNG or PDF
   venture watch my-demo      run again at every save, and tell what moved
@@ -46,6 +47,7 @@ public:
         add_check();
         add_climate();
         add_loads();
+        add_year();
         add_size();
         add_draw();
         add_explain();
@@ -128,6 +130,27 @@ private:
         });
     }
 
+    void add_year()
+    {
+        auto* c = app_.add_subcommand("year", "run the building through its weather year, or a part of it");
+        add_common(*c);
+        add_step(*c);
+        c->add_option("--from", year_.from, "first day, e.g. \"1 May\"; 1 January unless given");
+        c->add_option("--days", year_.days, "how many; to the end of the year unless given")->check(CLI::Range(1, 366));
+        c->add_option("--run-in", year_.run_in_days, "days before the first that are gone through before")
+            ->check(CLI::Range(0, 3660))
+            ->capture_default_str();
+        c->add_option("--series", year_.series,
+                      "hour by hour, of all rooms: a kind of series, e.g. \"operative temperature\"; \"list\" lists "
+                      "them all; may be repeated")
+            ->allow_extra_args(false);
+        c->add_flag("--csv", year_.csv, "the series as a table, a line an hour");
+        c->callback([this, c] {
+            if (c->count("--step") == 0) common_.step_min = 15.0;
+            command_ = [this] { return cli::year(common_, year_); };
+        });
+    }
+
     void add_size()
     {
         auto* c = app_.add_subcommand("size", "choose (or rate kept) radiators, fan coils, boiler and chiller; PROJECT "
@@ -202,6 +225,13 @@ private:
         add_common(*glass, false);
         glass->add_option("NAME", wall_, "of the glazing")->required();
         add_picture(*glass, [this] { return cli::draw_glass(common_, wall_, draw_); });
+        auto* hours = draw->add_subcommand("hours", "a room's temperatures and loads over days of the weather year");
+        add_common(*hours, false);
+        add_step(*hours);
+        hours->add_option("ROOM", room_, "name of the room")->required();
+        hours->add_option("--from", year_.from, "first day, e.g. \"10 July\"")->required();
+        hours->add_option("--days", year_.days, "how many; a week unless given")->check(CLI::Range(1, 366));
+        add_picture(*hours, [this] { return cli::draw_hours(common_, room_, year_, draw_); });
         auto* climate = draw->add_subcommand("climate", "the weather year: temperatures, sun by hour and day, wind");
         add_common(*climate, false);
         add_picture(*climate, [this] { return cli::draw_climate(common_, draw_); });
@@ -272,6 +302,7 @@ private:
     cli::DrawOptions draw_{};
     cli::CheckOptions check_{};
     cli::ClimateOptions climate_{};
+    cli::YearOptions year_{};
     std::vector<std::string> explained_{}, watched_{};
     std::string word_{};
     std::filesystem::path output_{};

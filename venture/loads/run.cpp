@@ -131,6 +131,7 @@ RunResult run(const ThermalModel& model, const RunOptions& options)
                         {.account = gather.needs(), .orders = options.control ? &orders : nullptr});
         keep.take(result, step);
         gather.take(result, step);
+        if (options.watch) options.watch(step, result);
     }
     out.series = std::move(gather).series();
     return out;

@@ -60,11 +60,11 @@ std::string totals_text(const loads::RoomLoads& all, const PreferredUnits& units
     const auto heated = rooms_where(all, &RoomLoad::heated), cooled = rooms_where(all, &RoomLoad::cooled);
     const double heating = loads::heating_together_W(all, heated), heated_m2 = area_of(all, heated);
     const bool sets_back = std::ranges::any_of(all.rooms, [](const RoomLoad& r) { return r.heating_up_W > 0.0; });
-    std::string out = fmt::format(
-        "Heating  {:>10}  {} of {} rooms, {} of winter design; no margins, no pipes, {}",
-        units.text(heating, "total_power"), heated.size(), all.rooms.size(),
-        sets_back ? "largest hour of their sum in the periodic day" : "all together in the steady day",
-        sets_back ? "heating-up after set-backs in it" : "no heating-up");
+    std::string out =
+        fmt::format("Heating  {:>10}  {} of {} rooms, {} of winter design; no margins, no pipes, {}",
+                    units.text(heating, "total_power"), heated.size(), all.rooms.size(),
+                    sets_back ? "largest hour of their sum in the periodic day" : "all together in the steady day",
+                    sets_back ? "heating-up after set-backs in it" : "no heating-up");
     if (heated_m2 > 0.0)
         out += fmt::format("; {} of {} heated", units.text(heating / heated_m2, "power_per_area"),
                            units.text(heated_m2, "area"));
@@ -101,10 +101,11 @@ std::string remarks_text(const std::vector<loads::RunNote>& runs, bool cools)
     std::string out;
     for (const loads::RunNote& run : runs)
         if (cools && run.share_kept > much_kept)
-            out += fmt::format("Memory   of warmth in the walls, rooms feel {:.0f} % still on the next day: a hot spell may "
-                               "end before the repeated day is reached,\n         so that cooling loads are on the safe "
-                               "side\n",
-                               100.0 * run.share_kept);
+            out += fmt::format(
+                "Memory   of warmth in the walls, rooms feel {:.0f} % still on the next day: a hot spell may "
+                "end before the repeated day is reached,\n         so that cooling loads are on the safe "
+                "side\n",
+                100.0 * run.share_kept);
     const double residual = std::ranges::max(runs, {}, &loads::RunNote::film_residual).film_residual;
     if (residual > 0.0)
         out += fmt::format("Films    follow from temperatures; what is left between the two is at most {:.2f} % of a "

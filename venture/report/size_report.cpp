@@ -121,8 +121,8 @@ std::string plant_notes(const Sizing& s, const PreferredUnits& units)
             continue;
         }
         if (plant.kind == services::PlantKind::boiler) {
-            const bool heats_up = std::ranges::any_of(
-                p.rooms, [&](std::size_t r) { return s.loads.rooms[r].heating_up_W > 0.0; });
+            const bool heats_up =
+                std::ranges::any_of(p.rooms, [&](std::size_t r) { return s.loads.rooms[r].heating_up_W > 0.0; });
             out += fmt::format("{}: heating of {} rooms together in winter design ({} outdoors), water at {}; {}\n",
                                plant.name, p.rooms.size(), units.text(s.loads.outdoor_winter_C, "temperature"),
                                units.text(p.supply_C, quantity::Kind::temperature),

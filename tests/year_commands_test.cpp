@@ -1,0 +1,112 @@
+/// The commands that run a building through its weather year, through the real program.
+
+#include <algorithm>
+
+#include <gmock/gmock.h>
+#include <gtest/gtest.h>
+
+#include <house_project.hpp>
+
+namespace venture {
+namespace {
+
+namespace fs = std::filesystem;
+using nlohmann::json;
+using testing::HasSubstr;
+using testing::Not;
+
+using YearCommands = HouseProject;
+
+TEST_F(YearCommands, TellHeatColdAndHoursOfEveryRoom)
+{
+    const Ran r = run("year house --step 60");
+    EXPECT_EQ(r.code, 0) << r.errors;
+    EXPECT_EQ(r.errors, "");
+    for (const char* part :
+         {"1 January to 31 December of the weather year 'Muddlecombe, invented', SYNTHETIC", "Front bedroom",
+          "too cold", "December", "sum", "Heating of all rooms together is largest on",
+          "steps of 60 min after 30 days of run-in", "heat balance closed to"})
+        EXPECT_THAT(r.out, HasSubstr(part));
+    EXPECT_THAT(r.out, Not(HasSubstr("Cooling"))); // no room has a cooling set-point
+}
+
+TEST_F(YearCommands, AddUpMonthByMonthAndRoomByRoom)
+{
+    const json year = run_json("year house --step 60 --json --series heating --series \"total heating\"");
+    ASSERT_EQ(year["rooms"].size(), 6u);
+    double by_month = 0.0, by_hour = 0.0, sum_of_peaks = 0.0;
+    for (const json& room : year["rooms"]) {
+        for (const json& month : room["months"]) by_month += month["heating_J"].get<double>();
+        sum_of_peaks += room["heating_peak_W"].get<double>();
+        EXPECT_EQ(room["too_cold_h"], 0.0);
+    }
+    const json& total = year["series"].back();
+    EXPECT_EQ(total["kind"], "total heating");
+    for (const json& w : total["values"]) by_hour += 3600.0 * w.get<double>();
+    EXPECT_EQ(total["values"].size(), 8760u);
+    EXPECT_NEAR(by_hour, by_month, 1e-6 * by_month);
+    EXPECT_LE(year["heating_peak_W"].get<double>(), sum_of_peaks);
+    EXPECT_LE(year["worst_closure"].get<double>(), 1e-6);
+    EXPECT_EQ(year["unsettled_steps"], 0);
+    EXPECT_EQ(year["weather"]["synthetic"], true);
+}
+
+TEST_F(YearCommands, RunAPartOfTheYearAsTheWholeRunsIt)
+{
+    const json whole = run_json("year house --step 60 --json --series \"operative temperature\""),
+               part = run_json("year house --step 60 --json --series \"operative temperature\" --from \"12 May\" "
+                               "--days 3 --run-in 131");
+    ASSERT_EQ(part["series"][2]["values"].size(), 72u);
+    const std::size_t first = 24 * (31 + 28 + 31 + 30 + 11);
+    for (std::size_t h = 0; h < 72; ++h)
+        EXPECT_NEAR(part["series"][2]["values"][h], whole["series"][2]["values"][first + h].get<double>(), 0.02);
+}
+
+TEST_F(YearCommands, WriteATableForMachines)
+{
+    const Ran r = run("year house --from \"10 July\" --days 2 --csv");
+    EXPECT_EQ(r.code, 0);
+    EXPECT_EQ(std::ranges::count(r.out, '\n'), 49);
+    EXPECT_THAT(r.out, testing::StartsWith("day,hour,\"outdoor temperature [degC]\""));
+    EXPECT_THAT(r.out, HasSubstr("\n10 July,0,"));
+    EXPECT_THAT(r.out, HasSubstr("\n11 July,23,"));
+}
+
+TEST_F(YearCommands, SayWhatIsWrongWithWhatWasAsked)
+{
+    const Ran series = run("year house --series heatng");
+    EXPECT_EQ(series.code, 2);
+    EXPECT_THAT(series.errors, HasSubstr("did you mean 'heating'?"));
+    EXPECT_THAT(run("year house --from \"31 June\"").errors, HasSubstr("June has 30 days"));
+    const Ran too_many = run("year house --from \"30 December\" --days 3");
+    EXPECT_EQ(too_many.code, 2);
+    EXPECT_THAT(too_many.errors, HasSubstr("has 2 days"));
+    EXPECT_THAT(run("year house --series list").out, HasSubstr("operative temperature"));
+    EXPECT_EQ(run("year house --days 0").code, 2);
+}
+
+TEST_F(YearCommands, NeedABuildingAndItsWeather)
+{
+    replace("house/project.toml", "form = \"synthetic\"\nseed = 12\nwind_from = 225\n", "");
+    replace("house/project.toml", "[weather]\nname = \"Muddlecombe, invented\"\n", "");
+    const Ran r = run("year house");
+    EXPECT_EQ(r.code, 2);
+    EXPECT_THAT(r.errors, HasSubstr("weather"));
+    EXPECT_EQ(run("year nowhere").code, 2);
+}
+
+TEST_F(YearCommands, DrawARoomsHours)
+{
+    const Ran r = run("draw hours house Kitchen --from \"3 February\"");
+    EXPECT_EQ(r.code, 0) << r.errors;
+    const std::string svg = text_of(folder / "house/results/hours.svg");
+    EXPECT_THAT(svg, HasSubstr("<svg"));
+    EXPECT_EQ(run("draw hours house Kitchen --from \"3 February\"").code, 0);
+    EXPECT_EQ(text_of(folder / "house/results/hours.svg"), svg); // the same bytes twice
+    const Ran unknown = run("draw hours house Cellar --from \"3 February\"");
+    EXPECT_EQ(unknown.code, 2);
+    EXPECT_THAT(unknown.errors, HasSubstr("no room is called 'Cellar'"));
+}
+
+} // namespace
+} // namespace venture
