@@ -100,7 +100,14 @@ ExitCode loads(const CommonOptions& o, const std::optional<std::string>& room, b
                                     quantity::listed(names, 40)));
             return ExitCode::bad_input;
         }
-        print(report::room_text(*found, job.origins(), job.units()) + "\n");
+        const auto index = job.building()->find_room(*room);
+        report::RoomCauses causes;
+        if (index) {
+            const loads::DesignOptions options{.step_s = 60.0 * o.step_min};
+            causes = {causes_of_heating(*job.building(), *index, *found, options),
+                      causes_of_cooling(*job.building(), *index, *found, options)};
+        }
+        print(report::room_text(*found, causes, job.origins(), job.units()) + "\n");
     } else if (!job.failed()) {
         print(as_table
                   ? exchange::write_loads_table(job.design().loads)

@@ -160,7 +160,7 @@ RoomLoad load_of(const Building& b, const std::vector<Run>& runs, std::size_t r)
         out.heating_setpoint_origin = room.use.heating_setpoint_C->origin;
     }
     if (out.cooled) {
-        out.cooling_air_C = room.use.cooling_setpoint_C->value;
+        out.cooling_air_C = out.cooling_setpoint_C = room.use.cooling_setpoint_C->value;
         out.cooling_setpoint_origin = room.use.cooling_setpoint_C->origin;
     }
     const Run* held = runs.back().setbacks ? nullptr : &runs.back();

@@ -5,6 +5,7 @@
 #include <vector>
 
 #include <venture/building/building.hpp>
+#include <venture/loads/thermal_model.hpp>
 #include <venture/loads/room_loads.hpp>
 
 namespace venture::loads {
@@ -31,6 +32,21 @@ struct DesignLoads {
     std::vector<RunNote> runs{}; ///< winter design first, then the months in the site's order
     [[nodiscard]] bool converged() const;
 };
+
+/// One cause of a load, with everything else at the room's set-point and without gains.
+struct LoadCause {
+    Forcing forcing = Forcing::other;
+    double load_W = 0.0; ///< heating or cooling, as asked; negative if it lessens the load
+};
+
+/// What a room's heating, or the sensible part of its cooling, is made of in the hour of its peak: that day is replayed
+/// with one forcing at a time, and the parts add up (load_parts()).
+/// @param load  of this room, as design_loads() gave it
+/// @returns causes that come to a watt or more, the largest first; nothing for a room without that load
+[[nodiscard]] std::vector<LoadCause> causes_of_heating(const building::Building& building, std::size_t room,
+                                                       const RoomLoad& load, const DesignOptions& options = {});
+[[nodiscard]] std::vector<LoadCause> causes_of_cooling(const building::Building& building, std::size_t room,
+                                                       const RoomLoad& load, const DesignOptions& options = {});
 
 /// @throws quantity::Error for a building that the physics refuses (conditions outside a method's range)
 [[nodiscard]] DesignLoads design_loads(const building::Building& building, const DesignOptions& options = {});

@@ -246,7 +246,50 @@ std::string loads_text(const building::Building& b, const loads::DesignLoads& de
     return out;
 }
 
-std::string room_text(const RoomLoad& r, const quantity::OriginPool& origins, const PreferredUnits& units)
+namespace {
+
+std::string cause_in_words(loads::Forcing forcing)
+{
+    using loads::Forcing;
+    switch (forcing) {
+    case Forcing::outdoor_air:
+        return "outdoor air, through fabric and as leakage and ventilation";
+    case Forcing::set_point:
+        return "set-points of other rooms, and own where it is not held";
+    case Forcing::given_temperature:
+        return "stated temperatures of neighbours";
+    case Forcing::sky:
+        return "sky, by long wave";
+    case Forcing::limit:
+        return "limits of supplies";
+    default:
+        return std::string{loads::forcing_names()[static_cast<std::size_t>(forcing)]};
+    }
+}
+
+/// One row a cause; what all have in common is the room's set-point, from which they count.
+std::string causes_text(const std::vector<loads::LoadCause>& causes, const char* what, double set_point_C,
+                        const PreferredUnits& units)
+{
+    if (causes.empty()) return {};
+    TextTable table;
+    table.add_column(fmt::format("{} by cause, counted from {}", what, units.text(set_point_C, "temperature")),
+                     Align::left);
+    add_column(table, "", "power", units);
+    double sum = 0.0;
+    for (const loads::LoadCause& c : causes) {
+        table.add_row({cause_in_words(c.forcing), units.number(c.load_W, "power")});
+        sum += c.load_W;
+    }
+    table.add_rule();
+    table.add_row({"sum: the day replayed with one cause at a time", units.number(sum, "power")});
+    return "\n" + table.text();
+}
+
+} // namespace
+
+std::string room_text(const RoomLoad& r, const RoomCauses& causes, const quantity::OriginPool& origins,
+                      const PreferredUnits& units)
 {
     std::string out = fmt::format("{}{}{}\n", r.room, r.storey.empty() ? ", " : ", " + r.storey + ", ",
                                   units.text(r.floor_area_m2, "area"));
@@ -277,7 +320,8 @@ std::string room_text(const RoomLoad& r, const quantity::OriginPool& origins, co
             out += fmt::format("\nOf it {} is for coming back from the set-back; the peak is at {}-{} h\n",
                                units.text(r.heating_up_W, "power"), r.heating_when.clock_hour,
                                r.heating_when.clock_hour + 1);
-        out += "\nThe heat balance differs: it has one air and one radiant temperature, so walls colder than the air "
+        out += causes_text(causes.heating, "Heating", r.heating_room_C, units);
+        out += "\nThe heat balance differs from the sum by hand: it has one air and one radiant temperature, so walls colder than the air "
                "draw heat by\n"
                "radiation from the others, and a set-point that holds the operative temperature needs warmer air.\n";
     }
@@ -307,6 +351,7 @@ std::string room_text(const RoomLoad& r, const quantity::OriginPool& origins, co
                            units.number(r.cooling_latent_W, "power"), when_in_words(r.cooling_when),
                            units.text(r.cooling_outdoor_C, "temperature"), units.text(r.cooling_air_C, "temperature"),
                            table.text());
+        out += causes_text(causes.cooling, "Sensible cooling", r.cooling_setpoint_C, units);
         out += fmt::format("\nSensible cooling by itself is largest in {}: {}\n",
                            when_in_words(r.cooling_sensible_when), units.text(r.cooling_sensible_peak_W, "power"));
     }

@@ -1,0 +1,55 @@
+#include <algorithm>
+#include <cmath>
+
+#include <venture/loads/compile.hpp>
+#include <venture/loads/design_loads.hpp>
+#include <venture/loads/load_parts.hpp>
+
+namespace venture::loads {
+
+using building::Building;
+
+namespace {
+
+/// @param hour  of standard time; of the largest load if none is given   @param sign  1 for heating, -1 for cooling
+std::vector<LoadCause> causes(const Building& b, const climate::DesignDay& day, std::size_t room, double set_point_C,
+                              std::optional<std::size_t> hour, double sign, double step_s)
+{
+    const Compiled compiled = compile(b, day, {.step_s = step_s});
+    const std::size_t zone = compiled.zone_of_room[room];
+    Recording recorded;
+    PeriodicOptions options{};
+    options.record = &recorded;
+    const PeriodicDay all = run_periodic_day(compiled.model, options);
+    const std::vector<double>& load = sign > 0.0 ? all.zones[zone].heating_W : all.zones[zone].cooling_W;
+    if (!hour) hour = static_cast<std::size_t>(std::ranges::max_element(load) - load.begin());
+    std::vector<LoadCause> out;
+    for (const LoadPart& part : load_parts(compiled.model, recorded, set_point_C))
+        if (const double watts = sign * part.load_W[zone][*hour]; std::abs(watts) >= 1.0)
+            out.push_back({part.forcing, watts});
+    std::ranges::stable_sort(out, std::greater{}, [](const LoadCause& c) { return std::abs(c.load_W); });
+    return out;
+}
+
+} // namespace
+
+std::vector<LoadCause> causes_of_heating(const Building& b, std::size_t room, const RoomLoad& load,
+                                         const DesignOptions& options)
+{
+    if (!load.heated || load.typed || load.heating_W <= 0.0) return {};
+    return causes(b, climate::winter_design_day(b.site), room, load.heating_room_C, {}, 1.0, options.step_s);
+}
+
+std::vector<LoadCause> causes_of_cooling(const Building& b, std::size_t room, const RoomLoad& load,
+                                         const DesignOptions& options)
+{
+    if (!load.cooled || load.typed || load.cooling_sensible_W <= 0.0) return {};
+    const auto month = std::ranges::find(b.site.months, load.cooling_when.month, &climate::CoolingMonth::month);
+    const auto& setpoint = b.rooms[room].use.cooling_setpoint_C;
+    if (month == b.site.months.end() || !setpoint) return {};
+    const climate::DesignDay day = climate::cooling_design_day(b.site, *month);
+    const double standard_h = std::fmod(load.cooling_when.clock_hour - std::floor(day.clock_ahead_h) + 24.0, 24.0);
+    return causes(b, day, room, setpoint->value, static_cast<std::size_t>(standard_h), -1.0, options.step_s);
+}
+
+} // namespace venture::loads
