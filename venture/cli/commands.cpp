@@ -16,6 +16,7 @@
 #include <venture/quantity/names.hpp>
 #include <venture/report/check_report.hpp>
 #include <venture/report/loads_report.hpp>
+#include <venture/report/model_report.hpp>
 #include <venture/report/origins_report.hpp>
 #include <venture/report/plan_drawing.hpp>
 
@@ -114,6 +115,32 @@ ExitCode loads(const CommonOptions& o, const std::optional<std::string>& room, b
                   : report::loads_text(*job.building(), job.design(), job.units()) + libraries_in_words(job) + "\n");
     }
     return finish(job, o, job.failed() || job.design().converged());
+}
+
+ExitCode loads_model(const CommonOptions& o, const std::string& day)
+{
+    Job job = open(o);
+    if (needs_building(job, "loads --model")) return ExitCode::bad_input;
+    if (job.failed()) return finish(job, o);
+    const building::Building& b = *job.building();
+    const std::string asked = quantity::lower_case(quantity::trimmed(day));
+    std::optional<climate::DesignDay> found;
+    std::vector<std::string> there = {"winter"};
+    if (asked == "winter") found = climate::winter_design_day(b.site);
+    for (const climate::CoolingMonth& month : b.site.months) {
+        there.push_back(climate::month_name(month.month));
+        if (asked == quantity::lower_case(there.back())) found = climate::cooling_design_day(b.site, month);
+    }
+    if (!found) {
+        print_error(fmt::format("no design day is called '{}'; there are: {}\n", day, quantity::listed(there, 14)));
+        return ExitCode::bad_input;
+    }
+    const loads::Compiled compiled = loads::compile(b, *found, {.step_s = 60.0 * o.step_min});
+    if (o.json)
+        print_json(report::model_json(b, compiled), job);
+    else
+        print(report::model_text(b, compiled));
+    return finish(job, o);
 }
 
 ExitCode size(const CommonOptions& o)

@@ -123,8 +123,11 @@ private:
         add_step(*c);
         c->add_option("--room", room_, "take one room apart: steady loss by hand, air balance in the hour of the peak");
         c->add_flag("--csv", csv_, "as the table that `venture size` reads");
+        c->add_option("--model", model_day_,
+                      "instead: the numbers that the heat balance works with on a design day, winter or \"July\"");
         c->callback([this] {
             command_ = [this] {
+                if (!model_day_.empty()) return cli::loads_model(common_, model_day_);
                 return cli::loads(common_, room_.empty() ? std::nullopt : std::optional{room_}, csv_);
             };
         });
@@ -304,7 +307,7 @@ private:
     cli::ClimateOptions climate_{};
     cli::YearOptions year_{};
     std::vector<std::string> explained_{}, watched_{};
-    std::string word_{};
+    std::string word_{}, model_day_{};
     std::filesystem::path output_{};
     std::string demo_folder_ = "venture-demo", room_{}, wall_{}, picture_ = "svg";
     bool force_ = false, csv_ = false;

@@ -42,7 +42,7 @@ Compiled Compiler::run()
     add_zones();
     add_surfaces();
     share_out_sun();
-    return {std::move(m_), std::move(zone_of_room_)};
+    return {std::move(m_), std::move(zone_of_room_), std::move(surfaces_from_)};
 }
 
 void Compiler::add_zones()

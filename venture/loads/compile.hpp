@@ -19,9 +19,17 @@ inline constexpr double door_solar_absorptance = 0.6;
 /// Emissivity of faces outdoors, for long wave: building materials; glass (EN 12898).
 inline constexpr double outside_emissivity = 0.9, glass_emissivity = 0.837;
 
+/// What a surface of the model was made from.
+struct SurfaceFrom {
+    std::size_t surface = 0;              ///< of the building
+    std::optional<std::size_t> opening{}; ///< in it, if it is one
+};
+
 struct Compiled {
     ThermalModel model{};
     std::vector<std::size_t> zone_of_room{}; ///< rooms in the building's order
+    std::vector<SurfaceFrom>
+        surfaces_from{}; ///< of the model's surfaces, for whoever wants to know where numbers come from
 };
 
 struct CompileOptions {

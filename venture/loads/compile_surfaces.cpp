@@ -69,9 +69,16 @@ void Compiler::add_surfaces()
         return std::pair{b_.rooms[s->room].name, s->name};
     });
     for (const building::Surface* s : order) {
-        if (s->net_m2() > 1e-9) add_opaque(*s);
-        for (const building::Opening& opening : s->openings)
+        const auto index = static_cast<std::size_t>(s - b_.surfaces.data());
+        if (s->net_m2() > 1e-9) {
+            add_opaque(*s);
+            surfaces_from_.push_back({index, {}});
+        }
+        for (std::size_t i = 0; i < s->openings.size(); ++i) {
+            const building::Opening& opening = s->openings[i];
             opening.kind == building::Opening::Kind::window ? add_window(*s, opening) : add_door(*s, opening);
+            surfaces_from_.push_back({index, i});
+        }
     }
 }
 

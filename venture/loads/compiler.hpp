@@ -77,6 +77,7 @@ private:
     const CompileOptions& options_;
     ThermalModel m_{};
     std::vector<std::size_t> zone_of_room_{};
+    std::vector<SurfaceFrom> surfaces_from_{};
     std::vector<ZoneSun> sun_{};
     SignalId site_ground_{}, sky_{}, wind_film_{};
     std::map<std::pair<std::size_t, Forcing>, SignalId> profiles_{};

@@ -5,8 +5,8 @@
 #include <vector>
 
 #include <venture/building/building.hpp>
-#include <venture/loads/thermal_model.hpp>
 #include <venture/loads/room_loads.hpp>
+#include <venture/loads/thermal_model.hpp>
 
 namespace venture::loads {
 

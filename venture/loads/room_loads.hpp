@@ -63,9 +63,9 @@ struct RoomLoad {
     double heating_room_C = 20.0;
     When heating_when{};
 
-    double cooling_W = 0.0;                                    ///< sensible and latent together, largest hour mean
-    double cooling_sensible_W = 0.0, cooling_latent_W = 0.0;   ///< in that same hour
-    double cooling_sensible_peak_W = 0.0;                      ///< largest hour mean of the sensible part by itself
+    double cooling_W = 0.0;                                  ///< sensible and latent together, largest hour mean
+    double cooling_sensible_W = 0.0, cooling_latent_W = 0.0; ///< in that same hour
+    double cooling_sensible_peak_W = 0.0;                    ///< largest hour mean of the sensible part by itself
     double cooling_setpoint_C = 24.0;
     double cooling_air_C = 24.0, cooling_humidity_ratio = 0.0; ///< room air in the hour of the peak
     double cooling_outdoor_C = 0.0;                            ///< outdoor air in that hour

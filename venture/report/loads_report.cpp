@@ -321,7 +321,8 @@ std::string room_text(const RoomLoad& r, const RoomCauses& causes, const quantit
                                units.text(r.heating_up_W, "power"), r.heating_when.clock_hour,
                                r.heating_when.clock_hour + 1);
         out += causes_text(causes.heating, "Heating", r.heating_room_C, units);
-        out += "\nThe heat balance differs from the sum by hand: it has one air and one radiant temperature, so walls colder than the air "
+        out += "\nThe heat balance differs from the sum by hand: it has one air and one radiant temperature, so walls "
+               "colder than the air "
                "draw heat by\n"
                "radiation from the others, and a set-point that holds the operative temperature needs warmer air.\n";
     }

@@ -27,7 +27,8 @@ TEST(Reports, ComeInInchPoundUnits)
     const std::string check = check_text(c.building, c.inch_pound),
                       loads = loads_text(c.building, c.design, c.inch_pound);
     EXPECT_THAT(check, HasSubstr("215.3")); // 20 m2
-    for (const std::string& text : {check, loads, room_text(c.design.loads.rooms[0], {}, c.building.origins, c.inch_pound)})
+    for (const std::string& text :
+         {check, loads, room_text(c.design.loads.rooms[0], {}, c.building.origins, c.inch_pound)})
         for (const char* metric : {"degC", " m2", "W/m2", " kW", "L/s", " W\n"})
             EXPECT_THAT(text, Not(HasSubstr(metric))) << text;
     EXPECT_THAT(loads, HasSubstr("winter design 23.0 degF")); // -5 degC

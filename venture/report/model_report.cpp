@@ -1,0 +1,208 @@
+#include <venture/report/model_report.hpp>
+
+#include <algorithm>
+
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+
+#include <venture/report/text_table.hpp>
+
+namespace venture::report {
+
+using building::Building;
+using loads::Compiled;
+using loads::ThermalModel;
+using nlohmann::json;
+
+namespace {
+
+std::string number(double value) { return fmt::format("{:.4g}", value); }
+
+double mean(const ThermalModel& m, const loads::Drives& drives)
+{
+    double sum = 0.0;
+    for (const loads::Drive& d : drives) sum += d.factor * m.signals[d.signal.index].mean();
+    return sum;
+}
+
+std::string mean_or_dash(const ThermalModel& m, const std::optional<loads::SignalId>& id)
+{
+    return id ? number(m.signals[id->index].mean()) : "-";
+}
+
+/// Which build-up, glazing or typed value a surface follows from, and where that stands.
+std::string from(const Building& b, const loads::SurfaceFrom& made_from)
+{
+    const building::Surface& s = b.surfaces[made_from.surface];
+    if (!made_from.opening) {
+        const building::NamedBuildup& build_up = b.build_ups[s.build_up];
+        return fmt::format("build-up '{}' ({})", build_up.layers.name, b.origins.describe(build_up.origin));
+    }
+    const building::Opening& opening = s.openings[*made_from.opening];
+    if (opening.kind == building::Opening::Kind::window)
+        return fmt::format("glazing '{}'", b.glazings[opening.glazing].values.name);
+    return "a door of typed U-value";
+}
+
+std::string beyond(const ThermalModel& m, const loads::Face& face)
+{
+    if (const auto* z = std::get_if<loads::ZoneFace>(&face))
+        return fmt::format("zone {}, {} + {} W/m2K", m.zones[z->zone].id, number(z->convective_W_per_m2K),
+                           number(z->radiative_W_per_m2K));
+    if (const auto* o = std::get_if<loads::OutdoorFace>(&face))
+        return fmt::format("outdoors, {}{}",
+                           o->film_by_step ? fmt::format("signal {} W/m2K", o->film_by_step->index)
+                                           : number(o->film_W_per_m2K) + " W/m2K",
+                           o->long_wave ? ", long wave apart" : "");
+    if (const auto* f = std::get_if<loads::FixedFace>(&face))
+        return fmt::format("signal {}{}", f->temperature_C.index,
+                           f->film_W_per_m2K ? fmt::format(", {} W/m2K", number(*f->film_W_per_m2K)) : "");
+    return "nothing";
+}
+
+std::string zones_table(const Building& b, const Compiled& c)
+{
+    const ThermalModel& m = c.model;
+    TextTable table;
+    table.add_column("Zone", Align::left);
+    for (const char* heading : {"stores\nkJ/K", "dry air\nkg", "leakage\ng/s", "air by plan\ng/s", "bridges\nW/K",
+                                "gains to air\nW", "radiant\nW", "heat below\ndegC", "cool above\ndegC"})
+        table.add_column(heading);
+    table.add_column("from", Align::left);
+    std::vector<std::size_t> room_of_zone(m.zones.size());
+    for (std::size_t r = 0; r < c.zone_of_room.size(); ++r) room_of_zone[c.zone_of_room[r]] = r;
+    for (std::size_t z = 0; z < m.zones.size(); ++z) {
+        const loads::Zone& zone = m.zones[z];
+        table.add_row({zone.id, number(zone.air_capacity_J_per_K / 1000.0), number(zone.dry_air_kg),
+                       number(1000.0 * mean(m, zone.infiltration_kg_per_s)),
+                       number(1000.0 * mean(m, zone.ventilation_kg_per_s)), number(zone.thermal_bridges_W_per_K),
+                       number(mean(m, zone.convective_gain_W)), number(mean(m, zone.radiant_gain_W)),
+                       mean_or_dash(m, zone.heat_below_C), mean_or_dash(m, zone.cool_above_C),
+                       b.origins.describe(b.rooms[room_of_zone[z]].origin)});
+    }
+    return table.text();
+}
+
+std::string surfaces_table(const Building& b, const Compiled& c)
+{
+    const ThermalModel& m = c.model;
+    TextTable table;
+    table.add_column("Surface", Align::left);
+    for (const char* heading : {"m2", "face to face\nW/m2K", "stores\nkJ/m2K", "modes"}) table.add_column(heading);
+    for (const char* heading : {"inside", "beyond", "from"}) table.add_column(heading, Align::left);
+    for (std::size_t i = 0; i < m.surfaces.size(); ++i) {
+        const loads::Surface& s = m.surfaces[i];
+        const fabric::WallModes& wall = m.walls[s.wall];
+        double capacity = 0.0, u = -wall.d12;
+        for (std::size_t k = 0; k < wall.size(); ++k) {
+            capacity += wall.s[k] * (wall.b1[k] + wall.b2[k]) / wall.rate_per_s[k];
+            u += wall.b1[k] * wall.b2[k] / wall.rate_per_s[k];
+        }
+        table.add_row({s.id, number(s.area_m2), number(u), number(capacity / 1000.0), fmt::format("{}", wall.size()),
+                       beyond(m, s.inside), beyond(m, s.outside), from(b, c.surfaces_from[i])});
+    }
+    return table.text();
+}
+
+std::string signals_table(const ThermalModel& m)
+{
+    TextTable table;
+    table.add_column("Signal");
+    table.add_column("is", Align::left);
+    for (const char* heading : {"values", "lowest", "mean", "highest"}) table.add_column(heading);
+    for (std::size_t i = 0; i < m.signals.size(); ++i) {
+        const loads::Signal& s = m.signals[i];
+        const auto [low, high] = std::ranges::minmax(s.start);
+        table.add_row({fmt::format("{}", i), std::string{loads::forcing_names()[static_cast<std::size_t>(s.forcing)]},
+                       fmt::format("{}", s.start.size()), number(low), number(s.mean()), number(high)});
+    }
+    return table.text();
+}
+
+json drives_json(const loads::Drives& drives)
+{
+    json out = json::array();
+    for (const loads::Drive& d : drives) out.push_back({{"signal", d.signal.index}, {"factor", d.factor}});
+    return out;
+}
+
+json id_json(const std::optional<loads::SignalId>& id) { return id ? json(id->index) : json(nullptr); }
+
+json face_json(const loads::Face& face)
+{
+    if (const auto* z = std::get_if<loads::ZoneFace>(&face))
+        return {{"zone", z->zone},
+                {"convective_W_per_m2K", z->convective_W_per_m2K},
+                {"radiative_W_per_m2K", z->radiative_W_per_m2K},
+                {"by_difference", z->natural.has_value()},
+                {"air_warmer_K", z->air_warmer_K},
+                {"absorbed_W", drives_json(z->absorbed_W)}};
+    if (const auto* o = std::get_if<loads::OutdoorFace>(&face))
+        return {{"outdoors", o->environment_C.index},
+                {"film_W_per_m2K", o->film_W_per_m2K},
+                {"film_by_step", id_json(o->film_by_step)},
+                {"sky_share", o->long_wave ? json(o->long_wave->sky_share) : json(nullptr)},
+                {"absorbed_W", drives_json(o->absorbed_W)}};
+    if (const auto* f = std::get_if<loads::FixedFace>(&face))
+        return {{"temperature", f->temperature_C.index},
+                {"film_W_per_m2K", f->film_W_per_m2K ? json(*f->film_W_per_m2K) : json(nullptr)}};
+    return nullptr;
+}
+
+} // namespace
+
+std::string model_text(const Building& b, const Compiled& c)
+{
+    const ThermalModel& m = c.model;
+    return fmt::format("{} zones, {} surfaces, {} walls, {} signals over {} steps of {:g} s; means over the period\n\n",
+                       m.zones.size(), m.surfaces.size(), m.walls.size(), m.signals.size(), m.steps, m.step_s) +
+           zones_table(b, c) + "\n" + surfaces_table(b, c) + "\n" + signals_table(m);
+}
+
+json model_json(const Building& b, const Compiled& c)
+{
+    const ThermalModel& m = c.model;
+    json zones = json::array(), surfaces = json::array(), walls = json::array(), signals = json::array();
+    for (const loads::Zone& z : m.zones)
+        zones.push_back({{"id", z.id},
+                         {"air_capacity_J_per_K", z.air_capacity_J_per_K},
+                         {"dry_air_kg", z.dry_air_kg},
+                         {"moisture_buffer", z.moisture_buffer},
+                         {"thermal_bridges_W_per_K", z.thermal_bridges_W_per_K},
+                         {"infiltration_kg_per_s", drives_json(z.infiltration_kg_per_s)},
+                         {"ventilation_kg_per_s", drives_json(z.ventilation_kg_per_s)},
+                         {"convective_gain_W", drives_json(z.convective_gain_W)},
+                         {"radiant_gain_W", drives_json(z.radiant_gain_W)},
+                         {"moisture_gain_kg_per_s", drives_json(z.moisture_gain_kg_per_s)},
+                         {"heat_below_C", id_json(z.heat_below_C)},
+                         {"cool_above_C", id_json(z.cool_above_C)},
+                         {"dry_above_kg_per_kg", id_json(z.dry_above_kg_per_kg)},
+                         {"radiant_weight", z.radiant_weight}});
+    for (std::size_t i = 0; i < m.surfaces.size(); ++i) {
+        const loads::Surface& s = m.surfaces[i];
+        surfaces.push_back({{"id", s.id},
+                            {"area_m2", s.area_m2},
+                            {"wall", s.wall},
+                            {"outside", face_json(s.outside)},
+                            {"inside", face_json(s.inside)},
+                            {"from", from(b, c.surfaces_from[i])}});
+    }
+    for (const fabric::WallModes& w : m.walls)
+        walls.push_back({{"rate_per_s", w.rate_per_s},
+                         {"b1", w.b1},
+                         {"b2", w.b2},
+                         {"s", w.s},
+                         {"d11", w.d11},
+                         {"d12", w.d12},
+                         {"d22", w.d22}});
+    for (const loads::Signal& s : m.signals)
+        signals.push_back({{"is", loads::forcing_names()[static_cast<std::size_t>(s.forcing)]},
+                           {"start", s.start},
+                           {"end", s.end},
+                           {"steps_per_value", s.steps_per_value}});
+    return {{"step_s", m.step_s}, {"steps", m.steps},     {"outdoor_air_C", m.outdoor_air_C.index},
+            {"zones", zones},     {"surfaces", surfaces}, {"walls", walls},
+            {"signals", signals}};
+}
+
+} // namespace venture::report
