@@ -81,6 +81,7 @@ void ZoneNetwork::lay_out(const SurfaceBank& bank)
         bool radiates = false;
         for (const std::uint32_t f : faces_of(z)) radiates |= bank.radiative[f] > 0.0;
         local_[z].follows_air = !radiates;
+        all_alone_ = all_alone_ && local_[z].alone;
     }
 }
 
@@ -290,21 +291,22 @@ double ZoneNetwork::solve_zone(std::size_t zone, const ZoneDrives& d, const Acti
         load = supply(d, zone, action, felt, inverse.control_per_W);
     }
     const double air_now = air + load * inverse.air_per_W, radiant_now = radiant + load * inverse.radiant_per_W;
-    const double moved = std::max(std::abs(air_now - x.air_C[zone]), std::abs(radiant_now - x.radiant_C[zone]));
+    // a zone that is held moves in its load alone, which counts as the temperature that it would move
+    const double moved = std::max({std::abs(air_now - x.air_C[zone]), std::abs(radiant_now - x.radiant_C[zone]),
+                                   std::abs((load - x.load_W[zone]) * inverse.control_per_W)});
     x.air_C[zone] = air_now;
     x.radiant_C[zone] = radiant_now;
     x.load_W[zone] = load;
     return moved;
 }
 
-/// @return how far any zone moved that others act on, K
+/// @return how far any zone moved, K
 double ZoneNetwork::sweep(const ZoneDrives& d, const Action* replay, bool first, ZoneUnknowns& x) const
 {
     double moved = 0.0;
     for (const std::size_t z : order_) {
         if (!first && local_[z].alone) continue;
-        const double by = solve_zone(z, d, replay, x);
-        if (!local_[z].alone) moved = std::max(moved, by);
+        moved = std::max(moved, solve_zone(z, d, replay, x));
     }
     return moved;
 }
@@ -324,6 +326,7 @@ Solved ZoneNetwork::solve(const ZoneDrives& d, const Action* replay, ZoneUnknown
             return out;
         }
         const double moved = sweep(d, replay, ++out.sweeps == 1, x);
+        if (all_alone_) return out;
         if (moved <= left_K || (moved < before && moved * moved <= left_K * (before - moved))) return out;
         before = moved;
     }

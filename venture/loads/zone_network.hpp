@@ -98,7 +98,7 @@ private:
     double sweep(const ZoneDrives& d, const Action* replay, bool first, ZoneUnknowns& x) const;
 
     const ThermalModel& model_;
-    bool radiates_ = false;
+    bool radiates_ = false, all_alone_ = true;
     bool loads_act_ = false;           ///< on zones that they do not supply
     std::vector<std::size_t> order_{}; ///< zones by id
     std::vector<double> storage_{}, area_m2_{}, per_area_{}, radiant_per_m2_{};
