@@ -95,6 +95,40 @@ std::string u_while_down(const fabric::Glazing& g, const building::NamedShade& s
     return ", U then " + units.number(u, "heat_transfer");
 }
 
+std::string films_text(const Building& b, const PreferredUnits& units)
+{
+    return fmt::format("Films inside {}; outside {}. Shading by buildings is not modelled yet.\n\n",
+                       b.method.films_by_difference ? "by the difference between face and air"
+                                                    : "after ISO 6946, fixed",
+                       b.method.wind_and_sky ? "by wind, long wave to sky and surroundings apart"
+                                             : units.text(25.0, Kind::heat_transfer) + " to the air");
+}
+
+/// Rooms that set back or are stratified; nothing if none does.
+std::string setbacks_text(const Building& b, const PreferredUnits& units)
+{
+    TextTable table;
+    table.add_column("Rooms that set back", Align::left);
+    table.add_column("", Align::left);
+    add_column(table, "set-point", "temperature", units);
+    add_column(table, "back to", "temperature", units);
+    table.add_column("outside profile", Align::left);
+    table.add_column("ramp\nh");
+    bool any = false;
+    for (const building::Room& room : b.rooms) {
+        const auto add = [&](const char* what, const auto& setpoint, const std::optional<building::Setback>& setback) {
+            if (!setpoint || !setback) return;
+            any = true;
+            table.add_row({room.name, what, units.number(setpoint->value, "temperature"),
+                           units.number(setback->temperature_C.value, "temperature"), b.profiles[setback->profile].name,
+                           fmt::format("{:g}", setback->ramp_h)});
+        };
+        add("heating", room.use.heating_setpoint_C, room.use.heating_setback);
+        add("cooling", room.use.cooling_setpoint_C, room.use.cooling_setback);
+    }
+    return any ? table.text() + "\n" : std::string{};
+}
+
 /// Thermal bridges of all rooms by name, in the order of the input.
 std::string bridges_text(const Building& b, const PreferredUnits& units)
 {
@@ -263,9 +297,8 @@ std::string check_text(const Building& b, const PreferredUnits& units)
     std::string out = loads_heading(b, units) + "\n" + table.text();
     out += "Walls and roofs net of openings, to wall centre lines; gains at full, sensible; own/type/default counts "
            "who stated each value of use.\n";
-    out += "Films inside after ISO 6946, fixed; outside " + units.text(25.0, Kind::heat_transfer) +
-           ". Shading by buildings and loss to the sky are not modelled yet.\n\n" + build_ups_text(b, units) + "\n" +
-           windows_text(b, units) + bridges_text(b, units) + defaults_text(b, units);
+    out += films_text(b, units) + build_ups_text(b, units) + "\n" + windows_text(b, units) + bridges_text(b, units) +
+           setbacks_text(b, units) + defaults_text(b, units);
     return out;
 }
 
