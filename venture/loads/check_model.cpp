@@ -18,6 +18,7 @@ public:
     {
         for (const Surface& s : m_.surfaces) check(s);
         for (const Zone& z : m_.zones) check(z);
+        for (const RadiantLink& link : m_.radiant_links) check(link);
     }
 
 private:
@@ -42,6 +43,24 @@ private:
             if (const auto* z = std::get_if<ZoneFace>(face)) check(where, *z);
             if (const auto* o = std::get_if<OutdoorFace>(face)) check(where, *o);
         }
+    }
+
+    void check(const RadiantLink& link) const
+    {
+        check_range("radiant link", "conductance", link.W_per_K, {0.0, 1e9}, "W/K");
+        std::size_t zone[2] = {};
+        for (std::size_t k = 0; k < 2; ++k) {
+            index("radiant link", "surface", link.surface[k], m_.surfaces.size());
+            const Surface& s = m_.surfaces[link.surface[k]];
+            const auto* face = std::get_if<ZoneFace>(link.inside[k] ? &s.inside : &s.outside);
+            check_range("radiant link to surface '" + s.id + "'", "zones that its face looks into",
+                        face != nullptr ? 1.0 : 0.0, {1.0, 1.0}, "");
+            check_range("radiant link to surface '" + s.id + "'", "radiative film", face->radiative_W_per_m2K,
+                        {1e-3, most_film_W_per_m2K}, "W/m2K");
+            zone[k] = face->zone;
+        }
+        check_range("radiant link", "zone of its second face", static_cast<double>(zone[1]),
+                    {static_cast<double>(zone[0]), static_cast<double>(zone[0])}, "");
     }
 
     void check(const std::string& where, const ZoneFace& z) const

@@ -56,8 +56,9 @@ struct HeatBalance::Prepared {
           parts{std::isinf(part_s) ? 1 : static_cast<std::size_t>(std::lround(m.step_s / part_s))},
           bank{m, part_s},
           films{m, bank},
+          links{m, bank},
           network{m, bank, two_stages::gamma * part_s},
-          solver{m, two_stages::gamma * part_s},
+          solver{m, links, two_stages::gamma * part_s},
           tolerance{accuracy}
     {
         for (std::size_t i = 0; i < m.signals.size(); ++i)
@@ -86,6 +87,7 @@ struct HeatBalance::Prepared {
     std::size_t parts;
     SurfaceBank bank;
     Films films;
+    Links links;
     ZoneNetwork network;
     StageSolver solver;
     FilmAccuracy tolerance;
@@ -264,6 +266,7 @@ State HeatBalance::steady_state(std::size_t first_step, std::size_t steps) const
     take(s.x.radiant_C, state.radiant_C);
     take(s.x.load_W, state.load_W);
     state.humidity_ratio = s.humidity_ratio;
+    state.linked = s.linked;
     state.films = s.film;
     state.film_trend.assign(state.films.size(), 0.0);
     recall(state);
@@ -314,10 +317,12 @@ void HeatBalance::solve_stage(const State& now, std::size_t stage, std::size_t a
         put(now.radiant_C, s.x.radiant_C);
         put(now.load_W, s.x.load_W);
         s.humidity_ratio = now.humidity_ratio;
+        s.linked = now.linked;
         guess_films(now.films, now.film_trend, two_stages::at[0], s.film);
     } else {
         s.x = first.x;
         s.humidity_ratio = first.humidity_ratio;
+        s.linked = first.linked;
         guess_films(first.film_found, now.film_trend, 1.0 - two_stages::at[0], s.film);
         carry(now.air_C, first.x.air_C, p.air_hat);
         carry(now.humidity_ratio, first.humidity_ratio, p.humidity_hat);
@@ -368,6 +373,7 @@ void HeatBalance::advance_parts(State& now, std::size_t step, StepResult* result
         now.humidity_ratio = last.humidity_ratio;
         for (std::size_t i = 0; i < now.films.size(); ++i) now.film_trend[i] = last.film_found[i] - now.films[i];
         now.films = last.film_found;
+        now.linked = last.linked;
     }
 }
 

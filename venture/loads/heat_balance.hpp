@@ -37,6 +37,7 @@ struct State {
     std::vector<double> air_C{};               ///< per zone
     std::vector<double> humidity_ratio{};      ///< per zone, kg/kg dry air
     std::vector<double> radiant_C{}, load_W{}; ///< per zone; the first guess of the next step
+    std::vector<double> linked{};              ///< long wave by links; its first guess
     std::vector<double> films{}, film_trend{}; ///< those that vary, and their change; the first guess of the next step
 };
 

@@ -23,7 +23,7 @@ double sum_of(const Drives& drives, const std::vector<double>& signal)
 
 void StageSolver::add_limits(std::vector<double>& signal) { signal.insert(signal.end(), {-infinity, infinity}); }
 
-StageSolver::StageSolver(const ThermalModel& model, double stage_s) : model_{model}
+StageSolver::StageSolver(const ThermalModel& model, const Links& links, double stage_s) : model_{model}, links_{links}
 {
     const auto no_lower_limit = static_cast<std::uint32_t>(model.signals.size()), no_upper_limit = no_lower_limit + 1;
     const auto index_or = [](const std::optional<SignalId>& id, std::uint32_t otherwise) {
@@ -68,8 +68,7 @@ void StageSolver::solve(SurfaceBank& bank, ZoneNetwork& network, Films& films, c
             bank.eliminate();
             network.refresh(bank);
         }
-        solve_zones(bank, network, start, s);
-        find_faces(bank, network, s);
+        solve_with_films(bank, network, start, s);
         if (!films.vary()) break;
         films.find(s.face_C, s.x.air_C, s.signal, s.film_found);
         if (start.film != nullptr) break;
@@ -80,8 +79,31 @@ void StageSolver::solve(SurfaceBank& bank, ZoneNetwork& network, Films& films, c
             break;
         s.film = s.film_found;
     }
+    send_supply(bank, network, s);
     find_water(bank, s);
     find_moisture(start, s);
+}
+
+void StageSolver::solve_with_films(SurfaceBank& bank, ZoneNetwork& network, const StageStart& start, Stage& s) const
+{
+    constexpr double still_W_per_m2 = 1e-7;
+    constexpr int most_rounds = 500;
+    s.linked.resize(links_.any() ? 2 * bank.count() : 0, 0.0);
+    for (int round = 1;; ++round) {
+        solve_zones(bank, network, start, s);
+        find_faces(bank, network, s);
+        if (!links_.any()) return;
+        links_.find(bank, s.face_C, s.x.radiant_C, s.linked_found);
+        double moved = 0.0;
+        for (std::size_t f = 0; f < s.linked.size(); ++f)
+            moved = std::max(moved, std::abs(s.linked_found[f] - s.linked[f]));
+        if (moved <= still_W_per_m2) return;
+        if (round == most_rounds) {
+            s.solved.settled = false;
+            return;
+        }
+        s.linked = s.linked_found;
+    }
 }
 
 /// What does not depend on any surface.
@@ -234,6 +256,7 @@ void StageSolver::solve_zones(const SurfaceBank& bank, ZoneNetwork& network, con
     for (std::size_t f = 0; f < 2 * n; ++f)
         known[f] = answers[f] * answer[f] + absorbed[f] + outdoor[f] * signal[environment[f]] + long_wave[f] +
                    convective[f] * warmer[f];
+    for (std::size_t f = 0; f < s.linked.size(); ++f) known[f] += bank.answers[f] * s.linked[f];
     eliminate_known(n, bank.own.data(), bank.across.data(), s.known.data(), nullptr, s.base.data());
     s.drives.air_W = s.storing_W;
     network.add_bases(bank, s.base, s.drives);
@@ -261,6 +284,12 @@ void StageSolver::find_faces(const SurfaceBank& bank, const ZoneNetwork& network
     for (const ZoneNetwork::SupplyToFace& to : network.supply_to_faces())
         if (const std::size_t f = to.side * n + to.slot; !bank.fixed[f]) s.known[f] += to.per_W * s.x.load_W[to.zone];
     eliminate_known(n, bank.own.data(), bank.across.data(), s.known.data(), s.base.data(), s.face_C.data());
+}
+
+/// What of the supply goes into planes, once it is known.
+void StageSolver::send_supply(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s)
+{
+    const std::size_t n = bank.count();
     for (const ZoneNetwork::SupplyToFace& to : network.supply_to_faces()) {
         s.answer[to.side * n + to.slot] += to.per_W * s.x.load_W[to.zone];
         if (to.side == 0) s.plane_W_per_m2[to.plane] += to.share * s.x.load_W[to.zone] / bank.slots[to.slot].area;

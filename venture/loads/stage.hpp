@@ -6,6 +6,7 @@
 #include <venture/loads/films.hpp>
 #include <venture/loads/flat_drives.hpp>
 #include <venture/loads/heat_balance.hpp>
+#include <venture/loads/links.hpp>
 #include <venture/loads/zone_network.hpp>
 
 namespace venture::loads::detail {
@@ -23,6 +24,7 @@ struct Stage {
     std::vector<double> humidity_ratio{}, removed_kg_per_s{};
     std::vector<double> film{}, film_found{}, film_residual_W{}; ///< see Films: used, found; residual per zone
     FilmResidual film_residual{};
+    std::vector<double> linked{}, linked_found{}; ///< see Links; per face, empty where nothing is linked
     int film_passes = 1;
     double outdoor_C = 0.0, outdoor_w = 0.0;
     ZoneUnknowns x{};
@@ -44,7 +46,8 @@ struct StageStart {
 class StageSolver {
 public:
     /// @param stage_s  gamma times the part of a step; infinity for the steady state
-    StageSolver(const ThermalModel& model, double stage_s);
+    /// @param links  outlives this
+    StageSolver(const ThermalModel& model, const Links& links, double stage_s);
 
     /// Adds no lower and no upper limit behind the signals of a stage.
     static void add_limits(std::vector<double>& signal);
@@ -62,11 +65,16 @@ private:
     void find_absorbed(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s) const;
     void solve_zones(const SurfaceBank& bank, ZoneNetwork& network, const StageStart& start, Stage& s) const;
     void find_faces(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s) const;
+    static void send_supply(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s);
     void find_water(const SurfaceBank& bank, Stage& s) const;
     void find_moisture(const StageStart& start, Stage& s) const;
     [[nodiscard]] double find_moisture_of(std::size_t zone, const StageStart& start, Stage& s) const;
 
+    /// Zones and faces with films as they are; faces that are linked until what they exchange stays.
+    void solve_with_films(SurfaceBank& bank, ZoneNetwork& network, const StageStart& start, Stage& s) const;
+
     const ThermalModel& model_;
+    const Links& links_;
     bool transfers_ = false; ///< some zone takes air from another
     // per zone
     FlatDrives convective_{}, radiant_{}, infiltration_{}, ventilation_{}, moisture_{};

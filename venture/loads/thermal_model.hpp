@@ -171,6 +171,13 @@ struct Zone {
     [[nodiscard]] double radiant_share() const;
 };
 
+/// Long wave between two faces inside, face by face.
+struct RadiantLink {
+    std::size_t surface[2] = {};
+    bool inside[2] = {true, true}; ///< their inside faces, else their outside ones
+    double W_per_K = 0.0;
+};
+
 /// Zones, surfaces and forcings over a period of equal steps.
 struct ThermalModel {
     double step_s = 600.0;
@@ -182,6 +189,10 @@ struct ThermalModel {
     std::vector<fabric::WallModes> walls{}; ///< each build-up once
     std::vector<Surface> surfaces{};
     std::vector<Zone> zones{};
+    /// The detailed choice of long wave inside, e.g. from fabric::grey_exchange_W_per_K(). Faces of one zone that are
+    /// linked exchange by their links alone: their radiative films are then only where the search for it starts, and
+    /// must not be nil. The radiant temperature is the mean of the faces weighted with these films.
+    std::vector<RadiantLink> radiant_links{};
 
     SignalId add_constant(double value, Forcing forcing = Forcing::other);
     /// A signal whose values fill the period.
