@@ -74,11 +74,11 @@ TEST(RadiantLinks, ChillWhatLooksAtTheWindowMost)
     int pairs = 0;
     for (const std::size_t i : {0U, 1U, 3U, 4U, 5U})
         for (const std::size_t j : {0U, 1U, 3U, 4U, 5U}) {
-            if (view[i][2] < view[j][2] + 0.02) continue;
+            if (view[i][2] < view[j][2] + 0.002) continue;
             EXPECT_LT(inside(linked, i), inside(linked, j)) << i << " and " << j;
             ++pairs;
         }
-    EXPECT_GT(pairs, 3);
+    EXPECT_GE(pairs, 4);
     EXPECT_NEAR(linked.day.zones[0].heating_W[3], star.day.zones[0].heating_W[3],
                 0.05 * star.day.zones[0].heating_W[3]);
 }
