@@ -37,6 +37,33 @@ std::vector<DesignDay> design_days(const Building& b)
     return days;
 }
 
+/// Worst of any zone that is heated or cooled, as a share of its peak.
+double film_residual(const PeriodicDay& day)
+{
+    double worst = 0.0;
+    for (const ZoneDay& zone : day.zones) {
+        const double peak =
+            std::max(*std::ranges::max_element(zone.heating_W), *std::ranges::max_element(zone.cooling_W));
+        if (peak > 0.0) worst = std::max(worst, zone.film_residual_W / peak);
+    }
+    return worst;
+}
+
+/// Films that vary must belong to their temperatures within 1 % of any room's peak; small peaks ask for more.
+PeriodicDay run_with_films(const ThermalModel& model, bool tell_memory)
+{
+    constexpr double most_residual = 0.01, finest_W_per_m2 = 0.002;
+    FilmAccuracy films;
+    for (;;) {
+        PeriodicDay day = run_periodic_day(model, {.films = films, .tell_memory = tell_memory});
+        const double residual = film_residual(day);
+        if (residual <= most_residual || films.inside_W_per_m2 <= finest_W_per_m2) return day;
+        const double finer = std::min(0.5, 0.5 * most_residual / residual);
+        films.inside_W_per_m2 = std::max(finest_W_per_m2, finer * films.inside_W_per_m2);
+        films.outside_W_per_m2 *= finer;
+    }
+}
+
 /// Runs every design day; each is independent of the others, so threads change nothing but the time.
 std::vector<Run> run_all(const Building& b, const DesignOptions& options)
 {
@@ -52,7 +79,7 @@ std::vector<Run> run_all(const Building& b, const DesignOptions& options)
             Compiled compiled = compile(
                 b, runs[i].day, {.step_s = options.step_s, .setbacks = runs[i].setbacks, .build_up_modes = modes});
             runs[i].zone_of_room = std::move(compiled.zone_of_room);
-            runs[i].result = run_periodic_day(compiled.model, {.tell_memory = runs[i].tell_memory});
+            runs[i].result = run_with_films(compiled.model, runs[i].tell_memory);
             runs[i].fingerprint = fingerprint_of(compiled.model);
         } catch (...) {
             failed[i] = std::current_exception();
@@ -132,18 +159,6 @@ void add_cooling(const Run& run, std::size_t r, RoomLoad& out)
         out.cooling_outdoor_C = 0.5 * (run.day.dry_bulb_C[h] + run.day.dry_bulb_C[h + 1]);
         out.cooling_balance = balance_of(day.parts[h]);
     }
-}
-
-/// Worst of any zone that is heated or cooled, as a share of its peak.
-double film_residual(const PeriodicDay& day)
-{
-    double worst = 0.0;
-    for (const ZoneDay& zone : day.zones) {
-        const double peak =
-            std::max(*std::ranges::max_element(zone.heating_W), *std::ranges::max_element(zone.cooling_W));
-        if (peak > 0.0) worst = std::max(worst, zone.film_residual_W / peak);
-    }
-    return worst;
 }
 
 RoomLoad load_of(const Building& b, const std::vector<Run>& runs, std::size_t r)
