@@ -248,12 +248,12 @@ TEST(Method, HoldsFilmsToAPercentOfSmallPeaksToo)
 {
     building::Input in = one_room();
     in.rooms[0].openings = {window("south", 1, 1)};
-    in.rooms[0].use.cooling_setpoint = 25.5;
+    in.rooms[0].use.cooling_setpoint = 23.0;
     in.method.inside_films = std::string{"by difference"};
     in.method.outside_films = std::string{"wind and sky"};
     const DesignLoads d = design_loads(built(in));
     ASSERT_GT(d.loads.rooms[0].cooling_W, 0.0);
-    ASSERT_LT(d.loads.rooms[0].cooling_W, 150.0);
+    ASSERT_LT(d.loads.rooms[0].cooling_W, 300.0);
     for (const RunNote& note : d.runs) EXPECT_LE(note.film_residual, 0.01) << note.day;
 }
 
