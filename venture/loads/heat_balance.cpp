@@ -27,6 +27,12 @@ void take(const std::vector<double>& row, std::vector<double>& out)
 {
     std::copy_n(row.begin(), out.size(), out.begin());
 }
+void put(const std::vector<double>& values, std::vector<double>& row)
+{
+    row.assign(values.begin(), values.end());
+    row.push_back(0.0);
+}
+
 /// Films that go on as they went, by at most a half.
 void guess_films(const std::vector<double>& from, const std::vector<double>& trend, double share,
                  std::vector<double>& guess)
@@ -36,11 +42,6 @@ void guess_films(const std::vector<double>& from, const std::vector<double>& tre
         const double most = 0.5 * from[i];
         guess[i] = from[i] + std::clamp(share * trend[i], -most, most);
     }
-}
-void put(const std::vector<double>& values, std::vector<double>& row)
-{
-    row.assign(values.begin(), values.end());
-    row.push_back(0.0);
 }
 
 } // namespace
