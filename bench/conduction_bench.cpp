@@ -159,7 +159,7 @@ BENCHMARK(conduction_row)->Arg(0)->Arg(1);
 
 /// The floor: as many multiply-adds as a step takes of every mode (nine, and the heat stored), kept in registers.
 #if defined(__x86_64__) && !defined(__clang__)
-__attribute__((target_clones("default", "arch=haswell")))
+__attribute__((target_clones("default", "arch=x86-64-v3", "arch=x86-64-v4")))
 #endif
 double
 multiply_adds(std::size_t fours_of_lanes, double by)

@@ -35,13 +35,14 @@ void tower_steps(benchmark::State& state, TowerFilms films)
     loads::State now = balance.steady_state();
     const std::size_t memory = mallinfo2().uordblks - before;
     loads::StepResult result;
-    std::size_t step = 0, passes = 0;
+    std::size_t step = 0, passes = 0, sweeps = 0;
     double worst = 0.0, residual = 0.0, peak = 1.0;
     for (int i = 0; i < 96; ++i) balance.advance(now, step++ % tower.model().steps);
     for (auto _ : state) {
         balance.advance(now, step++ % tower.model().steps, result, {.account = loads::Account::loads});
         worst = std::max(worst, std::abs(result.closure_W) / std::max(1.0, result.throughput_W));
         passes += static_cast<std::size_t>(result.film_passes);
+        sweeps += static_cast<std::size_t>(result.sweeps);
         for (const loads::ZoneStep& z : result.zones) {
             residual = std::max(residual, z.film_residual_W);
             peak = std::max({peak, z.heating_W, z.cooling_W});
@@ -52,6 +53,7 @@ void tower_steps(benchmark::State& state, TowerFilms films)
     state.counters["zone_years_per_s"] = benchmark::Counter(zone_steps / steps_a_year, benchmark::Counter::kIsRate);
     state.counters["kB_per_zone"] = static_cast<double>(memory) / 1024.0 / static_cast<double>(zones);
     state.counters["passes"] = static_cast<double>(passes) / static_cast<double>(state.iterations());
+    state.counters["sweeps"] = static_cast<double>(sweeps) / static_cast<double>(state.iterations());
     state.counters["residual"] = residual / peak;
     state.counters["closure"] = worst;
 }
@@ -72,11 +74,11 @@ double multiply_adds(const loads::ThermalModel& m)
     return n + 2.0 * 40.0 * static_cast<double>(m.zones.size());
 }
 
-using Lanes = double __attribute__((vector_size(32)));
-constexpr std::size_t chains = 10, a_round = 4 * chains; // enough to hide what one multiply-add waits for the last
+using Lanes = double __attribute__((vector_size(64)));
+constexpr std::size_t chains = 8, a_round = 8 * chains; // enough to hide what one multiply-add waits for the last
 
 #if defined(__x86_64__) && !defined(__clang__)
-__attribute__((target_clones("default", "arch=haswell")))
+__attribute__((target_clones("default", "arch=x86-64-v3", "arch=x86-64-v4")))
 #endif
 double
 multiply_and_add(double factor, std::size_t rounds)

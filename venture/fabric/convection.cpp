@@ -83,7 +83,7 @@ inline double cube_root(double x)
 }
 
 #if defined(__x86_64__) && !defined(__SANITIZE_ADDRESS__) && !defined(__clang__)
-__attribute__((target_clones("default", "arch=haswell")))
+__attribute__((target_clones("default", "arch=x86-64-v3", "arch=x86-64-v4")))
 #endif
 void films_of(std::size_t n, const std::array<const double*, 4>& powers, const double* difference, double* film)
 {
@@ -99,7 +99,7 @@ void films_of(std::size_t n, const std::array<const double*, 4>& powers, const d
 
 /// Where nothing is laminar: a coefficient times the cube root of the difference.
 #if defined(__x86_64__) && !defined(__SANITIZE_ADDRESS__) && !defined(__clang__)
-__attribute__((target_clones("default", "arch=haswell")))
+__attribute__((target_clones("default", "arch=x86-64-v3", "arch=x86-64-v4")))
 #endif
 void turbulent_films_of(std::size_t n, const std::array<const double*, 2>& coefficient, const double* difference,
                         double* film)

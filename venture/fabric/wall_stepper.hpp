@@ -49,11 +49,12 @@ struct WallStepper {
 /// @param step_s  above 0; infinity for the steady state, which both stages then are
 [[nodiscard]] WallStepper wall_stepper(const WallModes& modes, double step_s);
 
-/// Walls of one build-up without planes, side by side: element i of every row is wall i.
+/// Walls of one build-up without planes, side by side: element i of every row is wall i. Their states stand in groups of
+/// `lanes` walls, each group modes x lanes, so that a pass reads them in one stream.
 struct WallRow {
-    static constexpr std::size_t lanes = 4;
+    static constexpr std::size_t lanes = 8;
     std::size_t count = 0;             ///< a multiple of `lanes`
-    double* states = nullptr;          ///< modes x count
+    double* states = nullptr;          ///< count / lanes groups, of modes x lanes each
     const double* face_C[4] = {};      ///< outside and inside at the first stage, then at the second
     double* history[4] = {};           ///< in the same order, for the next step
     double* stored_J_per_m2 = nullptr; ///< after the step

@@ -249,17 +249,15 @@ void StageSolver::solve_zones(const SurfaceBank& bank, ZoneNetwork& network, con
     s.known.resize(2 * n);
     s.base.resize(2 * n);
     const double *signal = s.signal.data(), *answers = bank.answers.data(), *answer = s.answer.data(),
-                 *absorbed = s.absorbed.data(), *outdoor = bank.outdoor.data(), *long_wave = bank.long_wave_W.data(),
-                 *convective = bank.convective.data(), *warmer = bank.warmer.data();
+                 *absorbed = s.absorbed.data(), *outdoor = bank.outdoor.data(), *given = bank.given_W.data();
     const std::uint32_t* environment = bank.environment.data();
     double* known = s.known.data();
     for (std::size_t f = 0; f < 2 * n; ++f)
-        known[f] = answers[f] * answer[f] + absorbed[f] + outdoor[f] * signal[environment[f]] + long_wave[f] +
-                   convective[f] * warmer[f];
+        known[f] = answers[f] * answer[f] + absorbed[f] + outdoor[f] * signal[environment[f]] + given[f];
     for (std::size_t f = 0; f < s.linked.size(); ++f) known[f] += bank.answers[f] * s.linked[f];
     eliminate_known(n, bank.own.data(), bank.across.data(), s.known.data(), nullptr, s.base.data());
     s.drives.air_W = s.storing_W;
-    network.add_bases(bank, s.base, s.drives);
+    network.add_bases(s.base, s.drives);
     s.solved = network.solve(s.drives, start.actions, s.x);
 }
 

@@ -26,7 +26,8 @@ void SurfaceBank::add_row(const ThermalModel& model, std::size_t wall, const std
     const fabric::WallStepper& stepper = steppers[wall];
     const Row row{wall, slots.size(), (surfaces.size() + lanes - 1) / lanes * lanes, state_count_};
     for (std::size_t i = 0; i < row.count; ++i) {
-        Slot s{.stepper = wall, .first_state = row.first_state + i, .stride = row.count};
+        const std::size_t group = i / lanes * lanes * stepper.modes();
+        Slot s{.stepper = wall, .first_state = row.first_state + group + i % lanes, .stride = lanes};
         s.surface = surfaces[std::min(i, surfaces.size() - 1)];
         if (i < surfaces.size()) {
             const Surface& given = model.surfaces[s.surface];
@@ -46,8 +47,8 @@ void SurfaceBank::lay_out_faces(const ThermalModel& model)
 {
     const std::size_t n = count();
     for (auto* per_slot : {&y[0], &y[1], &y[2], &carry[0], &carry[1], &carry[2]}) per_slot->assign(n, 0.0);
-    for (auto* per_face :
-         {&own, &across, &area, &in_zone, &warmer, &convective, &radiative, &outdoor, &long_wave, &long_wave_W})
+    for (auto* per_face : {&own, &across, &area, &in_zone, &warmer, &convective, &radiative, &outdoor, &long_wave,
+                           &long_wave_W, &given_W})
         per_face->assign(2 * n, 0.0);
     zone.assign(2 * n, static_cast<std::uint32_t>(model.zones.size()));
     environment.assign(2 * n, 0);
@@ -103,6 +104,7 @@ void SurfaceBank::lay_out_face(const ThermalModel& model, const Face& face, std:
 void SurfaceBank::eliminate()
 {
     const std::size_t n = count();
+    for (std::size_t f = 0; f < 2 * n; ++f) given_W[f] = long_wave_W[f] + convective[f] * warmer[f];
     eliminate_faces(n, {y[0].data(), y[1].data(), y[2].data()},
                     {convective.data(), radiative.data(), outdoor.data(), long_wave.data()}, own.data(), across.data());
     for (const std::size_t slot : with_fixed_) eliminate_fixed(slot);

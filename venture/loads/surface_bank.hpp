@@ -65,6 +65,7 @@ public:
     std::vector<double> outdoor{};                  ///< to a given temperature, W/m2K
     std::vector<std::uint32_t> environment{};       ///< signal of that temperature
     std::vector<double> long_wave{}, long_wave_W{}; ///< apart from it: film, and film times what it goes to, W/m2
+    std::vector<double> given_W{};                  ///< by long wave and warmer air, W/m2; of eliminate()
     std::vector<unsigned char> fixed{};             ///< temperature given, no film
     std::vector<double> answers{};                  ///< 0 where the temperature is given, else 1
     static constexpr std::size_t terms_in_rows = 2;

@@ -63,6 +63,9 @@ void ZoneNetwork::lay_out(const SurfaceBank& bank)
     }
     first_face_.push_back(static_cast<std::uint32_t>(faces_.size()));
     first_coupling_.push_back(static_cast<std::uint32_t>(couplings_.size()));
+    supply_couplings_.resize(couplings_.size());
+    to_air_.resize(faces_.size());
+    to_radiant_.resize(faces_.size());
     for (std::size_t z = 0; z < zones; ++z)
         for (const std::uint32_t f : faces_of(z)) {
             const std::size_t other = bank.zone[f < n ? f + n : f - n];
@@ -95,6 +98,7 @@ std::uint32_t ZoneNetwork::coupling(std::size_t zone, std::size_t other)
 void ZoneNetwork::refresh(const SurfaceBank& bank)
 {
     for (Coupling& c : couplings_) c = {.zone = c.zone};
+    std::ranges::fill(supply_couplings_, SupplyCoupling{});
     for (std::size_t z = 0; z < local_.size(); ++z) refresh_zone(bank, z);
     add_supply_through_planes(bank);
     for (Inverse& inverse : inverse_) inverse.for_out_W_per_K = -1.0;
@@ -110,43 +114,47 @@ void ZoneNetwork::refresh_zone(const SurfaceBank& bank, std::size_t zone)
 {
     const std::size_t n = bank.count();
     const double radiant_per_m2 = radiant_per_m2_[zone];
-    double a11 = storage_[zone], a12 = 0.0, a22 = 0.0, to_air = model_.zones[zone].convective_share, to_radiant = 0.0;
-    if (area_m2_[zone] <= 0.0) to_air += model_.zones[zone].radiant_share();
+    Local local = local_[zone];
+    local.a11 = storage_[zone];
+    local.a12 = local.a22 = local.warm_air_W = local.by_supply[1] = 0.0;
+    local.by_supply[0] = model_.zones[zone].convective_share;
+    if (area_m2_[zone] <= 0.0) local.by_supply[0] += model_.zones[zone].radiant_share();
     for (std::uint32_t k = first_face_[zone]; k < first_face_[zone + 1]; ++k) {
         const std::size_t f = faces_[k], g = f < n ? f + n : f - n; // the other face
         const double air = bank.area[f] * bank.convective[f], radiant = bank.area[f] * bank.radiative[f],
                      own = bank.own[f];
-        a11 += air * (1.0 - own * bank.convective[f]);
-        a12 -= air * own * bank.radiative[f];
-        a22 += radiant * (1.0 - own * bank.radiative[f]);
+        to_air_[k] = air;
+        to_radiant_[k] = radiant;
+        local.warm_air_W += air * bank.warmer[f];
+        local.a11 += air * (1.0 - own * bank.convective[f]);
+        local.a12 -= air * own * bank.radiative[f];
+        local.a22 += radiant * (1.0 - own * bank.radiative[f]);
         if (radiates_) {
-            to_air += air * own * radiant_per_m2;
-            to_radiant += radiant * own * radiant_per_m2;
+            local.by_supply[0] += air * own * radiant_per_m2;
+            local.by_supply[1] += radiant * own * radiant_per_m2;
         }
         const std::size_t other = bank.zone[g];
         if (other == local_.size()) continue;
-        const double across = bank.across[f];
-        const double by[3] = {across * bank.convective[g], across * bank.radiative[g], across * radiant_per_m2_[other]};
+        const double across = bank.across[f], by_air = across * bank.convective[g],
+                     by_radiant = across * bank.radiative[g], by_supply = across * radiant_per_m2_[other];
         if (other == zone) {
-            a11 -= air * by[0];
-            a12 -= air * by[1];
-            a22 -= radiant * by[1];
-            to_air += air * by[2];
-            to_radiant += radiant * by[2];
+            local.a11 -= air * by_air;
+            local.a12 -= air * by_radiant;
+            local.a22 -= radiant * by_radiant;
+            local.by_supply[0] += air * by_supply;
+            local.by_supply[1] += radiant * by_supply;
             continue;
         }
         Coupling& c = couplings_[coupled_[k]];
-        for (std::size_t unknown = 0; unknown < (radiates_ ? 3U : 2U); ++unknown) {
-            c.in_air[unknown] += air * by[unknown];
-            c.in_radiant[unknown] += radiant * by[unknown];
-        }
+        c.in_air[0] += air * by_air;
+        c.in_air[1] += air * by_radiant;
+        c.in_radiant[0] += radiant * by_air;
+        c.in_radiant[1] += radiant * by_radiant;
+        if (!radiates_) continue;
+        supply_couplings_[coupled_[k]].in_air += air * by_supply;
+        supply_couplings_[coupled_[k]].in_radiant += radiant * by_supply;
     }
-    Local& local = local_[zone];
-    local.a11 = a11;
-    local.a12 = a12;
-    local.a22 = a22;
-    local.by_supply[0] = to_air;
-    local.by_supply[1] = to_radiant;
+    local_[zone] = local;
 }
 
 void ZoneNetwork::add_supply_through_planes(const SurfaceBank& bank)
@@ -181,23 +189,24 @@ void ZoneNetwork::add_supply_through_planes(const SurfaceBank& bank)
                 local_[zone].by_supply[0] += in_air;
                 local_[zone].by_supply[1] += in_radiant;
             } else {
-                Coupling& c = couplings_[coupling(zone, to.zone)];
-                c.in_air[2] += in_air;
-                c.in_radiant[2] += in_radiant;
+                SupplyCoupling& c = supply_couplings_[coupling(zone, to.zone)];
+                c.in_air += in_air;
+                c.in_radiant += in_radiant;
             }
         }
     }
 }
 
-void ZoneNetwork::add_bases(const SurfaceBank& bank, const std::vector<double>& base_C, ZoneDrives& d) const
+void ZoneNetwork::add_bases(const std::vector<double>& base_C, ZoneDrives& d) const
 {
     for (std::size_t z = 0; z < local_.size(); ++z) {
-        double air = 0.0, radiant = 0.0;
-        for (const std::uint32_t f : faces_of(z)) {
-            air += bank.area[f] * bank.convective[f] * (base_C[f] - bank.warmer[f]);
-            radiant += bank.area[f] * bank.radiative[f] * base_C[f];
+        double air = d.air_W[z] - local_[z].warm_air_W, radiant = 0.0;
+        for (std::uint32_t k = first_face_[z]; k < first_face_[z + 1]; ++k) {
+            const double base = base_C[faces_[k]];
+            air += to_air_[k] * base;
+            radiant += to_radiant_[k] * base;
         }
-        d.air_W[z] += air;
+        d.air_W[z] = air;
         d.radiant_W[z] = radiant;
     }
 }
@@ -273,8 +282,8 @@ double ZoneNetwork::solve_zone(std::size_t zone, const ZoneDrives& d, const Acti
         r1 += c.in_air[0] * air + c.in_air[1] * radiant;
         r2 += c.in_radiant[0] * air + c.in_radiant[1] * radiant;
         if (!loads_act_) continue;
-        r1 += c.in_air[2] * x.load_W[c.zone];
-        r2 += c.in_radiant[2] * x.load_W[c.zone];
+        r1 += supply_couplings_[i].in_air * x.load_W[c.zone];
+        r2 += supply_couplings_[i].in_radiant * x.load_W[c.zone];
     }
     for (std::uint32_t i = control.first_transfer; i < control.end_transfer; ++i)
         r1 += d.transfer_W_per_K[i] * x.air_C[transfer_from_[i]];

@@ -41,7 +41,7 @@ public:
     /// Coefficients from the surfaces as they are now.
     void refresh(const SurfaceBank& bank);
     /// Adds what the surfaces' base temperatures drive. @param base_C  per face
-    void add_bases(const SurfaceBank& bank, const std::vector<double>& base_C, ZoneDrives& drives) const;
+    void add_bases(const std::vector<double>& base_C, ZoneDrives& drives) const;
     /// Starts from what stands in x. @param replay  what each supply does; nothing: what its thermostat says
     [[nodiscard]] Solved solve(const ZoneDrives& drives, const Action* replay, ZoneUnknowns& x);
 
@@ -66,14 +66,19 @@ public:
     }
 
 private:
-    /// Of a neighbour's air, radiant temperature and supply in a zone's two balances.
+    /// Of a neighbour's air and radiant temperature in a zone's two balances.
     struct Coupling {
         std::uint32_t zone = 0;
-        double in_air[3] = {}, in_radiant[3] = {};
+        double in_air[2] = {}, in_radiant[2] = {};
+    };
+    /// Of its supply.
+    struct SupplyCoupling {
+        double in_air = 0.0, in_radiant = 0.0;
     };
     struct Local {
         double a11 = 0.0, a12 = 0.0, a22 = 0.0; ///< air without flows out, radiant point; a21 = a12
         double by_supply[2] = {};
+        double warm_air_W = 0.0;  ///< of air at faces that is warmer than the zone's mean
         bool follows_air = false; ///< nothing radiates: the radiant temperature is that of the air
         bool alone = true;        ///< no neighbour acts on it
     };
@@ -104,10 +109,12 @@ private:
     std::vector<double> storage_{}, area_m2_{}, per_area_{}, radiant_per_m2_{};
     std::vector<std::uint32_t> first_face_{}, faces_{}; ///< faces of zones, zone by zone
     std::vector<std::uint32_t> coupled_{};              ///< of each of them, into couplings_: what lies behind
+    std::vector<double> to_air_{}, to_radiant_{};       ///< area times film of each of them, W/K
     std::vector<Local> local_{};
     std::vector<Inverse> inverse_{};
     std::vector<std::uint32_t> first_coupling_{};
     std::vector<Coupling> couplings_{};
+    std::vector<SupplyCoupling> supply_couplings_{}; ///< alike
     std::vector<Control> control_{};
     std::vector<std::uint32_t> transfer_from_{};
     std::vector<SupplyToFace> supply_to_faces_{};
