@@ -55,9 +55,11 @@ struct Use {
     bool control_operative = true; ///< set-points hold the operative, else the air temperature
     Sourced<double> people{}, sensible_per_person_W{}, latent_per_person_W{};
     Sourced<double> lighting_W_per_m2{}, equipment_W_per_m2{}, equipment_W{}, moisture_kg_per_s{};
-    Sourced<double> infiltration_per_h{}, ventilation_per_person_m3_per_s{}, ventilation_per_area_m_per_s{},
-        ventilation_per_h{};
+    Sourced<double> infiltration_per_h{}, infiltration_summer_per_h{}, ventilation_per_person_m3_per_s{},
+        ventilation_per_area_m_per_s{}, ventilation_per_h{};
     Sourced<double> furniture_J_per_m2K{};
+    std::optional<Sourced<double>> heating_limit_W{}, cooling_limit_W{}; ///< of what stands in the room, in a year
+    Sourced<double> radiant_share{};                                     ///< of what heats or cools
     std::size_t people_profile = 0, lighting_profile = 0, equipment_profile = 0, moisture_profile = 0,
                 ventilation_profile = 0;
     Sourced<std::string> heated_by{}, cooled_by{}; ///< circuit; empty if not said
@@ -71,6 +73,7 @@ struct Room {
     double floor_m = 0.0, height_m = 0.0;
     double floor_area_m2 = 0.0, volume_m3 = 0.0;
     Use use{};
+    std::optional<std::size_t> thermostat_in{}; ///< room whose thermostat governs this one's supply, in a year
     quantity::OriginId origin{};
     int values_given = 0, values_by_type = 0, values_by_default = 0; ///< of its use: who said them
     [[nodiscard]] double outdoor_air_by_plan_m3_per_s() const;       ///< ventilation at full
@@ -155,6 +158,15 @@ struct ThermalBridge {
     double length_m = 0.0;          ///< of one junction; of a fixing 0
 };
 
+/// Air that goes from one room into another.
+struct TransferAir {
+    std::size_t from = 0, to = 0; ///< rooms
+    double flow_m3_per_s = 0.0;   ///< at full
+    std::size_t profile = 0;      ///< index into Building::profiles
+    bool both_ways = false;       ///< as much goes back
+    quantity::OriginId origin{};
+};
+
 /// How the heat balance takes what can be taken in more than one way.
 struct Method {
     bool films_by_difference = false; ///< inside; else fixed after ISO 6946
@@ -170,6 +182,7 @@ struct Building {
     std::vector<NamedGlazing> glazings{};
     std::vector<NamedShade> shades{};
     std::vector<ThermalBridge> thermal_bridges{};
+    std::vector<TransferAir> transfer_air{};
     std::vector<calendar::Profile> profiles{}; ///< [0] is "always"
     std::vector<Storey> storeys{};
     std::vector<Room> rooms{};       ///< in the order of the input

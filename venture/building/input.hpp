@@ -169,8 +169,9 @@ struct UseInput {
     Given<double> people, sensible_per_person, latent_per_person;
     Given<double> lighting, equipment, equipment_power, moisture;
     Given<std::string> people_profile, lighting_profile, equipment_profile, moisture_profile, ventilation_profile;
-    Given<double> infiltration, ventilation_per_person, ventilation_per_area, ventilation_rate;
+    Given<double> infiltration, infiltration_summer, ventilation_per_person, ventilation_per_area, ventilation_rate;
     Given<double> furniture;
+    Given<double> heating_limit, cooling_limit, radiant_share;
     Given<std::string> heated_by, cooled_by;
 };
 
@@ -196,19 +197,27 @@ struct FaceInput {
     Given<double> temperature;
 };
 
+/// Air that comes into a room from another one.
+struct TransferAirInput {
+    Given<std::string> from, way, profile, note;
+    Given<double> flow;
+};
+
 struct RoomInput {
-    Given<std::string> name, storey, type, note;
+    Given<std::string> name, storey, type, thermostat_in, note;
     Given<QuantityList> at, size;
     Given<PointList> corners;
     Given<double> height;
     UseInput use{};
     std::vector<OpeningInput> openings{};
     std::vector<FaceInput> faces{};
+    std::vector<TransferAirInput> transfer_air{};
     static void for_each_part(auto& self, auto visit) { visit(self.use); }
     static void for_each_nested(auto& self, auto visit)
     {
         visit("opening", self.openings);
         visit("face", self.faces);
+        visit("transfer_air", self.transfer_air);
     }
 };
 

@@ -58,6 +58,8 @@ std::span<const Key<building::OpeningInput>> keys<building::OpeningInput>();
 template <>
 std::span<const Key<building::FaceInput>> keys<building::FaceInput>();
 template <>
+std::span<const Key<building::TransferAirInput>> keys<building::TransferAirInput>();
+template <>
 std::span<const Key<building::RoomInput>> keys<building::RoomInput>();
 template <>
 std::span<const Key<building::CircuitInput>> keys<building::CircuitInput>();

@@ -79,6 +79,10 @@ std::span<const Key<UseInput>> keys<UseInput>()
          &T::ventilation_profile},
         {otherwise(number("infiltration", Kind::air_changes, 0, 50, "outdoor air by leakage"), 0.3, own),
          &T::infiltration},
+        {number("infiltration_summer", Kind::air_changes, 0, 50,
+                "the same in the summer half of the year (April to September, south of the equator October to March); "
+                "as in winter unless typed"),
+         &T::infiltration_summer},
         {otherwise(number("ventilation_per_person", Kind::air_flow, 0, 10, "outdoor air for each person"), 0.0, "none"),
          &T::ventilation_per_person},
         {otherwise(number("ventilation_per_area", Kind::air_flow_per_area, 0, 1, "outdoor air for the floor area"), 0.0,
@@ -90,6 +94,18 @@ std::span<const Key<UseInput>> keys<UseInput>()
              number("furniture", Kind::areal_capacity, 0, 1e6, "heat capacity of air's neighbours: furniture, goods"),
              10000.0, "EN ISO 52016-1, default internal heat capacity"),
          &T::furniture},
+        {number("heating_limit", Kind::power, 0, 1e7,
+                "most that what stands in the room can give: holds in a year, not in design loads; unlimited unless "
+                "typed"),
+         &T::heating_limit},
+        {number("cooling_limit", Kind::power, 0, 1e7,
+                "most sensible heat that what stands in the room can take away: holds in a year, not in design loads; "
+                "unlimited unless typed"),
+         &T::cooling_limit},
+        {otherwise(number("radiant_share", Kind::fraction, 0, 1,
+                          "of what heats or cools the room: radiates to its surfaces; the rest goes into the air"),
+                   0.0, "convective, as room loads are stated unless said otherwise"),
+         &T::radiant_share},
         text_key<T>("heated_by", &T::heated_by, "circuit that heats the room, or \"nothing\""),
         text_key<T>("cooled_by", &T::cooled_by, "circuit that cools the room, or \"nothing\""),
     };
@@ -162,6 +178,22 @@ std::span<const Key<FaceInput>> keys<FaceInput>()
 }
 
 template <>
+std::span<const Key<TransferAirInput>> keys<TransferAirInput>()
+{
+    using T = TransferAirInput;
+    static const std::vector<Key<T>> all = {
+        text_key<T>("from", &T::from, "room that the air comes from", true),
+        {must(number("flow", Kind::air_flow, 0, 1000, "at full")), &T::flow},
+        {otherwise_word(word("way", "both: as much goes back, as through an open door or boundary", {"in", "both"}),
+                        "in", "air goes one way unless typed"),
+         &T::way},
+        {otherwise_word(word("profile", "when", {}), "always", "all day unless typed"), &T::profile},
+        note_key<T>(),
+    };
+    return all;
+}
+
+template <>
 std::span<const Key<RoomInput>> keys<RoomInput>()
 {
     using T = RoomInput;
@@ -169,6 +201,9 @@ std::span<const Key<RoomInput>> keys<RoomInput>()
         name_key<T>("unique in the project"),
         text_key<T>("storey", &T::storey, "the storey it stands on", true),
         text_key<T>("type", &T::type, "room type whose values it takes where it has none"),
+        text_key<T>("thermostat_in", &T::thermostat_in,
+                    "room whose thermostat governs this one in a year: what heats or cools it gives the same share of "
+                    "its limits, or as much for the floor area where there are none"),
         {listed(number("at", Kind::length, -1e5, 1e5, "place of its lower left corner on the plan: [x, y]"), 2),
          &T::at},
         {listed(number("size", Kind::length, 0.1, 1e4, "along x and along y: [x, y]"), 2), &T::size},

@@ -78,10 +78,15 @@ Use Resolver::use_of(const UseInput& given)
             .equipment_W = sourced(given.equipment_power),
             .moisture_kg_per_s = sourced(given.moisture),
             .infiltration_per_h = sourced(given.infiltration),
+            .infiltration_summer_per_h =
+                given.infiltration_summer ? sourced(given.infiltration_summer) : sourced(given.infiltration),
             .ventilation_per_person_m3_per_s = sourced(given.ventilation_per_person),
             .ventilation_per_area_m_per_s = sourced(given.ventilation_per_area),
             .ventilation_per_h = sourced(given.ventilation_rate),
             .furniture_J_per_m2K = sourced(given.furniture),
+            .heating_limit_W = if_typed(given.heating_limit),
+            .cooling_limit_W = if_typed(given.cooling_limit),
+            .radiant_share = sourced(given.radiant_share),
             .people_profile = profile_called(given.people_profile),
             .lighting_profile = profile_called(given.lighting_profile),
             .equipment_profile = profile_called(given.equipment_profile),
@@ -193,12 +198,80 @@ void Resolver::add_rooms()
         building_.rooms.push_back(std::move(room));
     }
     if (building_.rooms.size() != input_.rooms.size()) return;
+    for (std::size_t r = 0; r < input_.rooms.size(); ++r) {
+        for (const TransferAirInput& air : input_.rooms[r].transfer_air) add_transfer_air(air, r);
+        set_thermostat(input_.rooms[r].thermostat_in, r);
+    }
+    check_air_balance();
     for (const auto& [a, b] : overlapping_rooms(building_.rooms))
         problem(codes::overlap, building_.rooms[b].origin,
                 fmt::format("rooms '{}' and '{}' stand in the same place", building_.rooms[a].name,
                             building_.rooms[b].name),
                 "check at, size, storey and height of both");
     for (const NearMiss& miss : near_misses(building_.rooms)) tell_near_miss(miss);
+}
+
+/// A room that another one names, and that is not itself.
+std::optional<std::size_t> Resolver::other_room(std::string_view key, const Given<std::string>& name, std::size_t room)
+{
+    const auto found = find("room", name, building_.rooms, [](const Room& r) { return r.name; });
+    if (found != room) return found;
+    problem(codes::contradiction, name.origin, fmt::format("{}: room '{}' names itself", key, *name),
+            "name another room, or leave it out");
+    return std::nullopt;
+}
+
+void Resolver::add_transfer_air(const TransferAirInput& given, std::size_t room)
+{
+    if (!given.from || !given.flow) return; // told already
+    const auto from = other_room("transfer_air", given.from, room);
+    if (!from) return;
+    building_.transfer_air.push_back({.from = *from,
+                                      .to = room,
+                                      .flow_m3_per_s = *given.flow,
+                                      .profile = profile_called(given.profile),
+                                      .both_ways = value_of(given.way) == "both",
+                                      .origin = given.flow.origin});
+}
+
+void Resolver::set_thermostat(const Given<std::string>& governing, std::size_t room)
+{
+    if (!governing) return;
+    const auto other = other_room("thermostat_in", governing, room);
+    if (!other) return;
+    if (input_.rooms[*other].thermostat_in)
+        problem(codes::contradiction, governing.origin,
+                fmt::format("thermostat_in: '{}' has no thermostat of its own, since it names '{}'", *governing,
+                            *input_.rooms[*other].thermostat_in),
+                "name the room that the thermostat hangs in");
+    building_.rooms[room].thermostat_in = other;
+}
+
+/// Air that goes on into other rooms must have come in.
+void Resolver::check_air_balance()
+{
+    constexpr double rounding = 1e-9;
+    for (std::size_t r = 0; r < building_.rooms.size(); ++r) {
+        const Room& room = building_.rooms[r];
+        double in = room.outdoor_air_by_plan_m3_per_s() + room.use.infiltration_per_h.value * room.volume_m3 / 3600.0,
+               out = 0.0;
+        quantity::OriginId where{};
+        for (const TransferAir& air : building_.transfer_air) {
+            if (air.both_ways) continue;
+            if (air.to == r) in += air.flow_m3_per_s;
+            if (air.from != r) continue;
+            out += air.flow_m3_per_s;
+            where = air.origin;
+        }
+        if (out <= in + rounding) continue;
+        quantity::Problem& finding =
+            problem(codes::air_balance, where,
+                    fmt::format("room '{}' passes {:.1f} L/s on to other rooms, but only {:.1f} L/s come into it",
+                                room.name, 1000.0 * out, 1000.0 * in),
+                    "give it the ventilation, leakage or transfer air that it passes on, or mend the flow");
+        finding.severity = Severity::warning;
+        finding.subject = "room/" + room.name;
+    }
 }
 
 void Resolver::tell_near_miss(const NearMiss& miss)

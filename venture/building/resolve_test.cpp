@@ -280,6 +280,24 @@ TEST(Findings, NamePeopleWithoutOutdoorAir)
     EXPECT_TRUE(resolve(in).building.has_value()); // a finding, not an error
 }
 
+TEST(Findings, NameARoomThatPassesOnMoreAirThanComesIn)
+{
+    Input in = shell();
+    in.rooms = {room("Hall", 0, 0, 5, 4), room("Bath", 5, 0, 5, 4)};
+    TransferAirInput air;
+    air.from = std::string{"Hall"};
+    air.flow = 0.02; // leakage brings 60 m3 * 0.3 / 3600 s = 0.005
+    in.rooms[1].transfer_air = {air};
+    const auto p = problem_of(in, codes::air_balance);
+    EXPECT_EQ(p.severity, quantity::Severity::warning);
+    EXPECT_THAT(p.message, testing::HasSubstr("passes 20.0 L/s on to other rooms, but only 5.0 L/s come into it"));
+    in.rooms[1].transfer_air[0].way = std::string{"both"};
+    EXPECT_TRUE(resolve(in).problems.empty());
+    in.rooms[1].transfer_air[0].way = {};
+    in.rooms[0].use.ventilation_rate = 1.0;
+    EXPECT_TRUE(resolve(in).problems.empty());
+}
+
 struct Mistake {
     const char* name;
     std::string_view code;
@@ -353,6 +371,19 @@ INSTANTIATE_TEST_SUITE_P(Input, Mistakes,
                                          [](Input& in) { in.fabric.outside_wall = std::string{"wal"}; }},
                                  Mistake{"no_roof", codes::missing, "[fabric] has no 'roof'",
                                          [](Input& in) { in.fabric.roof = {}; }},
+                                 Mistake{"air_from_itself", codes::contradiction, "room 'Room' names itself",
+                                         [](Input& in) {
+                                             TransferAirInput air;
+                                             air.from = std::string{"Room"};
+                                             air.flow = 0.01;
+                                             in.rooms[0].transfer_air = {air};
+                                         }},
+                                 Mistake{"thermostat_in_turn", codes::contradiction, "has no thermostat of its own",
+                                         [](Input& in) {
+                                             in.rooms = {room("A", 0, 0, 5, 4), room("B", 5, 0, 5, 4)};
+                                             in.rooms[0].thermostat_in = std::string{"B"};
+                                             in.rooms[1].thermostat_in = std::string{"A"};
+                                         }},
                                  Mistake{"unknown_storey", codes::unknown_name, "no storey is called 'attic'",
                                          [](Input& in) { in.rooms[0].storey = std::string{"attic"}; }},
                                  Mistake{"unknown_type", codes::unknown_name, "no room type is called 'x'",

@@ -101,6 +101,11 @@ private:
     void count_origins(const UseInput& given, Room& room) const;
     void tell_near_miss(const NearMiss& miss);
     void check_use(const RoomInput& given, const Room& room);
+    [[nodiscard]] std::optional<std::size_t> other_room(std::string_view key, const Given<std::string>& name,
+                                                        std::size_t room);
+    void add_transfer_air(const TransferAirInput& given, std::size_t room);
+    void set_thermostat(const Given<std::string>& governing, std::size_t room);
+    void check_air_balance();
 
     // resolve_surfaces.cpp: what encloses them
     void check_fabric_names();

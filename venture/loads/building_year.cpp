@@ -65,7 +65,7 @@ BuildingYear run_year(const building::Building& b, const climate::WeatherYear& y
     const int days = o.days > 0 ? o.days : year.days() - o.first_day + 1;
     quantity::check_range("year", "days", days, {1.0, static_cast<double>(year.days() - o.first_day + 1)}, "");
     const Spell spell = spell_of(b.site, year, 1, year.days());
-    const Compiled compiled = compile(b, spell, {.step_s = o.step_s});
+    const Compiled compiled = compile(b, spell, {.step_s = o.step_s, .limits = true});
     const std::size_t per_day = compiled.model.steps / static_cast<std::size_t>(year.days());
     BuildingYear out{.weather = year.name, .synthetic = year.synthetic, .first_day = o.first_day, .days = days};
     out.step_s = o.step_s;

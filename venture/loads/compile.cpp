@@ -57,7 +57,52 @@ void Compiler::add_zones()
         for (const building::ThermalBridge& bridge : b_.thermal_bridges)
             if (bridge.room == order[z]) m_.zones[z].thermal_bridges_W_per_K += bridge.heat_loss_W_per_K;
     }
+    add_transfer_air();
+    if (options_.limits) add_limits();
     sun_.resize(order.size());
+}
+
+void Compiler::add_transfer_air()
+{
+    const double density = room_air_density_kg_per_m3(spell_.pressure);
+    for (const building::TransferAir& air : b_.transfer_air) {
+        const std::size_t from = zone_of_room_[air.from], to = zone_of_room_[air.to];
+        const Drives flow{{profile(air.profile, Forcing::coefficient), air.flow_m3_per_s * density}};
+        m_.zones[to].transfer_air.push_back({from, flow});
+        if (air.both_ways) m_.zones[from].transfer_air.push_back({to, flow});
+    }
+}
+
+/// What stands in rooms as it is: limited, and governed by a thermostat that may be in another room.
+void Compiler::add_limits()
+{
+    for (std::size_t r = 0; r < b_.rooms.size(); ++r) {
+        const building::Room& room = b_.rooms[r];
+        const building::Use& use = room.use;
+        Zone& zone = m_.zones[zone_of_room_[r]];
+        if (use.heating_limit_W)
+            zone.most_heating_W = m_.add_constant(use.heating_limit_W->value, Forcing::coefficient);
+        if (use.cooling_limit_W)
+            zone.most_cooling_W = m_.add_constant(use.cooling_limit_W->value, Forcing::coefficient);
+        if (!room.thermostat_in) continue;
+        const building::Room& governing = b_.rooms[*room.thermostat_in];
+        const auto &own = use.heating_limit_W, &theirs = governing.use.heating_limit_W;
+        const double ratio = own && theirs && theirs->value > 0.0 ? own->value / theirs->value
+                                                                  : room.floor_area_m2 / governing.floor_area_m2;
+        zone.follows = Follows{zone_of_room_[*room.thermostat_in], ratio};
+    }
+}
+
+/// Leakage in air changes an hour: winter design counts as winter, everything else goes by its month.
+SignalId Compiler::infiltration(const building::Use& use)
+{
+    const double winter_per_h = use.infiltration_per_h.value, summer_per_h = use.infiltration_summer_per_h.value;
+    if (winter() || winter_per_h == summer_per_h) return m_.add_constant(winter_per_h, Forcing::coefficient);
+    const bool south = b_.site.place.latitude_deg < 0.0;
+    std::vector<double> values;
+    for (const int month : spell_.month)
+        values.push_back((month >= 4 && month <= 9) != south ? summer_per_h : winter_per_h);
+    return m_.add_blocks(std::move(values), Forcing::coefficient);
 }
 
 Zone Compiler::zone_of(const building::Room& room)
@@ -69,9 +114,9 @@ Zone Compiler::zone_of(const building::Room& room)
                   air_kg * m_.air_specific_heat_J_per_kgK + use.furniture_J_per_m2K.value * room.floor_area_m2,
               .dry_air_kg = air_kg,
               .moisture_buffer = use.moisture_buffer,
-              .radiant_weight = use.control_operative ? 0.5 : 0.0};
-    zone.infiltration_kg_per_s = {
-        {m_.add_constant(use.infiltration_per_h.value * air_kg / 3600.0, Forcing::coefficient)}};
+              .radiant_weight = use.control_operative ? 0.5 : 0.0,
+              .convective_share = 1.0 - use.radiant_share.value};
+    zone.infiltration_kg_per_s = {{infiltration(use), air_kg / 3600.0}};
     const double by_plan = room.outdoor_air_by_plan_m3_per_s() * density;
     if (by_plan > 0.0) zone.ventilation_kg_per_s = {{profile(use.ventilation_profile, Forcing::coefficient), by_plan}};
     if (!winter()) add_gains(room, zone);

@@ -34,6 +34,7 @@ struct Compiled {
 
 struct CompileOptions {
     double step_s = 600.0; ///< 60 to 3600, a divisor of an hour
+    bool limits = false;   ///< supplies give no more than their limits, and follow the thermostat that governs them
     bool setbacks = true;  ///< false: set-points hold all day, to tell what heating-up adds
     /// Modes of the building's build-ups if they are at hand: they are the same on every day. Made anew if empty.
     std::vector<fabric::WallModes> build_up_modes{};

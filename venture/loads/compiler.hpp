@@ -46,6 +46,9 @@ private:
     Zone zone_of(const building::Room& room);
     void add_gains(const building::Room& room, Zone& zone);
     void add_control(const building::Room& room, Zone& zone);
+    void add_limits();
+    void add_transfer_air();
+    SignalId infiltration(const building::Use& use);
     SignalId set_point(double temperature_C, const std::optional<building::Setback>& setback, double towards);
     SignalId profile(std::size_t index, Forcing forcing);
 

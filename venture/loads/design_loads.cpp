@@ -120,6 +120,7 @@ AirBalance balance_of(const ZoneStep& h)
             .convective_gains_W = h.convective_gain_W,
             .infiltration_W = h.infiltration_W,
             .ventilation_W = h.ventilation_W,
+            .transfer_air_W = h.transfer_W,
             .released_by_air_W = -h.into_air_capacity_W};
 }
 

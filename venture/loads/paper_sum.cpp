@@ -43,9 +43,14 @@ public:
                                   b_.site.winter.dry_bulb_C,
                                   bridge.heat_loss_W_per_K * (own_C() - b_.site.winter.dry_bulb_C)});
         const building::Room& room = b_.rooms[room_];
-        add_air("infiltration", room.use.infiltration_per_h.value * room.volume_m3 / 3600.0);
+        const double outdoor_C = b_.site.winter.dry_bulb_C;
+        add_air("infiltration", room.use.infiltration_per_h.value * room.volume_m3 / 3600.0, outdoor_C);
         const auto& when = b_.profiles[room.use.ventilation_profile].fraction;
-        add_air("ventilation", room.outdoor_air_by_plan_m3_per_s() * *std::ranges::max_element(when));
+        add_air("ventilation", room.outdoor_air_by_plan_m3_per_s() * *std::ranges::max_element(when), outdoor_C);
+        for (const building::TransferAir& air : b_.transfer_air) {
+            if (air.to == room_) add_transfer(air, air.from);
+            if (air.from == room_ && air.both_ways) add_transfer(air, air.to);
+        }
         return std::move(terms_);
     }
 
@@ -61,16 +66,19 @@ private:
         }
         case Neighbour::Kind::temperature:
             return s.beyond.temperature_C;
-        case Neighbour::Kind::room: {
-            const std::size_t other = behind ? s.room : s.beyond.room;
-            const auto& setpoint = b_.rooms[other].use.heating_setpoint_C;
-            return setpoint ? setpoint->value : floating_C_(other);
-        }
+        case Neighbour::Kind::room:
+            return room_C(behind ? s.room : s.beyond.room);
         case Neighbour::Kind::outdoors:
         case Neighbour::Kind::nothing:
             break;
         }
         return b_.site.winter.dry_bulb_C;
+    }
+
+    [[nodiscard]] double room_C(std::size_t room) const
+    {
+        const auto& setpoint = b_.rooms[room].use.heating_setpoint_C;
+        return setpoint ? setpoint->value : floating_C_(room);
     }
 
     [[nodiscard]] std::string seen_from_behind(const building::Surface& s) const
@@ -84,13 +92,18 @@ private:
         terms_.push_back({std::move(what), area, u, area * u, far, area * u * (own_C() - far)});
     }
 
-    void add_air(std::string what, double flow_m3_per_s)
+    void add_transfer(const building::TransferAir& air, std::size_t from)
+    {
+        const double most = *std::ranges::max_element(b_.profiles[air.profile].fraction);
+        add_air("air from " + b_.rooms[from].name, air.flow_m3_per_s * most, room_C(from));
+    }
+
+    void add_air(std::string what, double flow_m3_per_s, double far_C)
     {
         if (flow_m3_per_s <= 0.0) return;
         const double h =
             flow_m3_per_s * room_air_density_kg_per_m3(air::standard_pressure(b_.site.place.height_m)) * 1006.0;
-        terms_.push_back(
-            {std::move(what), 0.0, 0.0, h, b_.site.winter.dry_bulb_C, h * (own_C() - b_.site.winter.dry_bulb_C)});
+        terms_.push_back({std::move(what), 0.0, 0.0, h, far_C, h * (own_C() - far_C)});
     }
 
     const Building& b_;

@@ -39,11 +39,12 @@ struct PaperTerm {
 struct AirBalance {
     double outside_walls_W = 0.0, roof_W = 0.0, windows_W = 0.0, doors_W = 0.0, ground_W = 0.0, inner_W = 0.0;
     double thermal_bridges_W = 0.0;
-    double convective_gains_W = 0.0, infiltration_W = 0.0, ventilation_W = 0.0, released_by_air_W = 0.0;
+    double convective_gains_W = 0.0, infiltration_W = 0.0, ventilation_W = 0.0, transfer_air_W = 0.0,
+           released_by_air_W = 0.0;
     [[nodiscard]] double total_W() const
     {
         return outside_walls_W + roof_W + windows_W + doors_W + ground_W + inner_W + thermal_bridges_W +
-               convective_gains_W + infiltration_W + ventilation_W + released_by_air_W;
+               convective_gains_W + infiltration_W + ventilation_W + transfer_air_W + released_by_air_W;
     }
 };
 

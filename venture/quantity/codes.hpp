@@ -37,6 +37,7 @@ inline constexpr std::string_view unserved = "V401";        ///< a load that nob
 inline constexpr std::string_view no_outdoor_air = "V402";  ///< people without outdoor air
 inline constexpr std::string_view humidity_capped = "V403"; ///< design night more than saturated
 inline constexpr std::string_view not_met = "V404";         ///< no product suffices, or a kept one no longer does
+inline constexpr std::string_view air_balance = "V405";     ///< a room that passes on more air than comes in
 inline constexpr std::string_view unused = "V406";          ///< something declared that nothing uses
 inline constexpr std::string_view typed_load = "V407";      ///< a load that was typed, not computed
 inline constexpr std::string_view assumed = "V408";         ///< something assumed that the input does not say

@@ -146,6 +146,7 @@ json balance_json(const loads::AirBalance& b)
             {"convective_gains", b.convective_gains_W},
             {"infiltration", b.infiltration_W},
             {"ventilation", b.ventilation_W},
+            {"transfer_air", b.transfer_air_W},
             {"released_by_air", b.released_by_air_W}};
 }
 
@@ -342,6 +343,7 @@ std::string room_text(const RoomLoad& r, const RoomCauses& causes, const quantit
             {"convective gains", b.convective_gains_W},
             {"infiltration", b.infiltration_W},
             {"ventilation", b.ventilation_W},
+            {"air from other rooms", b.transfer_air_W},
             {"released by air and furniture", b.released_by_air_W}};
         for (const auto& [what, w] : parts)
             if (std::abs(w) >= 0.5) table.add_row({what, units.number(w, "power")});

@@ -127,7 +127,7 @@ std::string how_text(const BuildingYear& y)
     if (y.unsettled_steps > 0)
         out += fmt::format("DO NOT USE: zones did not come to rest in {} steps\n", y.unsettled_steps);
     return out + "Too cold, too warm: hours at whose end a set-point is missed by more than 0.1 K. Supplies are "
-                 "unlimited, convective; times are local\nstandard time; coldest and warmest are hour means of what "
+                 "unlimited where a room has no\nheating_limit or cooling_limit; times are local standard time; coldest and warmest are hour means of what "
                  "each room's set-points refer to.\n";
 }
 
