@@ -22,6 +22,38 @@ using namespace std::chrono_literals;
 
 class ProjectCommands : public HouseProject {};
 
+TEST_F(ProjectCommands, PrintTheNumbersThatTheHeatBalanceWorksWith)
+{
+    const Ran winter = run("loads house --model winter");
+    EXPECT_EQ(winter.code, 0) << winter.errors;
+    for (const char* part :
+         {"6 zones, 38 surfaces", "Kitchen / west wall to no exchange", "build-up 'brick party wall'"})
+        EXPECT_THAT(winter.out, HasSubstr(part));
+    const json july = run_json("loads house --model July --json");
+    EXPECT_EQ(july["zones"].size(), 6u);
+    EXPECT_EQ(july["surfaces"].size(), 38u);
+}
+
+TEST_F(ProjectCommands, TraceEveryNumberOfARoomsZone)
+{
+    const Ran kitchen = run("loads house --model July --room Kitchen");
+    EXPECT_EQ(kitchen.code, 0) << kitchen.errors;
+    for (const char* part : {"leakage", "default: our assumption", "people", "room type 'living'",
+                             "Bathroom / floor to Kitchen: face to face", "absorptance of the build-up"})
+        EXPECT_THAT(kitchen.out, HasSubstr(part));
+    for (const json& number : run_json("loads house --model July --room Kitchen --json")["numbers"])
+        EXPECT_NE(number["from"], "") << number;
+}
+
+TEST_F(ProjectCommands, SayWhichDaysAndRoomsAModelHas)
+{
+    const Ran day = run("loads house --model August"), room = run("loads house --model July --room Attic");
+    EXPECT_EQ(day.code, 2);
+    EXPECT_THAT(day.errors, HasSubstr("no design day is called 'August'; there are: winter, July"));
+    EXPECT_EQ(room.code, 2);
+    EXPECT_THAT(room.errors, HasSubstr("no room is called 'Attic'"));
+}
+
 TEST_F(ProjectCommands, OriginsListEveryValueOrThoseAskedFor)
 {
     const Ran all = run("check house --origins"), defaults = run("check house --origins default");

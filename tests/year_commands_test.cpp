@@ -51,6 +51,20 @@ TEST_F(YearCommands, AddUpMonthByMonthAndRoomByRoom)
     EXPECT_EQ(year["weather"]["synthetic"], true);
 }
 
+TEST_F(YearCommands, TellHowFarShadesAreDown)
+{
+    const json year = run_json("year house --step 60 --json --series \"shade down\" --from \"20 March\" --days 30");
+    double most = 0.0;
+    for (const json& series : year["series"]) {
+        EXPECT_THAT(series["of"].get<std::string>(), testing::EndsWith("/ window"));
+        for (const json& share : series["values"]) {
+            EXPECT_GE(share.get<double>(), 0.0);
+            most = std::max(most, share.get<double>());
+        }
+    }
+    EXPECT_EQ(most, 1.0); // curtains of the south side
+}
+
 TEST_F(YearCommands, RunAPartOfTheYearAsTheWholeRunsIt)
 {
     const json whole = run_json("year house --step 60 --json --series \"operative temperature\""),

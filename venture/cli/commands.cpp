@@ -16,6 +16,7 @@
 #include <venture/quantity/names.hpp>
 #include <venture/report/check_report.hpp>
 #include <venture/report/loads_report.hpp>
+#include <venture/report/model_origins.hpp>
 #include <venture/report/model_report.hpp>
 #include <venture/report/origins_report.hpp>
 #include <venture/report/plan_drawing.hpp>
@@ -117,7 +118,7 @@ ExitCode loads(const CommonOptions& o, const std::optional<std::string>& room, b
     return finish(job, o, job.failed() || job.design().converged());
 }
 
-ExitCode loads_model(const CommonOptions& o, const std::string& day)
+ExitCode loads_model(const CommonOptions& o, const std::string& day, const std::string& room)
 {
     Job job = open(o);
     if (needs_building(job, "loads --model")) return ExitCode::bad_input;
@@ -136,10 +137,20 @@ ExitCode loads_model(const CommonOptions& o, const std::string& day)
         return ExitCode::bad_input;
     }
     const loads::Compiled compiled = loads::compile(b, *found, {.step_s = 60.0 * o.step_min});
-    if (o.json)
+    if (!room.empty()) {
+        const auto index = b.find_room(room);
+        if (!index) {
+            print_error(fmt::format("no room is called '{}'\n", room));
+            return ExitCode::bad_input;
+        }
+        const auto numbers = report::numbers_of_room(b, compiled, *index);
+        o.json ? print_json({{"room", room}, {"numbers", report::numbers_json(numbers)}}, job)
+               : print(report::numbers_text(numbers));
+    } else if (o.json) {
         print_json(report::model_json(b, compiled), job);
-    else
+    } else {
         print(report::model_text(b, compiled));
+    }
     return finish(job, o);
 }
 

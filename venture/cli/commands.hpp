@@ -53,7 +53,7 @@ struct ClimateOptions {
 [[nodiscard]] ExitCode loads(const CommonOptions& options, const std::optional<std::string>& room, bool as_table);
 /// Prints the numeric form of the building on a design day: what the heat balance eats.
 /// @param day  "winter" or a design month, "July"
-[[nodiscard]] ExitCode loads_model(const CommonOptions& options, const std::string& day);
+[[nodiscard]] ExitCode loads_model(const CommonOptions& options, const std::string& day, const std::string& room);
 [[nodiscard]] ExitCode size(const CommonOptions& options);
 /// Runs the building through its weather year.
 [[nodiscard]] ExitCode year(const CommonOptions& options, const YearOptions& year);

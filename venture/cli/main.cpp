@@ -123,11 +123,13 @@ private:
         add_step(*c);
         c->add_option("--room", room_, "take one room apart: steady loss by hand, air balance in the hour of the peak");
         c->add_flag("--csv", csv_, "as the table that `venture size` reads");
-        c->add_option("--model", model_day_,
-                      "instead: the numbers that the heat balance works with on a design day, winter or \"July\"");
+        c->add_option(
+            "--model", model_day_,
+            "instead: the numbers that the heat balance works with on a design day, winter or \"July\"; with --room "
+            "those of one room, each with where it comes from");
         c->callback([this] {
             command_ = [this] {
-                if (!model_day_.empty()) return cli::loads_model(common_, model_day_);
+                if (!model_day_.empty()) return cli::loads_model(common_, model_day_, room_);
                 return cli::loads(common_, room_.empty() ? std::nullopt : std::optional{room_}, csv_);
             };
         });

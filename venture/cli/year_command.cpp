@@ -20,9 +20,11 @@ std::string kinds_text()
 {
     std::string out = "Series, means over the hour:\n";
     for (const loads::SeriesKind& kind : loads::series_kinds())
-        if (kind.subject != loads::Subject::surface)
-            out += fmt::format("  {:<26}{:<7}{}{}\n", kind.name, kind.unit,
-                               kind.subject == loads::Subject::whole ? "of the whole: " : "", kind.meaning);
+        out += fmt::format("  {:<26}{:<7}{}{}\n", kind.name, kind.unit,
+                           kind.subject == loads::Subject::whole     ? "of the whole: "
+                           : kind.subject == loads::Subject::surface ? "of every surface: "
+                                                                     : "",
+                           kind.meaning);
     return out;
 }
 
@@ -30,8 +32,7 @@ std::string kinds_text()
 bool knows_series(const std::vector<std::string>& asked)
 {
     std::vector<std::string> names;
-    for (const loads::SeriesKind& kind : loads::series_kinds())
-        if (kind.subject != loads::Subject::surface) names.emplace_back(kind.name);
+    for (const loads::SeriesKind& kind : loads::series_kinds()) names.emplace_back(kind.name);
     for (const std::string& kind : asked) {
         if (std::ranges::find(names, kind) != names.end()) continue;
         const auto near = quantity::nearest_name(kind, names);

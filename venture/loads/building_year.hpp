@@ -15,7 +15,7 @@ struct BuildingYearOptions {
     int first_day = 1;     ///< of the year
     int days = 0;          ///< 0: to the end of the year
     double run_in_days = 30.0;
-    /// Kinds of series by room, hour means; names of series_kinds(), those of zones or of the whole. Of all rooms.
+    /// Kinds of series by room, hour means; names of series_kinds(); of all rooms, or of all surfaces.
     std::vector<std::string> series{};
 };
 
@@ -37,7 +37,7 @@ struct BuildingYear {
     bool synthetic = false; ///< its weather was made up
     int first_day = 1, days = 365;
     std::vector<RoomYear> rooms{};                            ///< in the building's order
-    std::vector<Series> series{};                             ///< kind by kind, rooms in the order of their names
+    std::vector<Series> series{};                             ///< kind by kind, rooms or surfaces in the order of their names
     double heating_peak_W = 0.0, cooling_peak_W = 0.0;        ///< largest hours of the sums over all rooms
     std::size_t heating_peak_hour = 0, cooling_peak_hour = 0; ///< of the year, from 0
     double step_s = 0.0, run_in_days = 0.0;

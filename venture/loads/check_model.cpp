@@ -38,6 +38,7 @@ private:
         index(where, "wall", s.wall, m_.walls.size());
         const std::size_t planes = m_.walls[s.wall].planes.size();
         check_range(where, "sources", static_cast<double>(s.sources_W.size()), {0.0, static_cast<double>(planes)}, "");
+        if (s.shade_down) signal(where, "share of its shade that is down", *s.shade_down);
         if (s.water) index(where, "plane with water", s.water->plane, planes);
         for (const Face* face : {&s.outside, &s.inside}) {
             if (const auto* z = std::get_if<ZoneFace>(face)) check(where, *z);

@@ -109,8 +109,10 @@ Compiler::ThroughGlass Compiler::through_glass(const building::Surface& s, const
         diffuse.push_back(through_diffuse * keeps);
         heat.push_back(all * (1.0 - down[k] * (1.0 - all_left)) - beam.back() - diffuse.back());
     }
-    return through_glass_[key] = {samples(std::move(beam), Forcing::sun), samples(std::move(diffuse), Forcing::sun),
-                                  samples(std::move(heat), Forcing::sun)};
+    ThroughGlass out{samples(std::move(beam), Forcing::sun), samples(std::move(diffuse), Forcing::sun),
+                     samples(std::move(heat), Forcing::sun)};
+    if (window.shade) out.shade_down = samples(down, Forcing::coefficient);
+    return through_glass_[key] = out;
 }
 
 /// Sun that came through glass: beam falls on the floor; what the floor throws back, and all diffuse light, is taken up

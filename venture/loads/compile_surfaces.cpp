@@ -156,6 +156,7 @@ void Compiler::add_window(const building::Surface& s, const building::Opening& w
     const double glass_m2 = window.area_m2() * (1.0 - g.frame_share);
     ZoneFace inside = zone_face(s.room, s.attitude, false);
     Face outside = other_face(s, glass_emissivity);
+    std::optional<SignalId> shade_down;
     if (auto* outdoors = std::get_if<OutdoorFace>(&outside)) {
         add_shutter(s, window, *outdoors);
         sun_[zone].taking_up_m2 += glass_m2 * g.by_angle.diffuse_direct;
@@ -164,6 +165,7 @@ void Compiler::add_window(const building::Surface& s, const building::Opening& w
             sun_[zone].beam.push_back({sun.beam, glass_m2});
             sun_[zone].diffuse.push_back({sun.diffuse, glass_m2});
             inside.absorbed_W = {{sun.heat, glass_m2}};
+            shade_down = sun.shade_down;
         }
     } else {
         const double glass_share = 1.0 - g.frame_share;
@@ -182,7 +184,8 @@ void Compiler::add_window(const building::Surface& s, const building::Opening& w
                            .wall = massless_wall(fabric::face_to_face_resistance(g)),
                            .outside = std::move(outside),
                            .inside = std::move(inside),
-                           .part = inner(s) ? Part::inner : Part::window});
+                           .part = inner(s) ? Part::inner : Part::window,
+                           .shade_down = shade_down});
 }
 
 /// A shutter that is down adds its resistance to its share of the window. Winter design counts on those alone that are

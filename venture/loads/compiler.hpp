@@ -18,6 +18,7 @@ private:
     /// Sun through 1 m2 of glass: what comes through, and what flows in as heat.
     struct ThroughGlass {
         SignalId beam{}, diffuse{}, heat{};
+        std::optional<SignalId> shade_down{};
     };
     /// A face that sun inside a room falls on.
     struct SunFace {

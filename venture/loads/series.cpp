@@ -53,6 +53,15 @@ double outdoor_temperature(const ThermalModel& m, const StepResult&, std::size_t
     return 0.5 * (m.value(m.outdoor_air_C, step, 0.0) + m.value(m.outdoor_air_C, step, 1.0));
 }
 
+bool has_shade(const ThermalModel& m, std::size_t surface) { return m.surfaces[surface].shade_down.has_value(); }
+
+/// 0 where there is no shade.
+double shade_down(const ThermalModel& m, const StepResult&, std::size_t step, std::size_t surface)
+{
+    const auto& down = m.surfaces[surface].shade_down;
+    return down ? 0.5 * (m.value(*down, step, 0.0) + m.value(*down, step, 1.0)) : 0.0;
+}
+
 double closure(const ThermalModel&, const StepResult& r, std::size_t, std::size_t) { return r.closure_W; }
 
 constexpr SeriesKind kinds[] = {
@@ -97,6 +106,8 @@ constexpr SeriesKind kinds[] = {
      of_surface<&SurfaceStep::flux_W_per_m2, 1>},
     {"outside face flux", "W/m2", "into the wall at its outside face", Subject::surface, Account::faces,
      of_surface<&SurfaceStep::flux_W_per_m2, 0>},
+    {"shade down", "1", "share of a window's shade that is down", Subject::surface, Account::loads, shade_down,
+     has_shade},
     {"outdoor temperature", "degC", "of the outdoor air", Subject::whole, Account::loads, outdoor_temperature},
     {"total heating", "W", "of all zones", Subject::whole, Account::loads, of_all_zones<&ZoneStep::heating_W>},
     {"total cooling", "W", "of all zones, sensible", Subject::whole, Account::loads,
@@ -134,7 +145,8 @@ SeriesGatherer::SeriesGatherer(const ThermalModel& model, const std::vector<Ask>
                                                                   : model.surfaces.size();
         std::vector<std::size_t> of = ask.of;
         if (of.empty())
-            for (std::size_t i = 0; i < count; ++i) of.push_back(i);
+            for (std::size_t i = 0; i < count; ++i)
+                if (kind.has == nullptr || kind.has(model, i)) of.push_back(i);
         for (const std::size_t i : of) {
             quantity::check_range("series '" + ask.kind + "'", "number of what it is of", static_cast<double>(i),
                                   {0.0, static_cast<double>(count) - 1.0}, "");

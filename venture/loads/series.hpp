@@ -21,6 +21,8 @@ struct SeriesKind {
     Account needs = Account::loads;
     /// Of one zone or surface (0 for the whole) after a step.
     double (*value)(const ThermalModel& model, const StepResult& result, std::size_t step, std::size_t index) = nullptr;
+    /// Whether a zone or surface has it; nothing: all have.
+    bool (*has)(const ThermalModel& model, std::size_t index) = nullptr;
 };
 
 /// All that can be asked.
@@ -29,7 +31,7 @@ struct SeriesKind {
 /// Series that a caller wants.
 struct Ask {
     std::string kind{};            ///< name of a SeriesKind
-    std::vector<std::size_t> of{}; ///< zones or surfaces of the model; empty: all
+    std::vector<std::size_t> of{}; ///< zones or surfaces of the model; empty: all that have it
 };
 
 /// Values of one subject.

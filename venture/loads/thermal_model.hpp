@@ -127,6 +127,7 @@ struct Surface {
     Part part = Part::outside_wall;
     std::vector<Drives> sources_W{}; ///< heat put into the planes of its wall, W; as many as planes, or fewer
     std::optional<Water> water{};
+    std::optional<SignalId> shade_down{}; ///< share of its shade that is down; what it does stands in other signals
 };
 
 /// Air that comes into a zone from another one and displaces as much of its own.

@@ -175,7 +175,7 @@ json year_json(const building::Building& b, const BuildingYear& y)
                          {"months", months}});
     }
     for (const loads::Series& s : y.series)
-        series.push_back({{"kind", s.kind}, {"unit", s.unit}, {"room", s.id}, {"values", s.values}});
+        series.push_back({{"kind", s.kind}, {"unit", s.unit}, {"of", s.id}, {"values", s.values}});
     return {{"project", {{"name", b.project.name}, {"number", b.project.number}, {"revision", b.project.revision}}},
             {"weather", {{"name", y.weather}, {"synthetic", y.synthetic}}},
             {"first_day", y.first_day},

@@ -1,0 +1,236 @@
+#include <venture/report/model_origins.hpp>
+
+#include <algorithm>
+
+#include <fmt/format.h>
+#include <nlohmann/json.hpp>
+
+#include <venture/report/text_table.hpp>
+
+namespace venture::report {
+
+using building::Building;
+using loads::Compiled;
+using quantity::Sourced;
+
+namespace {
+
+/// Lists the numbers of one room.
+class Numbers {
+public:
+    Numbers(const Building& b, const Compiled& c, std::size_t room)
+        : b_{b},
+          c_{c},
+          room_{b.rooms[room]},
+          index_{room},
+          zone_{c.zone_of_room[room]}
+    {
+    }
+
+    std::vector<NumberFrom> run()
+    {
+        add_stores();
+        add_air();
+        add_gains();
+        add_control();
+        for (std::size_t i = 0; i < c_.model.surfaces.size(); ++i)
+            if (faces_zone(c_.model.surfaces[i].inside) || faces_zone(c_.model.surfaces[i].outside)) add_surface(i);
+        return std::move(out_);
+    }
+
+private:
+    void add(std::string what, double value, std::string unit, std::string made, std::string from)
+    {
+        out_.push_back({std::move(what), value, std::move(unit), std::move(made), std::move(from)});
+    }
+    [[nodiscard]] std::string said(const Sourced<double>& value) const { return b_.origins.describe(value.origin); }
+    [[nodiscard]] std::string shape() const { return b_.origins.describe(room_.origin); }
+    [[nodiscard]] double mean(const loads::Drives& drives) const
+    {
+        double sum = 0.0;
+        for (const loads::Drive& d : drives) sum += d.factor * c_.model.signals[d.signal.index].mean();
+        return sum;
+    }
+    [[nodiscard]] const loads::Zone& zone() const { return c_.model.zones[zone_]; }
+    [[nodiscard]] std::string when(std::size_t profile) const { return b_.profiles[profile].name; }
+
+    void add_stores()
+    {
+        const building::Use& use = room_.use;
+        add("dry air", zone().dry_air_kg, "kg",
+            fmt::format("{:.4g} m3 of room at the site's pressure", room_.volume_m3), shape());
+        add("capacity of air and furniture", zone().air_capacity_J_per_K, "J/K",
+            fmt::format("air, and {:g} J/m2K on {:.4g} m2 of floor", use.furniture_J_per_m2K.value,
+                        room_.floor_area_m2),
+            said(use.furniture_J_per_m2K));
+        add("moisture held, times that of the air", zone().moisture_buffer, "1", "as typed, else 1", shape());
+    }
+
+    void add_air()
+    {
+        const building::Use& use = room_.use;
+        add("leakage", mean(zone().infiltration_kg_per_s), "kg/s",
+            fmt::format("{:g} 1/h, in summer {:g} 1/h", use.infiltration_per_h.value,
+                        use.infiltration_summer_per_h.value),
+            said(use.infiltration_per_h));
+        const auto by_plan = [&](const char* of, double flow_m3_per_s, const Sourced<double>& value) {
+            if (flow_m3_per_s <= 0.0) return;
+            add(fmt::format("air by plan, {}", of), flow_m3_per_s, "m3/s",
+                fmt::format("at full, by profile '{}'", when(use.ventilation_profile)), said(value));
+        };
+        by_plan("for people", use.people.value * use.ventilation_per_person_m3_per_s.value,
+                use.ventilation_per_person_m3_per_s);
+        by_plan("for the floor", use.ventilation_per_area_m_per_s.value * room_.floor_area_m2,
+                use.ventilation_per_area_m_per_s);
+        by_plan("by volume", use.ventilation_per_h.value * room_.volume_m3 / 3600.0, use.ventilation_per_h);
+        for (const building::TransferAir& air : b_.transfer_air)
+            if (air.to == index_ || (air.both_ways && air.from == index_))
+                add("air from " + b_.rooms[air.to == index_ ? air.from : air.to].name, air.flow_m3_per_s, "m3/s",
+                    fmt::format("at full, by profile '{}'", when(air.profile)), b_.origins.describe(air.origin));
+        for (const building::ThermalBridge& bridge : b_.thermal_bridges)
+            if (bridge.room == index_)
+                add("thermal bridge " + bridge.name, bridge.heat_loss_W_per_K, "W/K",
+                    bridge.length_m > 0.0 ? fmt::format("over {:.4g} m", bridge.length_m) : "in all",
+                    "a [[thermal_bridge]]");
+    }
+
+    void add_gains()
+    {
+        if (zone().convective_gain_W.empty()) return; // winter design, or none
+        const building::Use& use = room_.use;
+        const auto gain = [&](const char* what, double watts, double radiant, std::size_t profile,
+                              const Sourced<double>& from) {
+            if (watts <= 0.0) return;
+            add(what, watts, "W", fmt::format("{:g} % of it radiant, by profile '{}'", 100.0 * radiant, when(profile)),
+                said(from));
+        };
+        gain("people", use.people.value * use.sensible_per_person_W.value, loads::radiant_share_people,
+             use.people_profile, use.people);
+        gain("lighting", use.lighting_W_per_m2.value * room_.floor_area_m2, loads::radiant_share_lighting,
+             use.lighting_profile, use.lighting_W_per_m2);
+        gain("equipment for the floor", use.equipment_W_per_m2.value * room_.floor_area_m2,
+             loads::radiant_share_equipment, use.equipment_profile, use.equipment_W_per_m2);
+        gain("equipment", use.equipment_W.value, loads::radiant_share_equipment, use.equipment_profile,
+             use.equipment_W);
+        if (!zone().moisture_gain_kg_per_s.empty())
+            add("moisture", mean(zone().moisture_gain_kg_per_s), "kg/s", "mean of people and other sources",
+                said(use.latent_per_person_W));
+    }
+
+    void add_control()
+    {
+        const building::Use& use = room_.use;
+        const auto set_point = [&](const char* what, const std::optional<loads::SignalId>& id,
+                                   const std::optional<Sourced<double>>& from,
+                                   const std::optional<building::Setback>& back) {
+            if (!id || !from) return;
+            add(what, c_.model.signals[id->index].mean(), "degC",
+                back ? fmt::format("mean of set-point and setback, by profile '{}'", when(back->profile))
+                     : std::string{"all day"},
+                said(*from));
+        };
+        set_point("heated below", zone().heat_below_C, use.heating_setpoint_C, use.heating_setback);
+        set_point("cooled above", zone().cool_above_C, use.cooling_setpoint_C, use.cooling_setback);
+        if (zone().dry_above_kg_per_kg && use.humidity_limit)
+            add("dried above", c_.model.signals[zone().dry_above_kg_per_kg->index].mean(), "kg/kg",
+                fmt::format("{:g} % at the cooling set-point", 100.0 * use.humidity_limit->value),
+                said(*use.humidity_limit));
+        add("weight of the radiant temperature in control", zone().radiant_weight, "1",
+            use.control_operative ? "operative temperature is held" : "air temperature is held", shape());
+        add("radiant share of what heats or cools", zone().radiant_share(), "1", "as typed", said(use.radiant_share));
+    }
+
+    [[nodiscard]] bool faces_zone(const loads::Face& face) const
+    {
+        const auto* at = std::get_if<loads::ZoneFace>(&face);
+        return at != nullptr && at->zone == zone_;
+    }
+
+    void add_surface(std::size_t i)
+    {
+        const loads::Surface& s = c_.model.surfaces[i];
+        const building::Surface& of = b_.surfaces[c_.surfaces_from[i].surface];
+        const auto& opening = c_.surfaces_from[i].opening;
+        const std::string outline = b_.origins.describe(b_.rooms[of.room].origin);
+        add(s.id + ": area", s.area_m2, "m2",
+            opening ? "width, height and count of the opening" : "of the face, less its openings", outline);
+        add(s.id + ": face to face", conductance(c_.model.walls[s.wall]), "W/m2K", made_of(of, opening),
+            stands_at(of, opening));
+        for (const loads::Face* face : {&s.inside, &s.outside}) add_films(s.id, *face);
+        const auto* outdoors = std::get_if<loads::OutdoorFace>(&s.outside);
+        if (outdoors != nullptr && !outdoors->absorbed_W.empty())
+            add(s.id + ": takes up sun outside", outdoors->absorbed_W.front().factor / s.area_m2, "1",
+                opening ? "of a door" : "absorptance of the build-up", stands_at(of, opening));
+    }
+
+    void add_films(const std::string& id, const loads::Face& face)
+    {
+        if (const auto* z = std::get_if<loads::ZoneFace>(&face); z != nullptr && z->zone == zone_) {
+            add(id + ": convection inside", z->convective_W_per_m2K, "W/m2K",
+                z->natural ? "first guess; by difference of temperatures" : "fixed, after ISO 6946", "[method]");
+            add(id + ": radiation inside", z->radiative_W_per_m2K, "W/m2K", "to the radiant point, after ISO 6946",
+                "[method]");
+        } else if (const auto* o = std::get_if<loads::OutdoorFace>(&face)) {
+            const bool by_step = o->film_by_step.has_value();
+            add(id + ": film outside", by_step ? c_.model.signals[o->film_by_step->index].mean() : o->film_W_per_m2K,
+                "W/m2K", by_step ? "mean; by the hour, with wind or shutter" : "fixed, after ISO 6946", "[method]");
+        }
+    }
+
+    static double conductance(const fabric::WallModes& wall)
+    {
+        double u = -wall.d12;
+        for (std::size_t k = 0; k < wall.size(); ++k) u += wall.b1[k] * wall.b2[k] / wall.rate_per_s[k];
+        return u;
+    }
+
+    [[nodiscard]] std::string made_of(const building::Surface& s, const std::optional<std::size_t>& opening) const
+    {
+        if (!opening) return fmt::format("build-up '{}'", b_.build_ups[s.build_up].layers.name);
+        const building::Opening& o = s.openings[*opening];
+        if (o.kind == building::Opening::Kind::door) return "U-value of the door, films taken off";
+        return fmt::format("glazing '{}', films taken off", b_.glazings[o.glazing].values.name);
+    }
+    [[nodiscard]] std::string stands_at(const building::Surface& s, const std::optional<std::size_t>& opening) const
+    {
+        if (!opening) return b_.origins.describe(b_.build_ups[s.build_up].origin);
+        const building::Opening& o = s.openings[*opening];
+        if (o.kind == building::Opening::Kind::window && !b_.glazings[o.glazing].source.empty())
+            return b_.glazings[o.glazing].source;
+        return b_.origins.describe(b_.rooms[s.room].origin);
+    }
+
+    const Building& b_;
+    const Compiled& c_;
+    const building::Room& room_;
+    std::size_t index_, zone_;
+    std::vector<NumberFrom> out_{};
+};
+
+} // namespace
+
+std::vector<NumberFrom> numbers_of_room(const Building& building, const Compiled& compiled, std::size_t room)
+{
+    return Numbers{building, compiled, room}.run();
+}
+
+std::string numbers_text(const std::vector<NumberFrom>& numbers)
+{
+    TextTable table;
+    table.add_column("Number", Align::left);
+    table.add_column("is");
+    for (const char* heading : {"", "made from", "said at"}) table.add_column(heading, Align::left);
+    for (const NumberFrom& n : numbers)
+        table.add_row({n.what, fmt::format("{:.4g}", n.value), n.unit == "1" ? "" : n.unit, n.made, n.from});
+    return table.text();
+}
+
+nlohmann::json numbers_json(const std::vector<NumberFrom>& numbers)
+{
+    nlohmann::json out = nlohmann::json::array();
+    for (const NumberFrom& n : numbers)
+        out.push_back({{"what", n.what}, {"value", n.value}, {"unit", n.unit}, {"made", n.made}, {"from", n.from}});
+    return out;
+}
+
+} // namespace venture::report
