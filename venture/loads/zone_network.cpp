@@ -275,15 +275,21 @@ double ZoneNetwork::solve_zone(std::size_t zone, const ZoneDrives& d, const Acti
 {
     const Inverse& inverse = inverse_[zone];
     const Control& control = control_[zone];
-    double r1 = d.air_W[zone], r2 = d.radiant_W[zone];
+    // four sums side by side: one after the other they would wait for each other
+    double r1 = d.air_W[zone], r2 = d.radiant_W[zone], by_radiant1 = 0.0, by_radiant2 = 0.0;
     for (std::uint32_t i = first_coupling_[zone]; i < first_coupling_[zone + 1]; ++i) {
         const Coupling& c = couplings_[i];
         const double air = x.air_C[c.zone], radiant = x.radiant_C[c.zone];
-        r1 += c.in_air[0] * air + c.in_air[1] * radiant;
-        r2 += c.in_radiant[0] * air + c.in_radiant[1] * radiant;
-        if (!loads_act_) continue;
-        r1 += supply_couplings_[i].in_air * x.load_W[c.zone];
-        r2 += supply_couplings_[i].in_radiant * x.load_W[c.zone];
+        r1 += c.in_air[0] * air;
+        r2 += c.in_radiant[0] * air;
+        by_radiant1 += c.in_air[1] * radiant;
+        by_radiant2 += c.in_radiant[1] * radiant;
+    }
+    r1 += by_radiant1;
+    r2 += by_radiant2;
+    for (std::uint32_t i = first_coupling_[zone]; loads_act_ && i < first_coupling_[zone + 1]; ++i) {
+        r1 += supply_couplings_[i].in_air * x.load_W[couplings_[i].zone];
+        r2 += supply_couplings_[i].in_radiant * x.load_W[couplings_[i].zone];
     }
     for (std::uint32_t i = control.first_transfer; i < control.end_transfer; ++i)
         r1 += d.transfer_W_per_K[i] * x.air_C[transfer_from_[i]];
