@@ -5,6 +5,7 @@
 #include <numbers>
 #include <stdexcept>
 
+#include <venture/building/shadows.hpp>
 #include <venture/climate/sky.hpp>
 #include <verify/tables.hpp>
 
@@ -138,6 +139,90 @@ Outcome incidence(const json& table, const json& group)
     return compare.outcome();
 }
 
+double metres(const json& of, const char* key) { return of.at(key).get<double>(); }
+
+building::Fin fin_of(const json& window, const char* key)
+{
+    if (!window.contains(key)) return {};
+    const json& f = window.at(key);
+    return {.depth_m = metres(f, "depth_m"),
+            .beside_m = metres(f, "gap_from_window_edge_m"),
+            .above_m = metres(f, "extension_above_window_top_m"),
+            .below_m = metres(f, "extension_below_window_bottom_m")};
+}
+
+void compare_shadow(Comparison& compare, const json& c, double shaded)
+{
+    const bool in_front = c.at("sun_in_front");
+    if (in_front) compare.value("shaded", shaded, c.at("shaded_fraction"), "shaded_fraction");
+    if (c.contains("sunlit_fraction"))
+        compare.value("sunlit", 1.0 - shaded, c.at("sunlit_fraction"), "shaded_fraction");
+}
+
+building::Polygons sheet(double width_m, double height_m)
+{
+    return {building::rectangle(0, 0, building::to_grid(width_m), building::to_grid(height_m))};
+}
+
+Outcome window_shadows(const json& table, const json& group)
+{
+    Comparison compare{table};
+    for (const json& c : group) {
+        building::Plates plates{.left = fin_of(c, "fin_left"), .right = fin_of(c, "fin_right")};
+        if (c.contains("overhang")) {
+            const json& o = c.at("overhang");
+            plates.overhang = {.depth_m = metres(o, "depth_m"),
+                               .above_m = metres(o, "height_above_window_top_m"),
+                               .beyond_left_m = metres(o, "extension_left_m"),
+                               .beyond_right_m = metres(o, "extension_right_m")};
+        }
+        const double width = metres(c, "window_width_m"), height = metres(c, "window_height_m");
+        const auto light = building::towards(standing(c.at("sun_elevation_deg"), c.at("sun_azimuth_deg")),
+                                             degrees(c, "surface_tilt_deg"), degrees(c, "surface_azimuth_deg"));
+        if (c.contains("cos_incidence"))
+            compare.value("cos incidence", light.out, c.at("cos_incidence"), "cos_incidence");
+        compare_shadow(
+            compare, c,
+            building::shaded_share(sheet(width, height), building::casters_of(plates, width, height), light));
+    }
+    return compare.outcome();
+}
+
+/// Sides and top of a box that stands before a facade.
+std::vector<building::Caster> box_of(const json& block)
+{
+    const double turn = metres(block, "rotation_deg") * deg, length = metres(block, "length_m"),
+                 width = metres(block, "width_m"), low = metres(block, "bottom_m"), high = metres(block, "top_m");
+    const auto corner = [&](double along, double away, double up) {
+        return building::PointBefore{
+            metres(block, "centre_along_facade_m") + along * std::cos(turn) - away * std::sin(turn), up,
+            metres(block, "centre_distance_m") + along * std::sin(turn) + away * std::cos(turn)};
+    };
+    const double l = 0.5 * length, w = 0.5 * width;
+    const std::pair<double, double> plan[] = {{-l, -w}, {l, -w}, {l, w}, {-l, w}};
+    std::vector<building::Caster> out(2);
+    for (std::size_t i = 0; i < 4; ++i) {
+        const auto [a, b] = plan[i];
+        const auto [c, d] = plan[(i + 1) % 4];
+        out.push_back({corner(a, b, low), corner(c, d, low), corner(c, d, high), corner(a, b, high)});
+        out[0].push_back(corner(a, b, high));
+        out[1].push_back(corner(a, b, low));
+    }
+    return out;
+}
+
+Outcome block_shadows(const json& table, const json& group)
+{
+    Comparison compare{table};
+    for (const json& c : group) {
+        const auto light = building::towards(standing(c.at("sun_elevation_deg"), c.at("sun_azimuth_deg")),
+                                             Angle::degrees(90.0), degrees(c, "facade_azimuth_deg"));
+        const double width = metres(c, "facade_width_m"), height = metres(c, "facade_height_m");
+        compare_shadow(compare, c, building::shaded_share(sheet(width, height), box_of(c.at("block")), light));
+    }
+    return compare.outcome();
+}
+
 Outcome air_mass(const json& table, const json& group)
 {
     Comparison compare{table};
@@ -243,6 +328,8 @@ void add_sun_and_sky(Answers& answers)
     answers[{"solar position", "events"}] = events;
     answers[{"solar position", "design_days"}] = design_days;
     answers[{"incident solar geometry and shadows", "incidence"}] = incidence;
+    answers[{"incident solar geometry and shadows", "window_shadows"}] = window_shadows;
+    answers[{"incident solar geometry and shadows", "block_shadows"}] = block_shadows;
     const std::string sky = "clear-sky design irradiance";
     answers[{sky, "air_mass"}] = air_mass;
     answers[{sky, "extraterrestrial"}] = extraterrestrial;

@@ -103,6 +103,20 @@ double distance_to_edges(const Polygon& polygon, GridPoint p)
 
 } // namespace
 
+double covered_m2(const Polygons& a, const std::vector<Ring>& covers)
+{
+    ClipperLib::Clipper clipper;
+    add(clipper, a, ClipperLib::ptSubject);
+    for (const Ring& cover : covers) clipper.AddPath(path_of(cover), ClipperLib::ptClip, true);
+    ClipperLib::Paths covered;
+    const bool done =
+        clipper.Execute(ClipperLib::ctIntersection, covered, ClipperLib::pftNonZero, ClipperLib::pftNonZero);
+    VENTURE_ASSERT(done);
+    double sum = 0.0;
+    for (const ClipperLib::Path& path : covered) sum += area_m2(ring_of(path)); // holes count as less
+    return sum;
+}
+
 int side(GridPoint a, GridPoint b, GridPoint p)
 {
     const Wide cross = static_cast<Wide>(b.x - a.x) * (p.y - a.y) - static_cast<Wide>(b.y - a.y) * (p.x - a.x);

@@ -39,6 +39,9 @@ using Polygons = std::vector<Polygon>;
 [[nodiscard]] Polygons intersection(const Polygons& a, const Polygons& b);
 [[nodiscard]] Polygons difference(const Polygons& a, const Polygons& b);
 
+/// Area of a under any of the covers, which may overlap. @param covers  anticlockwise
+[[nodiscard]] double covered_m2(const Polygons& a, const std::vector<Ring>& covers);
+
 /// Whether edges of the ring cross or touch each other away from common corners, or it encloses nothing.
 [[nodiscard]] bool is_simple(const Ring& ring);
 
