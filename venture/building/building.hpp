@@ -6,6 +6,7 @@
 #include <vector>
 
 #include <venture/building/polygon.hpp>
+#include <venture/building/shadows.hpp>
 #include <venture/calendar/profile.hpp>
 #include <venture/climate/design_day.hpp>
 #include <venture/fabric/glazed_unit.hpp>
@@ -97,6 +98,7 @@ struct Opening {
     std::size_t glazing = 0;            ///< of a window
     std::optional<std::size_t> shade{}; ///< of a window; index into Building::shades
     double u_value_W_per_m2K = 0.0;     ///< of a door
+    Plates plates{};                    ///< round each of them
     [[nodiscard]] double area_m2() const { return width_m * height_m * static_cast<double>(from_left_m.size()); }
 };
 
@@ -158,6 +160,15 @@ struct ThermalBridge {
     double length_m = 0.0;          ///< of one junction; of a fixing 0
 };
 
+/// What stands near the building and takes sun from it.
+struct Obstruction {
+    std::string name{};
+    Ring outline{};                       ///< plan, grid points, anticlockwise
+    double base_m = 0.0, top_m = 0.0;     ///< above the project's zero
+    double with_leaves = 0.0, bare = 0.0; ///< share of sun that passes
+    [[nodiscard]] bool solid() const { return with_leaves <= 0.0 && bare <= 0.0; }
+};
+
 /// Air that goes from one room into another.
 struct TransferAir {
     std::size_t from = 0, to = 0; ///< rooms
@@ -183,6 +194,7 @@ struct Building {
     std::vector<NamedShade> shades{};
     std::vector<ThermalBridge> thermal_bridges{};
     std::vector<TransferAir> transfer_air{};
+    std::vector<Obstruction> obstructions{};
     std::vector<calendar::Profile> profiles{}; ///< [0] is "always"
     std::vector<Storey> storeys{};
     std::vector<Room> rooms{};       ///< in the order of the input

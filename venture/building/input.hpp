@@ -154,6 +154,14 @@ struct FabricInput {
         note;
 };
 
+/// What stands near the building and takes sun from it: another building, a wall, a tree.
+struct ObstructionInput {
+    Given<std::string> name, note;
+    Given<QuantityList> at, size;
+    Given<PointList> corners;
+    Given<double> base, top, transmittance, transmittance_bare;
+};
+
 struct ProfileInput {
     Given<std::string> name, note;
     Given<TextList> hours; ///< "08-18 100 %"; hours not named are 0
@@ -189,6 +197,7 @@ struct StoreyInput {
 struct OpeningInput {
     Given<std::string> name, in, to, kind, glazing, shade, note;
     Given<double> width, height, sill, from_left, count, u_value;
+    Given<double> reveal, overhang, overhang_above, overhang_beyond, fins, fins_beside;
 };
 
 /// What is said of one face of a room instead of being found.
@@ -204,7 +213,7 @@ struct TransferAirInput {
 };
 
 struct RoomInput {
-    Given<std::string> name, storey, type, thermostat_in, note;
+    Given<std::string> name, storey, type, walk, thermostat_in, note;
     Given<QuantityList> at, size;
     Given<PointList> corners;
     Given<double> height;
@@ -267,6 +276,7 @@ struct Input {
     std::vector<ShadeInput> shades{};
     GroundInput ground{};
     std::vector<ThermalBridgeInput> thermal_bridges{};
+    std::vector<ObstructionInput> obstructions{};
     std::vector<ProfileInput> profiles{};
     std::vector<RoomTypeInput> room_types{};
     std::vector<StoreyInput> storeys{};

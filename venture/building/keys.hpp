@@ -58,6 +58,8 @@ std::span<const Key<building::OpeningInput>> keys<building::OpeningInput>();
 template <>
 std::span<const Key<building::FaceInput>> keys<building::FaceInput>();
 template <>
+std::span<const Key<building::ObstructionInput>> keys<building::ObstructionInput>();
+template <>
 std::span<const Key<building::TransferAirInput>> keys<building::TransferAirInput>();
 template <>
 std::span<const Key<building::RoomInput>> keys<building::RoomInput>();
@@ -101,6 +103,7 @@ void for_each_table(auto& input, Visit visit)
     visit("shade", input.shades);
     visit("ground", input.ground);
     visit("thermal_bridge", input.thermal_bridges);
+    visit("obstruction", input.obstructions);
     visit("profile", input.profiles);
     visit("room_type", input.room_types);
     visit("storey", input.storeys);

@@ -273,6 +273,31 @@ std::span<const Key<ThermalBridgeInput>> keys<ThermalBridgeInput>()
 }
 
 template <>
+std::span<const Key<ObstructionInput>> keys<ObstructionInput>()
+{
+    using T = ObstructionInput;
+    static const std::vector<Key<T>> all = {
+        name_key<T>("of what takes sun from the building"),
+        {listed(number("at", Kind::length, -1e5, 1e5, "place of its lower left corner on the plan: [x, y]"), 2),
+         &T::at},
+        {listed(number("size", Kind::length, 0.01, 1e4, "along x and along y: [x, y]"), 2), &T::size},
+        {number("corners", Kind::length, -1e5, 1e5, "outline instead of at and size: [[x, y], ...]"), &T::corners},
+        {otherwise(number("base", Kind::length, -200, 1000, "its foot above the project's zero"), 0.0, "on the ground"),
+         &T::base},
+        {must(number("top", Kind::length, -200, 1000, "its top above the project's zero")), &T::top},
+        {otherwise(number("transmittance", Kind::fraction, 0, 1, "share of sun that passes through it"), 0.0,
+                   "a solid"),
+         &T::transmittance},
+        {number("transmittance_bare", Kind::fraction, 0, 1,
+                "the same without leaves: November to April, south of the equator May to October; as with leaves "
+                "unless typed"),
+         &T::transmittance_bare},
+        note_key<T>(),
+    };
+    return all;
+}
+
+template <>
 std::span<const Key<FabricInput>> keys<FabricInput>()
 {
     using T = FabricInput;

@@ -155,6 +155,19 @@ std::span<const Key<OpeningInput>> keys<OpeningInput>()
                 "from the left end of the wall seen from outside; spread evenly unless typed"),
          &T::from_left},
         {otherwise(whole(number("count", Kind::number, 1, 1000, "how many alike")), 1.0, "one"), &T::count},
+        {number("reveal", Kind::length, 0, 2,
+                "by how much the window stands back from the face of the wall: head and "
+                "sides shade it; none unless typed"),
+         &T::reveal},
+        {number("overhang", Kind::length, 0, 20, "depth of a plate over it, from the face of the wall"), &T::overhang},
+        {number("overhang_above", Kind::length, 0, 20, "height of that plate above the opening; 0 unless typed"),
+         &T::overhang_above},
+        {number("overhang_beyond", Kind::length, 0, 100,
+                "by how much that plate is longer than the opening on either side; 0 unless typed"),
+         &T::overhang_beyond},
+        {number("fins", Kind::length, 0, 20, "depth of plates on either side, from the face of the wall"), &T::fins},
+        {number("fins_beside", Kind::length, 0, 20, "distance of those plates from the opening; 0 unless typed"),
+         &T::fins_beside},
         note_key<T>(),
     };
     return all;
@@ -208,6 +221,10 @@ std::span<const Key<RoomInput>> keys<RoomInput>()
          &T::at},
         {listed(number("size", Kind::length, 0.1, 1e4, "along x and along y: [x, y]"), 2), &T::size},
         {number("corners", Kind::length, -1e5, 1e5, "outline instead of at and size: [[x, y], ...]"), &T::corners},
+        text_key<T>(
+            "walk", &T::walk,
+            "outline instead of size, as walked round with a tape from `at`: \"east 5.2, left 3, left 2.4, right "
+            "0.8, left 2.8\"; turns are square unless said (\"left 45 deg 2\"), the last side may be left out"),
         {number("height", Kind::length, 1.5, 100, "floor to ceiling; the storey's unless typed"), &T::height},
         note_key<T>(),
     };

@@ -26,6 +26,7 @@ using Ring = std::vector<GridPoint>;
 struct Polygon {
     Ring outline{};
     std::vector<Ring> holes{};
+    friend bool operator==(const Polygon&, const Polygon&) = default;
 };
 using Polygons = std::vector<Polygon>;
 

@@ -195,6 +195,7 @@ Resolved Resolver::run()
     check_fabric_names();
     const bool tables_sound = !quantity::has_error(problems_);
     add_rooms();
+    add_obstructions();
     // Shapes are only worth matching when every room has one; the names they use can be told all the same.
     const bool all_shaped = numbers_sound_ && building_.rooms.size() == input_.rooms.size() && !building_.rooms.empty();
     if (all_shaped && (tables_sound || !quantity::has_error(problems_))) add_surfaces();

@@ -2,46 +2,115 @@
 
 #include <venture/building/faces.hpp>
 #include <venture/building/resolver.hpp>
+#include <venture/building/walk.hpp>
 
 namespace venture::building::detail {
 
 namespace codes = quantity::codes;
 using quantity::Severity;
 
-Ring Resolver::outline_of(const RoomInput& room)
+/// The outline of a room that was walked round, from its `at`.
+Ring Resolver::walked(const RoomInput& room)
 {
-    const auto place = room.name.origin;
-    if (room.corners && (room.size || room.at)) {
-        problem(codes::contradiction, room.corners.origin, "corners: stands beside at or size",
+    if (room.corners || room.size) {
+        problem(codes::contradiction, room.walk.origin, "walk: stands beside size or corners", "give one of them");
+        return {};
+    }
+    const auto read = read_walk(*room.walk);
+    if (const auto* wrong = std::get_if<WalkProblem>(&read)) {
+        problem(codes::walk, room.walk.origin, "walk: " + wrong->message, wrong->hint);
+        return {};
+    }
+    const Walk& walk = std::get<Walk>(read);
+    const QuantityList at = room.at ? *room.at : QuantityList{0.0, 0.0};
+    Ring ring;
+    for (const quantity::Point p : walk.corners_m)
+        ring.push_back({to_grid(at.at(0) + p.x_m), to_grid(at.at(1) + p.y_m)});
+    if (!is_simple(ring)) {
+        problem(codes::outline, room.walk.origin,
+                fmt::format("walk: the outline of '{}' crosses itself or encloses nothing", value_of(room.name)),
+                "a turn or a length may be mistyped");
+        return {};
+    }
+    constexpr double worth_saying_m = 0.0005;
+    const auto tell = [&](Severity severity, std::string message, std::string hint) {
+        quantity::Problem& finding = problem(codes::walk, room.walk.origin, std::move(message), std::move(hint));
+        finding.severity = severity;
+        finding.subject = "room/" + value_of(room.name);
+    };
+    if (walk.missed_m > worth_saying_m)
+        tell(Severity::note,
+             fmt::format("the walk round '{}' misses its beginning by {:.0f} mm: shared out over its sides",
+                         value_of(room.name), 1000.0 * walk.missed_m),
+             "measure again if that is more than the tape's error");
+    if (!walk.closes_square)
+        tell(Severity::warning,
+             fmt::format("the walk round '{}' is closed by a side of {:.3f} m that is not square to the others",
+                         value_of(room.name), walk.closing_side_m),
+             "a side is missing or mistyped, unless that wall does stand at an angle");
+    return ring;
+}
+
+/// @param what  "room", as messages call it
+template <class Record>
+Ring Resolver::outline_of(std::string_view what, const Record& record)
+{
+    if constexpr (requires { record.walk; }) {
+        if (record.walk) {
+            Ring ring = walked(record);
+            if (area_m2(ring) < 0.0) std::ranges::reverse(ring);
+            return ring;
+        }
+    }
+    if (record.corners && (record.size || record.at)) {
+        problem(codes::contradiction, record.corners.origin, "corners: stands beside at or size",
                 "give one or the other");
         return {};
     }
     Ring ring;
-    if (room.corners) {
-        for (const quantity::Point p : *room.corners) ring.push_back({to_grid(p.x_m), to_grid(p.y_m)});
+    if (record.corners) {
+        for (const quantity::Point p : *record.corners) ring.push_back({to_grid(p.x_m), to_grid(p.y_m)});
         if (!is_simple(ring)) {
-            problem(codes::outline, room.corners.origin,
+            problem(codes::outline, record.corners.origin,
                     fmt::format("corners: the outline of '{}' crosses itself, has a point twice, or encloses nothing",
-                                value_of(room.name)),
-                    "list at least three corners in the order of a walk round the room");
+                                value_of(record.name)),
+                    fmt::format("list at least three corners in the order of a walk round the {}", what));
             return {};
         }
-    } else if (room.size) {
-        const QuantityList at = room.at ? *room.at : QuantityList{0.0, 0.0};
-        if (at.size() != 2 || (*room.size).size() != 2 || (*room.size)[0] <= 0.0 || (*room.size)[1] <= 0.0) {
-            problem(codes::outline, room.size.origin, "size: expected two lengths above 0, along x and along y");
+    } else if (record.size) {
+        const QuantityList at = record.at ? *record.at : QuantityList{0.0, 0.0};
+        if (at.size() != 2 || (*record.size).size() != 2 || (*record.size)[0] <= 0.0 || (*record.size)[1] <= 0.0) {
+            problem(codes::outline, record.size.origin, "size: expected two lengths above 0, along x and along y");
             return {};
         }
-        ring = rectangle(to_grid(at[0]), to_grid(at[1]), to_grid(at[0] + (*room.size)[0]),
-                         to_grid(at[1] + (*room.size)[1]))
+        ring = rectangle(to_grid(at[0]), to_grid(at[1]), to_grid(at[0] + (*record.size)[0]),
+                         to_grid(at[1] + (*record.size)[1]))
                    .outline;
     } else {
-        problem(codes::outline, place, fmt::format("room '{}' has no shape", value_of(room.name)),
-                "give size = [x, y] and at = [x, y], or corners = [[x, y], ...]");
+        problem(codes::outline, record.name.origin, fmt::format("{} '{}' has no shape", what, value_of(record.name)),
+                "give size = [x, y] and at = [x, y], corners = [[x, y], ...], or a walk");
         return {};
     }
     if (area_m2(ring) < 0.0) std::ranges::reverse(ring);
     return ring;
+}
+
+void Resolver::add_obstructions()
+{
+    if (!numbers_sound_) return;
+    for (const ObstructionInput& given : input_.obstructions) {
+        Obstruction out{.name = value_of(given.name), .outline = outline_of("obstruction", given)};
+        out.base_m = value_of(given.base);
+        out.top_m = value_of(given.top);
+        if (given.top && out.top_m <= out.base_m)
+            problem(codes::contradiction, given.top.origin,
+                    fmt::format("obstruction '{}' has its top at {:g} m and its base at {:g} m", out.name, out.top_m,
+                                out.base_m),
+                    "both are heights above the project's zero");
+        out.with_leaves = value_of(given.transmittance);
+        out.bare = given.transmittance_bare ? *given.transmittance_bare : out.with_leaves;
+        if (!out.outline.empty()) building_.obstructions.push_back(std::move(out));
+    }
 }
 
 std::size_t Resolver::profile_called(const Given<std::string>& name)
@@ -186,7 +255,7 @@ void Resolver::add_rooms()
         room.use = use_of(given.use);
         count_origins(given.use, room);
         if (!numbers_sound_) continue; // a length out of bounds is no shape
-        const Ring ring = outline_of(given);
+        const Ring ring = outline_of("room", given);
         if (!storey || ring.empty()) continue;
         room.storey = *storey;
         room.outline = {ring, {}};

@@ -159,6 +159,38 @@ Surface* Resolver::surface_for(const OpeningInput& given, std::size_t room, cons
     return best;
 }
 
+/// A reveal shades as a plate of its depth over the opening and on either side would.
+Plates Resolver::plates_of(const OpeningInput& given)
+{
+    Plates out;
+    out.overhang.depth_m = value_of(given.overhang);
+    out.overhang.above_m = value_of(given.overhang_above);
+    out.overhang.beyond_left_m = out.overhang.beyond_right_m = value_of(given.overhang_beyond);
+    out.left.depth_m = value_of(given.fins);
+    out.left.beside_m = value_of(given.fins_beside);
+    out.right = out.left;
+    out.reveal_m = value_of(given.reveal);
+    return out;
+}
+
+/// Offsets of plates that are not there.
+void Resolver::check_plates(const OpeningInput& given, const std::string& label)
+{
+    const auto needs = [&](const Given<double>& offset, std::string_view key, const Given<double>& depth,
+                           std::string_view of) {
+        if (!offset || depth) return;
+        problem(codes::contradiction, offset.origin, fmt::format("{}: {} stands without {}", label, key, of),
+                fmt::format("type {}, the plate's depth, or leave {} out", of, key));
+    };
+    needs(given.overhang_above, "overhang_above", given.overhang, "overhang");
+    needs(given.overhang_beyond, "overhang_beyond", given.overhang, "overhang");
+    needs(given.fins_beside, "fins_beside", given.fins, "fins");
+    if (given.to && (given.reveal || given.overhang || given.fins))
+        problem(codes::contradiction, given.to.origin,
+                fmt::format("{}: nothing shades what lies between two rooms", label),
+                "leave reveal, overhang and fins out");
+}
+
 /// What fills an opening: glazing and shade of a window, U-value of a door.
 void Resolver::fill_opening(const OpeningInput& given, quantity::OriginId where, const std::string& label, Opening& out)
 {
@@ -195,6 +227,8 @@ void Resolver::add_opening(const OpeningInput& given, std::size_t room)
     }
     if (given.kind && *given.kind == "door") out.kind = Opening::Kind::door;
     fill_opening(given, given.width.origin, label, out);
+    check_plates(given, label);
+    out.plates = plates_of(given);
     if (Surface* surface = surface_for(given, room, label)) place_opening(given, label, std::move(out), *surface);
 }
 

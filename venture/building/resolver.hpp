@@ -91,7 +91,10 @@ private:
 
     // resolve_rooms.cpp: rooms and their use
     void add_rooms();
-    [[nodiscard]] Ring outline_of(const RoomInput& room);
+    template <class Record>
+    [[nodiscard]] Ring outline_of(std::string_view what, const Record& record);
+    void add_obstructions();
+    [[nodiscard]] Ring walked(const RoomInput& room);
     [[nodiscard]] Use use_of(const UseInput& given);
     [[nodiscard]] std::optional<Setback> setback_of(const Given<double>& temperature, const Given<std::string>& profile,
                                                     const Given<double>& ramp);
@@ -117,6 +120,8 @@ private:
     void add_openings();
     void add_opening(const OpeningInput& opening, std::size_t room);
     [[nodiscard]] Surface* surface_for(const OpeningInput& opening, std::size_t room, const std::string& label);
+    [[nodiscard]] static Plates plates_of(const OpeningInput& opening);
+    void check_plates(const OpeningInput& opening, const std::string& label);
     void fill_opening(const OpeningInput& opening, quantity::OriginId where, const std::string& label, Opening& out);
     void place_opening(const OpeningInput& opening, const std::string& label, Opening out, Surface& surface);
     [[nodiscard]] std::vector<Surface*> faces_called(std::string_view name, std::size_t room, quantity::OriginId where);

@@ -84,14 +84,20 @@ DiffuseLeft diffuse_left(const Polygons& lit, std::span<const Caster> casters, c
 std::vector<Caster> casters_of(const Plates& plates, double width_m, double height_m)
 {
     std::vector<Caster> out;
-    if (const Overhang& o = plates.overhang; o.depth_m > 0.0) {
-        const double up = height_m + o.above_m, left = -o.beyond_left_m, right = width_m + o.beyond_right_m;
-        out.push_back({{left, up, 0.0}, {right, up, 0.0}, {right, up, o.depth_m}, {left, up, o.depth_m}});
-    }
+    const double face = plates.reveal_m; // of the wall, before the glass
+    const auto over = [&](double left, double right, double up, double from, double to) {
+        if (to > from) out.push_back({{left, up, from}, {right, up, from}, {right, up, to}, {left, up, to}});
+    };
+    const auto beside = [&](double at, double low, double high, double from, double to) {
+        if (to > from) out.push_back({{at, low, from}, {at, high, from}, {at, high, to}, {at, low, to}});
+    };
+    over(0.0, width_m, height_m, 0.0, face);
+    beside(0.0, 0.0, height_m, 0.0, face);
+    beside(width_m, 0.0, height_m, 0.0, face);
+    const Overhang& o = plates.overhang;
+    over(-o.beyond_left_m, width_m + o.beyond_right_m, height_m + o.above_m, face, face + o.depth_m);
     const auto add = [&](const Fin& fin, double at) {
-        if (fin.depth_m <= 0.0) return;
-        const double low = -fin.below_m, high = height_m + fin.above_m;
-        out.push_back({{at, low, 0.0}, {at, high, 0.0}, {at, high, fin.depth_m}, {at, low, fin.depth_m}});
+        beside(at, -fin.below_m, height_m + fin.above_m, face, face + fin.depth_m);
     };
     add(plates.left, -plates.left.beside_m);
     add(plates.right, width_m + plates.right.beside_m);

@@ -12,6 +12,7 @@ namespace venture::building {
 /// A point seen from a surface, m: along it to the right as seen from outside, up its slope, out of it.
 struct PointBefore {
     double right_m = 0.0, up_m = 0.0, out_m = 0.0;
+    friend bool operator==(const PointBefore&, const PointBefore&) = default;
 };
 /// A plane face that casts a shadow, corner by corner; it may stand before the surface or reach behind it.
 using Caster = std::vector<PointBefore>;
@@ -49,7 +50,12 @@ struct Fin {
 struct Plates {
     Overhang overhang{};
     Fin left{}, right{};
-    [[nodiscard]] bool any() const { return overhang.depth_m > 0.0 || left.depth_m > 0.0 || right.depth_m > 0.0; }
+    double reveal_m =
+        0.0; ///< head and sides of the opening stand before the glass; overhang and fins stand before these
+    [[nodiscard]] bool any() const
+    {
+        return overhang.depth_m > 0.0 || left.depth_m > 0.0 || right.depth_m > 0.0 || reveal_m > 0.0;
+    }
 };
 /// @param width_m, height_m  of the opening, whose lower left corner (seen from outside) is the origin
 [[nodiscard]] std::vector<Caster> casters_of(const Plates& plates, double width_m, double height_m);

@@ -36,12 +36,14 @@ const Compiler::Irradiance& Compiler::irradiance(const building::Surface& s)
     return irradiance_[key] = spell_.irradiance(Angle::degrees(s.tilt_deg), Angle::degrees(s.azimuth_deg));
 }
 
-SignalId Compiler::sun_on(const building::Surface& s)
+/// @param opening  in the surface, if it is one that the sun falls on
+SignalId Compiler::sun_on(const building::Surface& s, const building::Opening* opening)
 {
-    const auto key = std::pair{s.tilt_deg, s.azimuth_deg};
+    const std::size_t scene = scene_of(s, opening);
+    const auto key = std::tuple{s.tilt_deg, s.azimuth_deg, scene};
     if (const auto known = sun_on_.find(key); known != sun_on_.end()) return known->second;
     std::vector<double> all;
-    for (const climate::PlaneIrradiance& i : irradiance(s)) all.push_back(i.total_W_per_m2());
+    for (const climate::PlaneIrradiance& i : irradiance(s, scene)) all.push_back(i.total_W_per_m2());
     return sun_on_[key] = samples(std::move(all), Forcing::sun);
 }
 
@@ -55,7 +57,7 @@ std::size_t Compiler::shade_profile(const building::Surface& s, const building::
 /// Share of a window's shade that is down at every sample.
 std::vector<double> Compiler::shade_down(const building::Surface& s, const building::Opening& window)
 {
-    const auto& sun = irradiance(s);
+    const auto& sun = irradiance(s, scene_of(s, &window));
     std::vector<double> down(sun.size(), 0.0);
     if (!window.shade) return down;
     const building::NamedShade& shade = b_.shades[*window.shade];
@@ -83,15 +85,16 @@ std::pair<double, double> Compiler::left_by_shade(const building::Opening& windo
             left.g_value / g.values.g_value};
 }
 
-/// Windows alike in plane, glass and shade share one set of signals.
+/// Windows alike in plane, glass, shade and shadows share one set of signals.
 Compiler::ThroughGlass Compiler::through_glass(const building::Surface& s, const building::Opening& window)
 {
     const std::size_t shade = window.shade ? *window.shade : b_.shades.size(),
                       when = window.shade ? shade_profile(s, window) : 0;
-    const GlassKey key{s.tilt_deg, s.azimuth_deg, window.glazing, shade, when};
+    const std::size_t scene = scene_of(s, &window);
+    const GlassKey key{s.tilt_deg, s.azimuth_deg, window.glazing, shade, when, scene};
     if (const auto known = through_glass_.find(key); known != through_glass_.end()) return known->second;
     const fabric::GlassByAngle& glass = b_.glazings[window.glazing].values.by_angle;
-    const auto& sun = irradiance(s);
+    const auto& sun = irradiance(s, scene);
     const std::vector<double> down = shade_down(s, window);
     const auto [direct_left, all_left] = left_by_shade(window);
     std::vector<double> beam, diffuse, heat;

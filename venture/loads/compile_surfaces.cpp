@@ -93,7 +93,7 @@ void Compiler::add_opaque(const building::Surface& s)
     switch (s.beyond.kind) {
     case Neighbour::Kind::outdoors: {
         OutdoorFace face = outdoor_face(s, outside_emissivity);
-        if (!winter()) face.absorbed_W = {{sun_on(s), out.area_m2 * b_.build_ups[s.build_up].absorptance}};
+        if (!winter()) face.absorbed_W = {{sun_on(s, nullptr), out.area_m2 * b_.build_ups[s.build_up].absorptance}};
         out.outside = std::move(face);
         break;
     }
@@ -139,7 +139,7 @@ void Compiler::add_door(const building::Surface& s, const building::Opening& doo
     const fabric::Glazing as_stated{.name = "door", .u_value_W_per_m2K = door.u_value_W_per_m2K};
     Face outside = other_face(s, outside_emissivity);
     if (auto* outdoors = std::get_if<OutdoorFace>(&outside); outdoors != nullptr && !winter())
-        outdoors->absorbed_W = {{sun_on(s), door.area_m2() * door_solar_absorptance}};
+        outdoors->absorbed_W = {{sun_on(s, &door), door.area_m2() * door_solar_absorptance}};
     sun_[zone_of_room_[s.room]].faces.push_back({.surface = m_.surfaces.size()});
     m_.surfaces.push_back({.id = b_.rooms[s.room].name + " / " + s.name + " / door",
                            .area_m2 = door.area_m2(),
@@ -198,7 +198,8 @@ void Compiler::add_shutter(const building::Surface& s, const building::Opening& 
     const double adds = shade.added_resistance_m2K_per_W;
     if (adds <= 0.0 || (winter() && shade.use != fabric::ShadeUse::always)) return;
     face.long_wave.reset();
-    const auto key = std::tuple{s.tilt_deg, s.azimuth_deg, window.glazing, *window.shade, shade_profile(s, window)};
+    const GlassKey key{s.tilt_deg,          s.azimuth_deg, window.glazing, *window.shade, shade_profile(s, window),
+                       scene_of(s, &window)};
     const auto known = shutters_.find(key);
     if (known != shutters_.end()) {
         face.film_by_step = known->second;

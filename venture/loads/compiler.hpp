@@ -36,6 +36,20 @@ private:
         double taking_up_m2 = 0.0; ///< of spread light: absorbed, let on, let out
     };
 
+    /// What lets the same share of light through. Solid: 0 always.
+    struct Veil {
+        double with_leaves = 0.0, bare = 0.0;
+        std::vector<building::Caster> casters{};
+        friend bool operator==(const Veil&, const Veil&) = default;
+    };
+    /// Surfaces or openings that are shaded alike, and by what.
+    struct Scene {
+        double tilt_deg = 90.0, azimuth_deg = 0.0;
+        building::Polygons lit{};
+        std::vector<Veil> veils{};
+        friend bool operator==(const Scene&, const Scene&) = default;
+    };
+
     [[nodiscard]] bool winter() const { return spell_.winter_design; }
     [[nodiscard]] static bool inner(const building::Surface& s)
     {
@@ -65,9 +79,15 @@ private:
     std::size_t massless_wall(double resistance_m2K_per_W);
     void add_shutter(const building::Surface& s, const building::Opening& window, OutdoorFace& face);
 
+    // compile_shading.cpp
+    std::size_t scene_of(const building::Surface& s, const building::Opening* opening);
+    template <class Covered>
+    static double left_of(const Scene& scene, bool bare, Covered covered);
+    const Irradiance& irradiance(const building::Surface& s, std::size_t scene);
+
     // compile_sun.cpp
     const Irradiance& irradiance(const building::Surface& s);
-    SignalId sun_on(const building::Surface& s);
+    SignalId sun_on(const building::Surface& s, const building::Opening* opening);
     SignalId samples(std::vector<double> values, Forcing forcing);
     std::vector<double> shade_down(const building::Surface& s, const building::Opening& window);
     [[nodiscard]] std::pair<double, double> left_by_shade(const building::Opening& window) const;
@@ -89,8 +109,10 @@ private:
     std::map<std::size_t, SignalId> grounds_{}; ///< by build-up
     std::map<double, std::size_t> massless_{};
     std::map<std::pair<double, double>, Irradiance> irradiance_{};
-    std::map<std::pair<double, double>, SignalId> sun_on_{};
-    using GlassKey = std::tuple<double, double, std::size_t, std::size_t, std::size_t>;
+    std::vector<Scene> scenes_{};
+    std::map<std::size_t, Irradiance> in_scene_{}; ///< by scene
+    std::map<std::tuple<double, double, std::size_t>, SignalId> sun_on_{};
+    using GlassKey = std::tuple<double, double, std::size_t, std::size_t, std::size_t, std::size_t>;
     std::map<GlassKey, ThroughGlass> through_glass_{};
     std::map<GlassKey, SignalId> shutters_{};
 };

@@ -32,6 +32,7 @@ inline constexpr std::string_view overlap = "V302";   ///< two rooms in one plac
 inline constexpr std::string_view no_face = "V303";   ///< a face that the room does not have
 inline constexpr std::string_view opening = "V304";   ///< an opening that does not fit
 inline constexpr std::string_view near_miss = "V305"; ///< rooms that nearly touch
+inline constexpr std::string_view walk = "V306";      ///< a walk that is none, or does not close
 // findings: the input is usable, but look again
 inline constexpr std::string_view unserved = "V401";        ///< a load that nobody serves
 inline constexpr std::string_view no_outdoor_air = "V402";  ///< people without outdoor air

@@ -156,6 +156,28 @@ std::string bridges_text(const Building& b, const PreferredUnits& units)
     return table.text() + "\n";
 }
 
+/// What takes sun from the building.
+std::string shading_text(const Building& b, const PreferredUnits& units)
+{
+    std::size_t with_plates = 0;
+    for (const building::Surface& s : b.surfaces)
+        for (const building::Opening& o : s.openings) with_plates += o.plates.any() ? o.from_left_m.size() : 0;
+    std::string out =
+        with_plates > 0 ? fmt::format("Reveals, overhangs and fins shade {} openings.\n\n", with_plates) : "";
+    if (b.obstructions.empty()) return out;
+    TextTable table;
+    table.add_column("Obstruction", Align::left);
+    for (const char* heading : {"plan", "base", "top"})
+        add_column(table, heading, heading[0] == 'p' ? "area" : "length", units);
+    table.add_column("lets through\nwith leaves");
+    table.add_column("bare");
+    for (const building::Obstruction& o : b.obstructions)
+        table.add_row({o.name, units.number(building::area_m2(o.outline), "area"), units.number(o.base_m, "length"),
+                       units.number(o.top_m, "length"), fmt::format("{:g} %", 100.0 * o.with_leaves),
+                       fmt::format("{:g} %", 100.0 * o.bare)});
+    return out + table.text() + "\n";
+}
+
 /// Windows by glazing and shade.
 std::string windows_text(const Building& b, const PreferredUnits& units)
 {
@@ -297,8 +319,8 @@ std::string check_text(const Building& b, const PreferredUnits& units)
     std::string out = loads_heading(b, units) + "\n" + table.text();
     out += "Walls and roofs net of openings, to wall centre lines; gains at full, sensible; own/type/default counts "
            "who stated each value of use.\n";
-    out += films_text(b, units) + build_ups_text(b, units) + "\n" + windows_text(b, units) + bridges_text(b, units) +
-           setbacks_text(b, units) + defaults_text(b, units);
+    out += films_text(b, units) + build_ups_text(b, units) + "\n" + windows_text(b, units) + shading_text(b, units) +
+           bridges_text(b, units) + setbacks_text(b, units) + defaults_text(b, units);
     return out;
 }
 
