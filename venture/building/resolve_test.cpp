@@ -298,6 +298,22 @@ TEST(Findings, NameARoomThatPassesOnMoreAirThanComesIn)
     EXPECT_TRUE(resolve(in).problems.empty());
 }
 
+TEST(Findings, SayByHowMuchAWalkMissedItsBeginning)
+{
+    Input in = shell();
+    in.rooms = {room("Den", 0, 0, 5, 4)};
+    in.rooms[0].size = {};
+    in.rooms[0].walk = std::string{"east 5, left 4, left 4.98, left 4"};
+    const auto p = problem_of(in, codes::walk);
+    EXPECT_EQ(p.severity, quantity::Severity::note);
+    EXPECT_THAT(p.message, testing::HasSubstr("misses its beginning by 20 mm"));
+    const Building b = *resolve(in).building;
+    EXPECT_NEAR(b.rooms[0].floor_area_m2, 4.0 * (5.0 - 0.02 * 5.0 / 9.98), 1e-3);
+    in.rooms[0].walk = std::string{"north 4, right 5, right 4"}; // clockwise, last side left out
+    EXPECT_TRUE(resolve(in).problems.empty());
+    EXPECT_NEAR(resolve(in).building->rooms[0].floor_area_m2, 20.0, 1e-9);
+}
+
 struct Mistake {
     const char* name;
     std::string_view code;
@@ -371,6 +387,39 @@ INSTANTIATE_TEST_SUITE_P(Input, Mistakes,
                                          [](Input& in) { in.fabric.outside_wall = std::string{"wal"}; }},
                                  Mistake{"no_roof", codes::missing, "[fabric] has no 'roof'",
                                          [](Input& in) { in.fabric.roof = {}; }},
+                                 Mistake{"walk_beside_size", codes::contradiction, "walk: stands beside size",
+                                         [](Input& in) { in.rooms[0].walk = std::string{"east 5, left 4"}; }},
+                                 Mistake{"walk_upwards", codes::walk, "'upwards 3' is no side",
+                                         [](Input& in) {
+                                             in.rooms[0].size = {};
+                                             in.rooms[0].walk = std::string{"east 5, upwards 3"};
+                                         }},
+                                 Mistake{"walk_across_itself", codes::outline, "crosses itself",
+                                         [](Input& in) {
+                                             in.rooms[0].size = {};
+                                             in.rooms[0].walk = std::string{"east 4, left 4, left 2, left 6, right 3"};
+                                         }},
+                                 Mistake{"offset_without_plate", codes::contradiction, "stands without overhang",
+                                         [](Input& in) {
+                                             in.rooms[0].openings = {window("south", 1, 1)};
+                                             in.rooms[0].openings[0].overhang_above = 0.2;
+                                         }},
+                                 Mistake{"obstruction_upside_down", codes::contradiction, "has its top at 2 m",
+                                         [](Input& in) {
+                                             ObstructionInput tree;
+                                             tree.name = std::string{"tree"};
+                                             tree.size = quantity::QuantityList{1.0, 1.0};
+                                             tree.base = 3.0;
+                                             tree.top = 2.0;
+                                             in.obstructions = {tree};
+                                         }},
+                                 Mistake{"obstruction_without_shape", codes::outline, "obstruction 'tree' has no shape",
+                                         [](Input& in) {
+                                             ObstructionInput tree;
+                                             tree.name = std::string{"tree"};
+                                             tree.top = 2.0;
+                                             in.obstructions = {tree};
+                                         }},
                                  Mistake{"air_from_itself", codes::contradiction, "room 'Room' names itself",
                                          [](Input& in) {
                                              TransferAirInput air;

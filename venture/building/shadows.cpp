@@ -10,30 +10,63 @@ namespace {
 
 constexpr double grazing = 1e-5; // light that comes along the surface counts as from behind
 
-/// The part of a caster before the surface, point by point (Sutherland and Hodgman 1974).
-Caster before_surface(const Caster& caster)
-{
-    Caster out;
-    for (std::size_t i = 0; i < caster.size(); ++i) {
-        const PointBefore &a = caster[i], &b = caster[(i + 1) % caster.size()];
-        if (a.out_m >= 0.0) out.push_back(a);
-        if ((a.out_m < 0.0) == (b.out_m < 0.0)) continue;
-        const double share = a.out_m / (a.out_m - b.out_m);
-        out.push_back({std::lerp(a.right_m, b.right_m, share), std::lerp(a.up_m, b.up_m, share), 0.0});
+/// A point of a shadow, m.
+struct Spot {
+    double right_m = 0.0, up_m = 0.0;
+};
+
+struct Extent {
+    double left = 1e300, low = 1e300, right = -1e300, high = -1e300;
+    void take(const Spot& p)
+    {
+        left = std::min(left, p.right_m);
+        right = std::max(right, p.right_m);
+        low = std::min(low, p.up_m);
+        high = std::max(high, p.up_m);
     }
+    [[nodiscard]] bool meets(const Extent& other) const
+    {
+        return left < other.right && other.left < right && low < other.high && other.low < high;
+    }
+};
+
+Extent extent_of(const Polygons& polygons)
+{
+    Extent out;
+    for (const Polygon& polygon : polygons)
+        for (const GridPoint p : polygon.outline) out.take({to_metres(p.x), to_metres(p.y)});
     return out;
 }
 
-/// Where the shadow of a caster falls; anticlockwise. Empty if it is cast behind the surface.
-Ring shadow_of(const Caster& caster, const DirectionBefore& light)
+/// Where the shadow of a caster falls, of the part of it that stands before the surface (Sutherland and Hodgman 1974).
+void project(const Caster& caster, const DirectionBefore& light, std::vector<Spot>& out)
 {
     constexpr double far_m = 1e6; // shadows of a grazing light go on to the horizon
-    Ring ring;
     const double per_m_right = light.right / light.out, per_m_up = light.up / light.out;
-    for (const PointBefore& p : before_surface(caster))
-        ring.push_back({to_grid(std::clamp(p.right_m - p.out_m * per_m_right, -far_m, far_m)),
-                        to_grid(std::clamp(p.up_m - p.out_m * per_m_up, -far_m, far_m))});
-    if (area_m2(ring) < 0.0) std::ranges::reverse(ring);
+    out.clear();
+    for (std::size_t i = 0; i < caster.size(); ++i) {
+        const PointBefore &a = caster[i], &b = caster[i + 1 < caster.size() ? i + 1 : 0];
+        if (a.out_m >= 0.0)
+            out.push_back({std::clamp(a.right_m - a.out_m * per_m_right, -far_m, far_m),
+                           std::clamp(a.up_m - a.out_m * per_m_up, -far_m, far_m)});
+        if ((a.out_m < 0.0) == (b.out_m < 0.0)) continue;
+        const double share = a.out_m / (a.out_m - b.out_m);
+        out.push_back({std::lerp(a.right_m, b.right_m, share), std::lerp(a.up_m, b.up_m, share)});
+    }
+}
+
+/// On the grid, anticlockwise.
+Ring ring_of(const std::vector<Spot>& spots)
+{
+    Ring ring;
+    double twice_area = 0.0;
+    for (std::size_t i = 0; i < spots.size(); ++i) {
+        const Spot &a = spots[i], &b = spots[i + 1 < spots.size() ? i + 1 : 0];
+        twice_area += (a.right_m - spots[0].right_m) * (b.up_m - spots[0].up_m) -
+                      (b.right_m - spots[0].right_m) * (a.up_m - spots[0].up_m);
+        ring.push_back({to_grid(a.right_m), to_grid(a.up_m)});
+    }
+    if (twice_area < 0.0) std::ranges::reverse(ring);
     return ring;
 }
 
@@ -55,15 +88,22 @@ double shaded_share(const Polygons& lit, std::span<const Caster> casters, const 
     if (light.out <= grazing) return 1.0;
     const double whole = area_m2(lit);
     if (whole <= 0.0 || casters.empty()) return 0.0;
+    const Extent there = extent_of(lit);
     std::vector<Ring> shadows;
-    for (const Caster& caster : casters)
-        if (Ring ring = shadow_of(caster, light); ring.size() > 2) shadows.push_back(std::move(ring));
+    std::vector<Spot> spots;
+    for (const Caster& caster : casters) {
+        project(caster, light, spots);
+        Extent extent;
+        for (const Spot& p : spots) extent.take(p);
+        if (spots.size() > 2 && extent.meets(there)) shadows.push_back(ring_of(spots));
+    }
+    if (shadows.empty()) return 0.0;
     return std::clamp(covered_m2(lit, shadows) / whole, 0.0, 1.0);
 }
 
 DiffuseLeft diffuse_left(const Polygons& lit, std::span<const Caster> casters, climate::Angle tilt)
 {
-    constexpr int bands = 18, around = 72; // of each half sphere, and of the whole turn
+    constexpr int bands = 9, around = 36; // of each half sphere, and of the whole turn
     double seen[2] = {}, left[2] = {};
     for (int half = 0; half < 2; ++half)
         for (int band = 0; band < bands; ++band) {

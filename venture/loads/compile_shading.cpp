@@ -19,8 +19,10 @@ namespace {
 /// From the project's coordinates to those before a surface whose shape lies along its plan line and up, or on the plan.
 class Frame {
 public:
-    Frame(const building::Building& b, const building::Surface& s)
+    /// @param origin  on the surface
+    Frame(const building::Building& b, const building::Surface& s, const PointBefore& origin)
         : upright_{s.attitude == Attitude::wall},
+          origin_{origin},
           x0_m_{upright_ ? building::to_metres(s.plan_start.x) : 0.0},
           y0_m_{upright_ ? building::to_metres(s.plan_start.y) : 0.0}
     {
@@ -34,13 +36,14 @@ public:
     }
     [[nodiscard]] PointBefore at(double x_m, double y_m, double z_m) const
     {
-        if (!upright_) return {x_m, y_m, z_m - level_m_};
         const double dx = x_m - x0_m_, dy = y_m - y0_m_;
-        return {dx * along_x_ + dy * along_y_, z_m, dx * along_y_ - dy * along_x_};
+        if (!upright_) return {dx - origin_.right_m, dy - origin_.up_m, z_m - level_m_};
+        return {dx * along_x_ + dy * along_y_ - origin_.right_m, z_m - origin_.up_m, dx * along_y_ - dy * along_x_};
     }
 
 private:
     bool upright_;
+    PointBefore origin_;
     double x0_m_, y0_m_, level_m_ = 0.0, along_x_ = 1.0, along_y_ = 0.0;
 };
 
@@ -63,19 +66,22 @@ void add_casters(const Obstruction& o, const Frame& frame, std::vector<Caster>& 
             out.push_back(std::move(face));
 }
 
-/// Plates round every one of an opening's holes, and the holes.
-void add_openings(const building::Building& b, const building::Surface& s, const building::Opening& o,
-                  std::vector<Caster>& casters, building::Polygons& lit)
+/// Lower left corner of an opening, or of the first of several alike: where its scene has its origin, so that openings
+/// alike are shaded alike wherever they are.
+PointBefore corner_of(const building::Building& b, const building::Surface& s, const building::Opening& o)
 {
-    const double up = o.sill_m + (s.attitude == Attitude::wall ? b.rooms[s.room].floor_m : 0.0);
-    for (const double left : o.from_left_m) {
-        lit.push_back(building::rectangle(building::to_grid(left), building::to_grid(up),
-                                          building::to_grid(left + o.width_m), building::to_grid(up + o.height_m)));
+    return {o.from_left_m.front(), o.sill_m + (s.attitude == Attitude::wall ? b.rooms[s.room].floor_m : 0.0), 0.0};
+}
+
+/// Plates round every one of an opening's holes, and the holes.
+void add_openings(const building::Opening& o, std::vector<Caster>& casters, building::Polygons& lit)
+{
+    for (const double from_left : o.from_left_m) {
+        const double left = from_left - o.from_left_m.front();
+        lit.push_back(building::rectangle(building::to_grid(left), 0, building::to_grid(left + o.width_m),
+                                          building::to_grid(o.height_m)));
         for (Caster caster : casters_of(o.plates, o.width_m, o.height_m)) {
-            for (PointBefore& p : caster) {
-                p.right_m += left;
-                p.up_m += up;
-            }
+            for (PointBefore& p : caster) p.right_m += left;
             casters.push_back(std::move(caster));
         }
     }
@@ -93,10 +99,10 @@ std::size_t Compiler::scene_of(const building::Surface& s, const building::Openi
                 .azimuth_deg = s.attitude == Attitude::wall ? s.azimuth_deg : b_.plan_bearing_deg + 180.0};
     std::vector<Caster> solid;
     if (opening != nullptr)
-        add_openings(b_, s, *opening, solid, scene.lit);
+        add_openings(*opening, solid, scene.lit);
     else
         scene.lit = s.shape;
-    const Frame frame{b_, s};
+    const Frame frame{b_, s, opening != nullptr ? corner_of(b_, s, *opening) : PointBefore{}};
     for (const Obstruction& o : b_.obstructions) {
         Veil veil{o.with_leaves, o.bare, {}};
         add_casters(o, frame, o.solid() ? solid : veil.casters);
