@@ -1,5 +1,8 @@
 #include <venture/building/building.hpp>
 
+#include <algorithm>
+#include <limits>
+
 namespace venture::building {
 
 double Room::outdoor_air_by_plan_m3_per_s() const
@@ -20,6 +23,15 @@ std::optional<std::size_t> Building::find_room(std::string_view name) const
     for (std::size_t i = 0; i < rooms.size(); ++i)
         if (rooms[i].name == name) return i;
     return std::nullopt;
+}
+
+double foot_of_sills_m(const Building& building, const Surface& surface)
+{
+    if (surface.attitude == Attitude::wall) return building.rooms[surface.room].floor_m;
+    std::int64_t lowest = std::numeric_limits<std::int64_t>::max();
+    for (const Polygon& part : surface.shape)
+        for (const GridPoint p : part.outline) lowest = std::min(lowest, p.y);
+    return to_metres(lowest);
 }
 
 fabric::HeatFlow heat_flow(Attitude attitude)

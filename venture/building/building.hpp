@@ -203,6 +203,9 @@ struct Building {
     [[nodiscard]] std::optional<std::size_t> find_room(std::string_view name) const;
 };
 
+/// What sills of a surface's openings are counted from, in the coordinates of its shape: the room's floor, or the lower
+/// edge of a roof. m
+[[nodiscard]] double foot_of_sills_m(const Building& building, const Surface& surface);
 /// Where heat flows on its way out of the room through this surface.
 [[nodiscard]] fabric::HeatFlow heat_flow(Attitude attitude);
 /// The same for whoever stands behind it: a floor is the ceiling of the room below.

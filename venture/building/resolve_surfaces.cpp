@@ -240,7 +240,10 @@ void Resolver::place_opening(const OpeningInput& given, const std::string& label
     const double width = to_metres(box.x1 - box.x0), height = to_metres(box.y1 - box.y0);
     const double foot = upright ? to_metres(box.y0) - room.floor_m : 0.0; // of the part, above the room's floor
     const int count = static_cast<int>(given.count ? *given.count : 1.0);
-    const double usual_sill = out.kind == Opening::Kind::door || !upright ? 0.0 : 0.9;
+    // a roof window stands in the middle of its roof
+    const double usual_sill = !upright                          ? 0.5 * std::max(0.0, height - out.height_m)
+                              : out.kind == Opening::Kind::door ? 0.0
+                                                                : 0.9;
     out.sill_m = given.sill ? *given.sill
                             : foot + std::min(std::max(0.0, usual_sill - foot), std::max(0.0, height - out.height_m));
     const double first = given.from_left ? *given.from_left : (width / count - out.width_m) / 2.0;

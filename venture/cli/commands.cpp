@@ -14,6 +14,7 @@
 #include <venture/project/schema.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/names.hpp>
+#include <venture/report/building_page.hpp>
 #include <venture/report/check_report.hpp>
 #include <venture/report/loads_report.hpp>
 #include <venture/report/model_origins.hpp>
@@ -168,6 +169,17 @@ ExitCode size(const CommonOptions& o)
         print((job.building() ? report::loads_heading(*job.building(), job.units()) + "\n" : assumptions_text(job)) +
               report::size_text(sizing, job.units()) + libraries_in_words(job) + "\n");
     return finish(job, o, sizing.met() && job.design().converged());
+}
+
+ExitCode draw_building(const CommonOptions& o, const DrawOptions& draw)
+{
+    Job job = open(o);
+    if (needs_building(job, "draw building")) return ExitCode::bad_input;
+    if (job.failed()) return finish(job, o);
+    const std::string page = report::building_page(*job.building(), job.units());
+    const auto written = write_result(job.folder(), draw.output, "results/building.html", page, draw.force);
+    print(fmt::format("wrote {}\n", written.string()));
+    return finish(job, o);
 }
 
 ExitCode draw_plan(const CommonOptions& o, const DrawOptions& draw)

@@ -60,6 +60,7 @@ struct ClimateOptions {
 /// Draws a room's temperatures and loads over some days of the weather year.
 [[nodiscard]] ExitCode draw_hours(const CommonOptions& options, const std::string& room, const YearOptions& year,
                                   const DrawOptions& draw);
+[[nodiscard]] ExitCode draw_building(const CommonOptions& options, const DrawOptions& draw);
 [[nodiscard]] ExitCode draw_plan(const CommonOptions& options, const DrawOptions& draw);
 [[nodiscard]] ExitCode demo(const std::filesystem::path& folder, bool force);
 [[nodiscard]] ExitCode climate(const CommonOptions& options, const ClimateOptions& climate);

@@ -196,15 +196,22 @@ private:
         });
     }
 
+    /// Where a picture or page goes.
+    void add_output(CLI::App& command, const std::string& kind)
+    {
+        command.add_option(
+            "-o,--output", draw_.output,
+            fmt::format("file to write; results/{}.{} in the project unless given", command.get_name(), kind));
+        command.add_flag("--force", draw_.force, "write even over a file that Venture did not write");
+    }
+
     /// What every picture takes.
     void add_picture(CLI::App& command, std::function<ExitCode()> run)
     {
         command.add_option("--as", picture_, "kind of picture")
             ->check(CLI::IsMember({"svg", "png", "pdf"}))
             ->capture_default_str();
-        command.add_option("-o,--output", draw_.output,
-                           "file to write; results/" + command.get_name() + ".<kind> in the project unless given");
-        command.add_flag("--force", draw_.force, "write even over a file that Venture did not write");
+        add_output(command, "<kind>");
         command.callback([this, run = std::move(run)] {
             draw_.picture = picture_ == "png"   ? report::Picture::png
                             : picture_ == "pdf" ? report::Picture::pdf
@@ -221,6 +228,10 @@ private:
         add_common(*plan, false);
         add_step(*plan);
         add_picture(*plan, [this] { return cli::draw_plan(common_, draw_); });
+        auto* building = draw->add_subcommand("building", "every surface in space, as a page to turn in a browser");
+        add_common(*building, false);
+        add_output(*building, "html");
+        building->callback([this] { command_ = [this] { return cli::draw_building(common_, draw_); }; });
         auto* wall = draw->add_subcommand("wall", "a build-up's layers to scale, with the temperature through them");
         add_common(*wall, false);
         wall->add_option("NAME", wall_, "of the build-up")->required();

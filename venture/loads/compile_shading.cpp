@@ -70,7 +70,7 @@ void add_casters(const Obstruction& o, const Frame& frame, std::vector<Caster>& 
 /// alike are shaded alike wherever they are.
 PointBefore corner_of(const building::Building& b, const building::Surface& s, const building::Opening& o)
 {
-    return {o.from_left_m.front(), o.sill_m + (s.attitude == Attitude::wall ? b.rooms[s.room].floor_m : 0.0), 0.0};
+    return {o.from_left_m.front(), o.sill_m + foot_of_sills_m(b, s), 0.0};
 }
 
 /// Plates round every one of an opening's holes, and the holes.
