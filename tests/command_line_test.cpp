@@ -292,6 +292,20 @@ TEST_F(CommandLine, DrawsThePlanInThreeKinds)
     EXPECT_EQ(run("draw plan house -o taken.svg --force").code, 0);
 }
 
+TEST_F(CommandLine, DrawsTheBuildingInSpaceAsOnePage)
+{
+    write_project("house");
+    const Ran r = run("draw building house");
+    EXPECT_EQ(r.code, 0) << r.errors;
+    const std::string page = text_of(folder / "house/results/building.html");
+    EXPECT_TRUE(page.starts_with("<!DOCTYPE html>"));
+    EXPECT_TRUE(page.ends_with("</html>\n"));
+    write("taken.html", "someone's");
+    EXPECT_EQ(run("draw building house -o taken.html").code, 3);
+    EXPECT_EQ(run("draw building house -o taken.html --force").code, 0);
+    EXPECT_EQ(run("draw building loads.csv").code, 2);
+}
+
 struct BadProject {
     const char *name, *from, *to, *says;
 };

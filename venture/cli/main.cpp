@@ -27,7 +27,7 @@ A project is a folder that holds project.toml. To begin:
   venture loads my-demo      heating and cooling peaks of every room, with month and hour
   venture year my-demo       a year of weather: heat, cold, hours too cold or too warm
   venture size my-demo       radiators, fan coils, boiler and chiller for them
-  venture draw plan my-demo  the plan with loads, as SVG, PNG or PDF
+  venture draw plan my-demo  the plan with loads; `draw building` shows it in space, in a browser
   venture watch my-demo      run again at every save, and tell what moved
   venture explain height     what a key of the project file means)";
 
