@@ -23,6 +23,10 @@ Ring Resolver::walked(const RoomInput& room)
     }
     const Walk& walk = std::get<Walk>(read);
     const QuantityList at = room.at ? *room.at : QuantityList{0.0, 0.0};
+    if (at.size() != 2) {
+        problem(codes::outline, room.at.origin, "at: expected two lengths, along x and along y");
+        return {};
+    }
     Ring ring;
     for (const quantity::Point p : walk.corners_m)
         ring.push_back({to_grid(at.at(0) + p.x_m), to_grid(at.at(1) + p.y_m)});
@@ -313,6 +317,13 @@ void Resolver::set_thermostat(const Given<std::string>& governing, std::size_t r
                 fmt::format("thermostat_in: '{}' has no thermostat of its own, since it names '{}'", *governing,
                             *input_.rooms[*other].thermostat_in),
                 "name the room that the thermostat hangs in");
+    const Use &own = building_.rooms[room].use, &theirs = building_.rooms[*other].use;
+    if (own.heating_setpoint_C.has_value() != theirs.heating_setpoint_C.has_value() ||
+        own.cooling_setpoint_C.has_value() != theirs.cooling_setpoint_C.has_value())
+        problem(codes::contradiction, governing.origin,
+                fmt::format("thermostat_in: '{}' and '{}' are not both heated, or not both cooled",
+                            building_.rooms[room].name, *governing),
+                "what one thermostat governs has the same kinds of set-points in every room");
     building_.rooms[room].thermostat_in = other;
 }
 

@@ -433,6 +433,12 @@ INSTANTIATE_TEST_SUITE_P(Input, Mistakes,
                                              in.rooms[0].thermostat_in = std::string{"B"};
                                              in.rooms[1].thermostat_in = std::string{"A"};
                                          }},
+                                 Mistake{"thermostat_of_an_unheated_room", codes::contradiction, "are not both heated",
+                                         [](Input& in) {
+                                             in.rooms = {room("A", 0, 0, 5, 4), room("B", 5, 0, 5, 4)};
+                                             in.rooms[0].use.heating_setpoint = {};
+                                             in.rooms[1].thermostat_in = std::string{"A"};
+                                         }},
                                  Mistake{"unknown_storey", codes::unknown_name, "no storey is called 'attic'",
                                          [](Input& in) { in.rooms[0].storey = std::string{"attic"}; }},
                                  Mistake{"unknown_type", codes::unknown_name, "no room type is called 'x'",

@@ -1,4 +1,5 @@
-#include <numeric>
+#include <cmath>
+#include <random>
 
 #include <gmock/gmock.h>
 #include <gtest/gtest.h>
@@ -85,6 +86,28 @@ TEST(Walk, SaysWhereTheSideThatClosesItIsNotSquare)
     const Walk w = walk("east 5, left 4, left 4.5"); // half a metre too short
     EXPECT_FALSE(w.closes_square);
     EXPECT_NEAR(w.closing_side_m, std::hypot(0.5, 4.0), 1e-12);
+}
+
+/// Words of walks in any order: read or refused, and what is read is finite.
+TEST(Walk, OfAnyWordsIsReadOrRefused)
+{
+    const char* words[] = {"east", "left", "right", "North", "45",  "deg", "3.2",     "m",
+                           "cm",   ",",    "-1",    "1e9",   "nan", "",    "\xc3\xa9"};
+    std::mt19937 random{5};
+    int walks = 0;
+    for (int i = 0; i < 20000; ++i) {
+        std::string text = random() % 2 == 0 ? "east 4, left 3, " : "";
+        for (auto n = random() % 12; n > 0; --n) text += std::string{words[random() % std::size(words)]} + " ";
+        const auto read = read_walk(text);
+        if (const auto* wrong = std::get_if<WalkProblem>(&read)) {
+            EXPECT_FALSE(wrong->message.empty());
+            continue;
+        }
+        ++walks;
+        for (const quantity::Point p : std::get<Walk>(read).corners_m)
+            EXPECT_TRUE(std::isfinite(p.x_m) && std::isfinite(p.y_m)) << text;
+    }
+    EXPECT_GT(walks, 10);
 }
 
 TEST(Walk, ThatIsNoneIsToldWithTheSideThatIsWrong)
