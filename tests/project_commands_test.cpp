@@ -34,6 +34,13 @@ TEST_F(ProjectCommands, PrintTheNumbersThatTheHeatBalanceWorksWith)
     EXPECT_EQ(july["surfaces"].size(), 38u);
 }
 
+TEST_F(ProjectCommands, SayWhatSupplyLoadsAreFor)
+{
+    EXPECT_THAT(run("loads house").out, HasSubstr("for a convective supply; hours are clock hours"));
+    EXPECT_THAT(run("loads house --set \"room/Kitchen/radiant_share=40 %\"").out,
+                HasSubstr("in part radiant where a room's radiant_share says so"));
+}
+
 TEST_F(ProjectCommands, TraceEveryNumberOfARoomsZone)
 {
     const Ran kitchen = run("loads house --model July --room Kitchen");

@@ -237,8 +237,12 @@ std::string loads_text(const building::Building& b, const loads::DesignLoads& de
     add_column(table, "Coldest", "temperature", units);
     add_column(table, "Warmest", "temperature", units);
     for (const RoomLoad& r : design.loads.rooms) add_room(table, r, mixed, units);
+    const bool radiates =
+        std::ranges::any_of(b.rooms, [](const building::Room& r) { return r.use.radiant_share.value > 0.0; });
     std::string out = loads_heading(b, units) +
-                      "Largest hour means for a convective supply; hours are clock hours.\n\n" + table.text() + "\n";
+                      fmt::format("Largest hour means for a convective supply{}; hours are clock hours.\n\n",
+                                  radiates ? ", in part radiant where a room's radiant_share says so" : "") +
+                      table.text() + "\n";
     out += totals_text(design.loads, units) + heating_up_text(design.loads, units) + runs_text(design.runs) +
            remarks_text(design.runs, std::ranges::any_of(design.loads.rooms, &RoomLoad::cooled));
     out += "By hand  U x A x K and air flows at steady state, for comparison; `venture loads PROJECT --room NAME` "
