@@ -110,4 +110,16 @@ inline building::Building built(const building::Input& in)
     return r.building ? std::move(*r.building) : building::Building{};
 }
 
+/// The one problem with a code, or a failure.
+inline quantity::Problem problem_of(const building::Input& in, std::string_view code)
+{
+    const building::Resolved r = building::resolve(in);
+    for (const auto& p : r.problems)
+        if (p.code == code) return p;
+    std::string all;
+    for (const auto& p : r.problems) all += std::string{p.code} + " " + p.message + "\n";
+    ADD_FAILURE() << "no problem " << code << " among:\n" << all;
+    return {};
+}
+
 } // namespace venture::testing_data
