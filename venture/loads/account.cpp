@@ -48,7 +48,6 @@ void add_loads(const Stage& s, double weight, StepResult& r)
 void add_flows(const ThermalModel& m, const SurfaceBank& bank, const ZoneNetwork& network, const Stage& s,
                double weight, StepResult& r)
 {
-    const std::size_t n = bank.count();
     std::size_t transfer = 0;
     for (std::size_t z = 0; z < r.zones.size(); ++z) {
         ZoneStep& zone = r.zones[z];
@@ -59,11 +58,7 @@ void add_flows(const ThermalModel& m, const SurfaceBank& bank, const ZoneNetwork
         zone.ventilation_W += weight * s.ventilation_W_per_K[z] * colder_K;
         for (const TransferAir& from : m.zones[z].transfer_air)
             zone.transfer_W += weight * s.drives.transfer_W_per_K[transfer++] * (s.x.air_C[from.from] - air);
-        for (const std::uint32_t f : network.faces_of(z)) {
-            const Part part = m.surfaces[bank.slots[f < n ? f : f - n].surface].part;
-            zone.from_faces_W[static_cast<std::size_t>(part)] +=
-                weight * bank.area[f] * bank.convective[f] * (s.face_C[f] - air - bank.warmer[f]);
-        }
+        network.add_flows_from_faces(z, air, s.face_C, bank.warmer, weight, zone.from_faces_W);
     }
 }
 

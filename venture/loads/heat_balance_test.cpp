@@ -86,6 +86,30 @@ TEST(DeadBand, LeavesTheRoomAloneBetweenItsSetPoints)
     EXPECT_GT(mean(day.zones[0].heating_W) + mean(day.zones[0].cooling_W), 0.0);
 }
 
+TEST(PeriodicDay, IsTheSameWhetherToldWhileRepeatedOrOnceMore)
+{
+    ThermalModel m = box(brick);
+    std::vector<double> swing;
+    for (int h = 0; h < 24; ++h) swing.push_back(8.0 * std::sin((h - 8) * 0.2618));
+    m.outdoor_air_C = m.add_points(swing);
+    for (auto& s : m.surfaces) s.outside = OutdoorFace{25.0, m.outdoor_air_C};
+    constexpr double near_K = 1e-6;
+    const PeriodicDay told = run_periodic_day(m, {.temperature_tolerance_K = near_K});
+    double watched_W = 0.0;
+    const PeriodicDay once_more =
+        run_periodic_day(m, {.temperature_tolerance_K = near_K}, [&](std::size_t, const StepResult& r) {
+            watched_W += r.zones[0].heating_W / static_cast<double>(m.steps);
+        });
+    ASSERT_EQ(told.zones[0].heating_W.size(), 24U);
+    EXPECT_EQ(told.days, once_more.days);
+    const double peak_W = *std::ranges::max_element(told.zones[0].heating_W);
+    for (std::size_t h = 0; h < 24; ++h) {
+        EXPECT_NEAR(told.zones[0].heating_W[h], once_more.zones[0].heating_W[h], 1e-6 * peak_W);
+        EXPECT_NEAR(told.zones[0].parts[h].from_faces_W[0], once_more.zones[0].parts[h].from_faces_W[0], 1e-6 * peak_W);
+    }
+    EXPECT_NEAR(mean(once_more.zones[0].heating_W), watched_W, 1e-9 * peak_W);
+}
+
 TEST(Superposition, HoldsForGainsInAHeldRoom)
 {
     const auto with = [](double first_W, double second_W) {

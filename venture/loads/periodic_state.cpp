@@ -131,26 +131,38 @@ State first_guess(const ThermalModel& model, const HeatBalance& balance, const P
                             .most_days = options.most_days,
                             .films = options.films};
     State state = coarse.steady_state();
-    (void)find_periodic(hours, coarse, roughly, state);
+    PeriodAccount untold{hours};
+    (void)find_periodic(hours, coarse, roughly, state, untold);
     balance.recall(state);
     return state;
 }
 
 Convergence find_periodic(const ThermalModel& model, const HeatBalance& balance, const PeriodicOptions& options,
-                          State& state)
+                          State& state, PeriodAccount& account)
 {
+    // A repetition is told when the next one may well be the last: telling costs half of a repetition, going once more
+    // over the period to tell it costs one and a half.
+    constexpr double may_be_last = 200.0; // times what is asked for
     const StateScale scale{model, balance};
     Anderson anderson;
     Convergence out;
+    StepResult step;
     std::vector<double> held(model.zones.size()); // share of the period in which the supply acts
     const double one_step = 1.0 / static_cast<double>(model.steps);
     while (!out.converged && out.days < options.most_days) {
+        const bool is_told = out.days > 0 && out.residual_K <= may_be_last * options.temperature_tolerance_K;
         ++out.days;
         const Eigen::VectorXd x = scale.flat(state);
         const State begin = state;
         std::ranges::fill(held, 0.0);
+        account.clear();
         for (std::size_t i = 0; i < model.steps; ++i) {
-            balance.advance(state, i, options.replay);
+            if (is_told) {
+                balance.advance(state, i, step, {.account = Account::flows, .replay = options.replay});
+                account.add(i, step);
+            } else {
+                balance.advance(state, i, options.replay);
+            }
             for (std::size_t z = 0; z < held.size(); ++z) held[z] += state.load_W[z] != 0.0 ? one_step : 0.0;
         }
         out.residual_K = scale.change_K(scale.flat(state) - x);

@@ -1,7 +1,7 @@
 #pragma once
 /// How the state is found that comes back to itself after a period. Internal to loads.
 
-#include <venture/loads/periodic_day.hpp>
+#include <venture/loads/period_account.hpp>
 
 namespace venture::loads::detail {
 
@@ -15,8 +15,10 @@ struct Convergence {
 [[nodiscard]] State first_guess(const ThermalModel& model, const HeatBalance& balance, const PeriodicOptions& options);
 
 /// Repeats the period, extrapolated and accelerated, until the state hardly changes over it.
-/// @param state  the first guess, written over
+/// @param state    the first guess, written over
+/// @param account  holds the last repetition when one was enough like the one before to be likely the last; else not
+///                 complete
 [[nodiscard]] Convergence find_periodic(const ThermalModel& model, const HeatBalance& balance,
-                                        const PeriodicOptions& options, State& state);
+                                        const PeriodicOptions& options, State& state, PeriodAccount& account);
 
 } // namespace venture::loads::detail

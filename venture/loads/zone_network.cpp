@@ -70,6 +70,7 @@ void ZoneNetwork::lay_out(const SurfaceBank& bank)
         for (const std::uint32_t f : faces_of(z)) {
             const std::size_t other = bank.zone[f < n ? f + n : f - n];
             coupled_.push_back(other == zones || other == z ? nobody : coupling(z, other));
+            part_.push_back(static_cast<std::uint8_t>(model_.surfaces[bank.slots[f < n ? f : f - n].surface].part));
         }
     for (std::size_t z = 0; z <= zones; ++z) {
         const double area = z < zones ? area_m2_[z] : 0.0;
@@ -208,6 +209,16 @@ void ZoneNetwork::add_bases(const std::vector<double>& base_C, ZoneDrives& d) co
         }
         d.air_W[z] = air;
         d.radiant_W[z] = radiant;
+    }
+}
+
+void ZoneNetwork::add_flows_from_faces(std::size_t zone, double air_C, const std::vector<double>& face_C,
+                                       const std::vector<double>& warmer_K, double weight,
+                                       double (&by_part_W)[part_count]) const
+{
+    for (std::uint32_t k = first_face_[zone]; k < first_face_[zone + 1]; ++k) {
+        const std::uint32_t f = faces_[k];
+        by_part_W[part_[k]] += weight * to_air_[k] * (face_C[f] - air_C - warmer_K[f]);
     }
 }
 

@@ -65,6 +65,12 @@ public:
         return {faces_.data() + first_face_[zone], first_face_[zone + 1] - first_face_[zone]};
     }
 
+    /// Adds what a zone's faces give to its air, by part of the load.
+    /// @param weight  of the stage
+    void add_flows_from_faces(std::size_t zone, double air_C, const std::vector<double>& face_C,
+                              const std::vector<double>& warmer_K, double weight,
+                              double (&by_part_W)[part_count]) const;
+
 private:
     /// Of a neighbour's air and radiant temperature in a zone's two balances.
     struct Coupling {
@@ -110,6 +116,7 @@ private:
     std::vector<std::uint32_t> first_face_{}, faces_{}; ///< faces of zones, zone by zone
     std::vector<std::uint32_t> coupled_{};              ///< of each of them, into couplings_: what lies behind
     std::vector<double> to_air_{}, to_radiant_{};       ///< area times film of each of them, W/K
+    std::vector<std::uint8_t> part_{};                  ///< and part of the load
     std::vector<Local> local_{};
     std::vector<Inverse> inverse_{};
     std::vector<std::uint32_t> first_coupling_{};
