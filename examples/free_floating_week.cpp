@@ -61,6 +61,7 @@ building::Input attic()
     in.rooms.resize(1);
     in.rooms[0].name = "Studio"s;
     in.rooms[0].storey = "attic"s;
+    in.rooms[0].at = quantity::QuantityList{0.0, 0.0};
     in.rooms[0].size = quantity::QuantityList{6.0, 5.0};
     in.rooms[0].openings.resize(1);
     in.rooms[0].openings[0].in = "south"s;

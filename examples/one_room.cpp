@@ -72,6 +72,7 @@ building::Input small_office()
     building::RoomInput office; // site, build-ups and storey stand before this
     office.name = "Office"s;
     office.storey = "ground"s;
+    office.at = quantity::QuantityList{0.0, 0.0};
     office.size = quantity::QuantityList{5.0, 4.0};
     office.use.heating_setpoint = 20.0;
     office.use.cooling_setpoint = 25.0;

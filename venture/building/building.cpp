@@ -1,7 +1,9 @@
 #include <venture/building/building.hpp>
 
 #include <algorithm>
+#include <cmath>
 #include <limits>
+#include <numbers>
 
 namespace venture::building {
 
@@ -32,6 +34,23 @@ double foot_of_sills_m(const Building& building, const Surface& surface)
     for (const Polygon& part : surface.shape)
         for (const GridPoint p : part.outline) lowest = std::min(lowest, p.y);
     return to_metres(lowest);
+}
+
+SurfacePlane plane_of(const Building& building, const Surface& s)
+{
+    const Room& room = building.rooms[s.room];
+    if (s.attitude == Attitude::floor)
+        return {{0.0, 0.0, room.floor_m}, {1.0, 0.0, 0.0}, {0.0, 1.0, 0.0}, {0.0, 0.0, -1.0}};
+    if (s.attitude == Attitude::ceiling && !s.is_slope())
+        return {{0.0, 0.0, room.floor_m + room.height_m}, {1.0, 0.0, 0.0}, {0.0, 1.0, 0.0}, {0.0, 0.0, 1.0}};
+    const double dx = to_metres(s.plan_end.x - s.plan_start.x), dy = to_metres(s.plan_end.y - s.plan_start.y);
+    const double length = std::hypot(dx, dy), x = dx / length, y = dy / length;
+    const SurfacePlane::Way zero = {to_metres(s.plan_start.x), to_metres(s.plan_start.y), s.start_m},
+                            along = {x, y, 0.0};
+    if (s.attitude == Attitude::wall) return {zero, along, {0.0, 0.0, 1.0}, {y, -x, 0.0}};
+    const double flat = std::cos(s.tilt_deg * std::numbers::pi / 180.0),
+                 steep = std::sin(s.tilt_deg * std::numbers::pi / 180.0);
+    return {zero, along, {-y * flat, x * flat, steep}, {y * steep, -x * steep, flat}};
 }
 
 fabric::HeatFlow heat_flow(Attitude attitude)
@@ -79,7 +98,8 @@ double u_value(const Building& building, const Surface& surface)
     const auto direction = heat_flow(surface.attitude);
     double outside = 0.0;
     if (surface.beyond.kind == Neighbour::Kind::outdoors) outside = 1.0 / fabric::outside_film_W_per_m2K;
-    if (surface.beyond.kind == Neighbour::Kind::room || surface.beyond.kind == Neighbour::Kind::temperature)
+    if (surface.beyond.kind == Neighbour::Kind::room || surface.beyond.kind == Neighbour::Kind::temperature ||
+        surface.beyond.kind == Neighbour::Kind::unheated)
         outside = fabric::standard_inside_resistance(heat_flow_behind(surface.attitude));
     return fabric::u_value(building.build_ups[surface.build_up].layers, direction, outside);
 }

@@ -1,6 +1,7 @@
 #pragma once
 /// A complete, checked building: what an engineer talks about. Made by resolve(); never changed afterwards.
 
+#include <array>
 #include <optional>
 #include <string>
 #include <vector>
@@ -66,13 +67,23 @@ struct Use {
     Sourced<std::string> heated_by{}, cooled_by{}; ///< circuit; empty if not said
 };
 
+/// A sloping ceiling: how high it is over the plan.
+struct CeilingSlope {
+    std::string name{}; ///< "south slope": by the side that it rises from
+    double at_zero_m = 0.0, by_x = 0.0, by_y = 0.0;
+    /// Above the room's floor, over a point of the plan.
+    [[nodiscard]] double height_m(double x_m, double y_m) const { return at_zero_m + by_x * x_m + by_y * y_m; }
+};
+
 struct Room {
     std::string name{};
     std::size_t storey = 0;
-    std::string type{}; ///< empty if none
-    Polygon outline{};  ///< plan, grid points
-    double floor_m = 0.0, height_m = 0.0;
-    double floor_area_m2 = 0.0, volume_m3 = 0.0;
+    std::string type{};  ///< empty if none
+    Polygon outline{};   ///< plan, grid points, to wall centre lines; holes where other rooms stand within
+    bool on_plan = true; ///< else its neighbours are stated, every one
+    double floor_m = 0.0, height_m = 0.0;        ///< of the flat ceiling, if there are slopes as well
+    std::vector<CeilingSlope> slopes{};          ///< the ceiling is the lowest of them and of the height
+    double floor_area_m2 = 0.0, volume_m3 = 0.0; ///< as typed: between inside faces if that is what lengths run to
     Use use{};
     std::optional<std::size_t> thermostat_in{}; ///< room whose thermostat governs this one's supply, in a year
     quantity::OriginId origin{};
@@ -82,10 +93,13 @@ struct Room {
 
 /// What lies behind a surface.
 struct Neighbour {
-    enum class Kind { outdoors, ground, room, nothing, temperature };
+    enum class Kind { outdoors, ground, room, nothing, temperature, unheated };
     Kind kind = Kind::outdoors;
-    std::size_t room = 0;       ///< for a room
-    double temperature_C = 0.0; ///< for a stated temperature
+    std::size_t room = 0;          ///< for a room
+    double temperature_C = 0.0;    ///< for a stated temperature
+    double reduction_factor = 1.0; ///< of an unheated space: how far it lies from the room's temperature to outdoors
+    double warmer_in_winter_K = 0.0, warmer_in_summer_K = 0.0; ///< than outdoors
+    bool in_shade = false;                                     ///< for ever
 };
 
 /// A window or door, or several alike in one surface.
@@ -114,12 +128,15 @@ struct Surface {
     double tilt_deg = 90.0;
     double azimuth_deg = 0.0;           ///< true bearing of the outward normal
     Polygons shape{};                   ///< in its own plane: walls along the plan line and up, others as on the plan
-    GridPoint plan_start{}, plan_end{}; ///< of the whole face, for walls; anticlockwise round the room
+    GridPoint plan_start{}, plan_end{}; ///< of the whole face, for walls; anticlockwise round the room. Of slopes: the
+                                        ///< shape's zero, and one metre along its first axis
+    double start_m = 0.0;               ///< of a slope: height of plan_start above the project's zero
     double gross_m2 = 0.0;              ///< openings not taken off
     std::size_t build_up = 0;           ///< index into Building::build_ups
     std::vector<Opening> openings{};
     [[nodiscard]] double openings_m2() const;
     [[nodiscard]] double net_m2() const { return gross_m2 - openings_m2(); }
+    [[nodiscard]] bool is_slope() const { return attitude == Attitude::ceiling && tilt_deg > 0.0; }
 };
 
 /// A build-up, how its outside takes up the sun, and how its layers were found.
@@ -184,8 +201,13 @@ struct Method {
     bool wind_and_sky = false;        ///< outside; else 25 W/m2K to the air
 };
 
+/// What lengths on the plan were typed to. Surfaces always run along wall centre lines; floor areas and volumes are
+/// those between inside faces where that is what was typed.
+enum class PlanDimensions { centre_lines, inside_faces, outside_faces };
+
 struct Building {
     Project project{};
+    PlanDimensions dimensions = PlanDimensions::centre_lines;
     climate::Site site{};
     Method method{};
     double plan_bearing_deg = 0.0;
@@ -203,6 +225,13 @@ struct Building {
     [[nodiscard]] std::optional<std::size_t> find_room(std::string_view name) const;
 };
 
+/// Where the plane of a surface's shape lies in space: along the plan's x and y, and up.
+struct SurfacePlane {
+    using Way = std::array<double, 3>;
+    Way zero_m{};             ///< where both coordinates of the shape are 0
+    Way along{}, up{}, out{}; ///< its axes, and out of the room
+};
+[[nodiscard]] SurfacePlane plane_of(const Building& building, const Surface& surface);
 /// What sills of a surface's openings are counted from, in the coordinates of its shape: the room's floor, or the lower
 /// edge of a roof. m
 [[nodiscard]] double foot_of_sills_m(const Building& building, const Surface& surface);

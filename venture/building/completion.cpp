@@ -6,6 +6,7 @@
 
 #include <venture/building/climate_input.hpp>
 #include <venture/building/keys.hpp>
+#include <venture/building/repetition.hpp>
 
 namespace venture::building {
 
@@ -20,6 +21,8 @@ public:
 
     void run()
     {
+        detail::add_repetitions(input_);
+        detail::fill_from_likes(input_);
         for (RoomInput& room : input_.rooms) inherit(room);
         take_ground_temperatures(input_);
         for_each_table(input_, [&](std::string_view, auto& records) {

@@ -7,6 +7,9 @@
 #include <numbers>
 #include <optional>
 
+#include <venture/building/plan_lines.hpp>
+#include <venture/building/slopes.hpp>
+
 namespace venture::building::detail {
 
 namespace {
@@ -35,8 +38,8 @@ Box box_of(const Room& room)
     return box;
 }
 
-/// For each room, in their order, the others that are not farther off than the widest gap in any direction: whoever
-/// touches a room is among them. Comparing boxes is all that is done for every pair.
+/// For each room, in their order, the others on the plan that are not farther off than the widest gap in any direction:
+/// whoever touches a room is among them. Boxes are gone over from left to right.
 std::vector<std::vector<std::size_t>> rooms_nearby(const std::vector<Room>& rooms)
 {
     const std::int64_t gap = to_grid(widest_gap_m);
@@ -45,14 +48,20 @@ std::vector<std::vector<std::size_t>> rooms_nearby(const std::vector<Room>& room
     const auto apart = [gap](std::int64_t low_a, std::int64_t high_a, std::int64_t low_b, std::int64_t high_b) {
         return low_a - high_b > gap || low_b - high_a > gap;
     };
+    std::vector<std::size_t> order;
+    for (std::size_t r = 0; r < rooms.size(); ++r)
+        if (rooms[r].on_plan) order.push_back(r);
+    std::ranges::sort(order, {}, [&](std::size_t r) { return boxes[r].low.x; });
     std::vector<std::vector<std::size_t>> nearby(rooms.size());
-    for (std::size_t a = 0; a < rooms.size(); ++a)
-        for (std::size_t b = 0; b < rooms.size(); ++b) {
-            const Box &p = boxes[a], &q = boxes[b];
-            if (a != b && !apart(p.low.x, p.high.x, q.low.x, q.high.x) &&
-                !apart(p.low.y, p.high.y, q.low.y, q.high.y) && !apart(p.z.low, p.z.high, q.z.low, q.z.high))
-                nearby[a].push_back(b);
+    for (std::size_t i = 0; i < order.size(); ++i)
+        for (std::size_t j = i + 1; j < order.size(); ++j) {
+            const Box &p = boxes[order[i]], &q = boxes[order[j]];
+            if (q.low.x - p.high.x > gap) break;
+            if (apart(p.low.y, p.high.y, q.low.y, q.high.y) || apart(p.z.low, p.z.high, q.z.low, q.z.high)) continue;
+            nearby[order[i]].push_back(order[j]);
+            nearby[order[j]].push_back(order[i]);
         }
+    for (auto& others : nearby) std::ranges::sort(others);
     return nearby;
 }
 
@@ -72,16 +81,60 @@ std::int64_t along(GridPoint a, GridPoint b, GridPoint p)
                         std::hypot(dx, dy));
 }
 
-/// Part of the wall over edge a-b that the opposite edge c-d of another room covers; empty if none.
+/// Whether a point lies on the line from a to b, as nearly as the grid can tell.
+bool on_line(GridPoint a, GridPoint b, GridPoint p)
+{
+    constexpr double rounding = 2.5; // grid steps
+    const double dx = static_cast<double>(b.x - a.x), dy = static_cast<double>(b.y - a.y);
+    return std::abs(static_cast<double>(p.x - a.x) * dy - static_cast<double>(p.y - a.y) * dx) <=
+           rounding * std::hypot(dx, dy);
+}
+
+/// Whether edge c-d of another room lies along a-b, seen from the other side.
+bool stands_against(GridPoint a, GridPoint b, GridPoint c, GridPoint d)
+{
+    return on_line(a, b, c) && on_line(a, b, d) && along(a, b, d) < along(a, b, c);
+}
+
+/// Part of the upright wall over edge a-b that the opposite edge c-d of another room covers; empty if none.
 Polygons shared_wall(GridPoint a, GridPoint b, Extent own, GridPoint c, GridPoint d, Extent other)
 {
-    if (side(a, b, c) != 0 || side(a, b, d) != 0) return {};
-    const std::int64_t length = along(a, b, b), s_d = along(a, b, d), s_c = along(a, b, c);
-    if (s_d >= s_c) return {}; // same direction: the other room lies on the same side
-    const std::int64_t s0 = std::max<std::int64_t>(0, s_d), s1 = std::min(length, s_c);
+    constexpr std::int64_t rounding = 3; // at the walls' ends
+    const std::int64_t length = along(a, b, b);
+    std::int64_t s0 = std::max<std::int64_t>(0, along(a, b, d)), s1 = std::min(length, along(a, b, c));
+    if (s0 <= rounding) s0 = 0;
+    if (length - s1 <= rounding) s1 = length;
     const std::int64_t z0 = std::max(own.low, other.low), z1 = std::min(own.high, other.high);
-    if (s1 <= s0 || z1 <= z0) return {};
+    if (s1 - s0 <= rounding || z1 <= z0) return {};
     return {rectangle(s0, z0, s1, z1)};
+}
+
+/// The same where a ceiling slopes: the other wall as seen from this one.
+Polygons shared_under_slopes(const Polygons& own, GridPoint a, GridPoint b, const Room& other, GridPoint c, GridPoint d)
+{
+    Polygons seen = wall_under_slopes(other, c, d);
+    const std::int64_t from = along(a, b, c);
+    for (Polygon& p : seen) {
+        for (GridPoint& q : p.outline) q.x = from - q.x;
+        std::ranges::reverse(p.outline);
+    }
+    return intersection(own, seen);
+}
+
+/// Walls of a room, those of its outline before those of its holes: from corner to corner with the room on the left.
+struct Wall {
+    GridPoint a, b;
+};
+
+std::vector<Wall> walls_of(const Room& room)
+{
+    std::vector<Wall> out;
+    const auto add = [&](const Ring& ring) {
+        for (std::size_t i = 0; i < ring.size(); ++i) out.push_back({ring[i], ring[(i + 1) % ring.size()]});
+    };
+    add(room.outline.outline);
+    std::ranges::for_each(room.outline.holes, add);
+    return out;
 }
 
 class Finder {
@@ -114,6 +167,7 @@ private:
 
     void add(Surface surface, Polygons shape, Neighbour beyond)
     {
+        std::erase_if(shape, is_sliver);
         if (shape.empty()) return;
         surface.gross_m2 = area_m2(shape);
         surface.shape = std::move(shape);
@@ -126,10 +180,10 @@ private:
 
     void add_walls(std::size_t r)
     {
-        const Ring& ring = rooms_[r].outline.outline;
+        const std::vector<Wall> walls = walls_of(rooms_[r]);
         const std::vector<std::string> names = wall_names(rooms_[r]);
-        for (std::size_t i = 0; i < ring.size(); ++i) {
-            const GridPoint a = ring[i], b = ring[(i + 1) % ring.size()];
+        for (std::size_t i = 0; i < walls.size(); ++i) {
+            const auto [a, b] = walls[i];
             const double on_plan = outward_bearing_deg(a, b);
             Surface wall = start(r, names[i], Attitude::wall, 90.0, std::fmod(on_plan + bearing_ + 720.0, 360.0));
             wall.plan_start = a;
@@ -140,15 +194,21 @@ private:
 
     void add_wall_parts(const Surface& wall, GridPoint a, GridPoint b)
     {
-        const Extent own = height_of(rooms_[wall.room]);
+        const Room& room = rooms_[wall.room];
+        const Extent own = height_of(room);
+        const bool slopes = !room.slopes.empty();
         Polygons rest = {rectangle(0, own.low, along(a, b, b), own.high)};
+        if (slopes) rest = wall_under_slopes(room, a, b);
+        const Polygons whole = rest;
         for (const std::size_t n : nearby_[wall.room]) {
-            const Ring& ring = rooms_[n].outline.outline;
             Polygons shared;
-            for (std::size_t j = 0; j < ring.size(); ++j)
-                for (const Polygon& p :
-                     shared_wall(a, b, own, ring[j], ring[(j + 1) % ring.size()], height_of(rooms_[n])))
+            for (const auto& [c, d] : walls_of(rooms_[n])) {
+                if (!stands_against(a, b, c, d)) continue;
+                for (const Polygon& p : slopes || !rooms_[n].slopes.empty()
+                                            ? shared_under_slopes(whole, a, b, rooms_[n], c, d)
+                                            : shared_wall(a, b, own, c, d, height_of(rooms_[n])))
                     shared.push_back(p);
+            }
             if (shared.empty()) continue;
             rest = difference(rest, shared);
             if (rooms_[wall.room].name < rooms_[n].name) add(wall, shared, {Neighbour::Kind::room, n});
@@ -167,7 +227,7 @@ private:
         const Surface floor = start(r, "floor", Attitude::floor, 180.0, 0.0);
         Polygons rest = {room.outline};
         for (const std::size_t n : nearby_[r]) {
-            if (height_of(rooms_[n]).high != height_of(room).low) continue;
+            if (!rooms_[n].slopes.empty() || height_of(rooms_[n]).high != height_of(room).low) continue;
             const Polygons shared = intersection({room.outline}, {rooms_[n].outline});
             add(floor, shared, {Neighbour::Kind::room, n});
             rest = difference(rest, {rooms_[n].outline});
@@ -179,11 +239,44 @@ private:
     void add_ceiling(std::size_t r)
     {
         const Room& room = rooms_[r];
+        if (!room.slopes.empty()) {
+            add_slopes(r);
+            return;
+        }
         Polygons rest = {room.outline};
         for (const std::size_t n : nearby_[r])
             if (height_of(rooms_[n]).low == height_of(room).high)
                 rest = difference(rest, {rooms_[n].outline}); // the floor above stands with the room above
         add(start(r, "roof", Attitude::ceiling, 0.0, 0.0), rest, {Neighbour::Kind::outdoors});
+    }
+
+    /// Slopes and what is flat between them: always to outdoors.
+    void add_slopes(std::size_t r)
+    {
+        std::map<std::string, int> seen;
+        for (const UnderSlope& part : under_slopes(rooms_[r])) {
+            const std::string name = part.slope != nullptr ? part.slope->name : "roof";
+            const int nth = ++seen[name];
+            Surface roof = start(r, nth == 1 ? name : name + " " + std::to_string(nth), Attitude::ceiling, 0.0, 0.0);
+            Polygons shape = part.plan;
+            if (part.slope != nullptr) {
+                lay_in_plane(roof, *part.slope, part.plan, rooms_[r], bearing_);
+                shape = std::move(roof.shape);
+            }
+            add(std::move(roof), std::move(shape), {Neighbour::Kind::outdoors});
+        }
+    }
+
+    /// What the grid's rounding leaves of two edges in one line.
+    static bool is_sliver(const Polygon& p)
+    {
+        constexpr double thin_m = 5.0 * grid_m;
+        double round_m = 0.0;
+        for (std::size_t i = 0; i < p.outline.size(); ++i) {
+            const GridPoint a = p.outline[i], b = p.outline[(i + 1) % p.outline.size()];
+            round_m += std::hypot(to_metres(b.x - a.x), to_metres(b.y - a.y));
+        }
+        return area_m2(p) < 0.5 * thin_m * round_m;
     }
 
     const std::vector<Room>& rooms_;
@@ -206,11 +299,10 @@ std::string compass_word(double bearing_deg)
 
 std::vector<std::string> wall_names(const Room& room)
 {
-    const Ring& ring = room.outline.outline;
     std::map<std::string, int> seen;
     std::vector<std::string> names;
-    for (std::size_t i = 0; i < ring.size(); ++i) {
-        const std::string name = compass_word(outward_bearing_deg(ring[i], ring[(i + 1) % ring.size()])) + " wall";
+    for (const auto& [a, b] : walls_of(room)) {
+        const std::string name = compass_word(outward_bearing_deg(a, b)) + " wall";
         const int nth = ++seen[name];
         names.push_back(nth == 1 ? name : name + " " + std::to_string(nth));
     }
@@ -240,28 +332,16 @@ std::vector<std::pair<std::size_t, std::size_t>> overlapping_rooms(const std::ve
 
 namespace {
 
-/// Distance between two opposite parallel edges that overlap by at least 0.2 m; nothing otherwise.
-std::optional<double> gap_between(GridPoint a, GridPoint b, GridPoint c, GridPoint d)
-{
-    constexpr double parallel = 1e-3;
-    const double ux = to_metres(b.x - a.x), uy = to_metres(b.y - a.y), length = std::hypot(ux, uy);
-    const double vx = to_metres(d.x - c.x), vy = to_metres(d.y - c.y), other = std::hypot(vx, vy);
-    if (ux * vx + uy * vy > 0.0 || std::abs(ux * vy - uy * vx) > parallel * length * other) return std::nullopt;
-    const auto along = [&](GridPoint p) { return (to_metres(p.x - a.x) * ux + to_metres(p.y - a.y) * uy) / length; };
-    const double outward = (to_metres(c.x - a.x) * uy - to_metres(c.y - a.y) * ux) / length;
-    const double overlap = std::min(length, along(c)) - std::max(0.0, along(d));
-    return overlap >= 0.2 && outward > 0.0 ? std::optional{outward} : std::nullopt;
-}
-
 std::optional<NearMiss> side_by_side(const std::vector<Room>& rooms, std::size_t first, std::size_t second)
 {
     const Extent za = height_of(rooms[first]), zb = height_of(rooms[second]);
     if (std::min(za.high, zb.high) <= std::max(za.low, zb.low)) return std::nullopt;
+    constexpr double nothing_m = 3.0 * grid_m;
     const Ring &a = rooms[first].outline.outline, &b = rooms[second].outline.outline;
     for (std::size_t i = 0; i < a.size(); ++i)
         for (std::size_t j = 0; j < b.size(); ++j) {
             const auto gap = gap_between(a[i], a[(i + 1) % a.size()], b[j], b[(j + 1) % b.size()]);
-            if (gap && *gap <= widest_gap_m) return NearMiss{first, second, *gap, false};
+            if (gap && *gap > nothing_m && *gap <= widest_gap_m) return NearMiss{first, second, *gap, false};
         }
     return std::nullopt;
 }

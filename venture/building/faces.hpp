@@ -12,11 +12,12 @@ namespace venture::building::detail {
 /// whose name comes first, floors with the room above.
 /// @param ground_level_m  of the ground outside, if known: walls are split there, floors below it lie on the ground;
 ///                        else only the lowest do
-/// Faces meet only on common planes, exact to the grid; dimensions are to wall centre lines and floor levels.
+/// Faces meet only on common planes, as nearly as the grid tells; outlines run along wall centre lines and floor levels.
+/// A room that does not stand on the plan meets no other: all its faces are to outdoors or the ground until said.
 [[nodiscard]] std::vector<Surface> find_surfaces(const std::vector<Room>& rooms, double plan_bearing_deg,
                                                  std::optional<double> ground_level_m = {});
 
-/// Names of a room's walls in the order of its outline: "south wall", "south wall 2".
+/// Names of a room's walls in the order of its outline and holes: "south wall", "south wall 2".
 [[nodiscard]] std::vector<std::string> wall_names(const Room& room);
 
 /// Pairs of rooms that fill the same place, by more than a hundredth of a square metre of plan.

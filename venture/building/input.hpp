@@ -189,21 +189,36 @@ struct RoomTypeInput {
     static void for_each_part(auto& self, auto visit) { visit(self.use); }
 };
 
+/// How the plan was drawn.
+struct PlanInput {
+    Given<std::string> dimensions, note;
+    Given<double> tolerance;
+};
+
 struct StoreyInput {
-    Given<std::string> name, note;
+    Given<std::string> name, repeats, note;
     Given<double> level, height;
+    Given<TextList> without;
+};
+
+/// Rooms that stand on the plan once more, shifted or mirrored.
+struct RepeatInput {
+    Given<std::string> name, storey, note;
+    Given<TextList> rooms;
+    Given<QuantityList> shift;
+    Given<double> times, mirror_x, mirror_y;
 };
 
 struct OpeningInput {
     Given<std::string> name, in, to, kind, glazing, shade, note;
-    Given<double> width, height, sill, from_left, count, u_value;
+    Given<double> width, height, area, share, sill, from_left, from_right, count, u_value;
     Given<double> reveal, overhang, overhang_above, overhang_beyond, fins, fins_beside;
 };
 
 /// What is said of one face of a room instead of being found.
 struct FaceInput {
-    Given<std::string> on, beyond, build_up, note;
-    Given<double> temperature;
+    Given<std::string> on, beyond, room, sun, build_up, note;
+    Given<double> temperature, reduction_factor, warmer_in_winter, warmer_in_summer;
 };
 
 /// Air that comes into a room from another one.
@@ -213,10 +228,11 @@ struct TransferAirInput {
 };
 
 struct RoomInput {
-    Given<std::string> name, storey, type, walk, thermostat_in, note;
+    Given<std::string> name, storey, type, like, walk, place, thermostat_in, note;
     Given<QuantityList> at, size;
     Given<PointList> corners;
     Given<double> height;
+    Given<TextList> slopes;
     UseInput use{};
     std::vector<OpeningInput> openings{};
     std::vector<FaceInput> faces{};
@@ -279,8 +295,10 @@ struct Input {
     std::vector<ObstructionInput> obstructions{};
     std::vector<ProfileInput> profiles{};
     std::vector<RoomTypeInput> room_types{};
+    PlanInput plan{};
     std::vector<StoreyInput> storeys{};
     std::vector<RoomInput> rooms{};
+    std::vector<RepeatInput> repeats{};
     std::vector<CircuitInput> circuits{};
     std::vector<PlantInput> plants{};
     std::vector<KeptInput> kept{};

@@ -52,7 +52,11 @@ std::span<const Key<building::UseInput>> keys<building::UseInput>();
 template <>
 std::span<const Key<building::RoomTypeInput>> keys<building::RoomTypeInput>();
 template <>
+std::span<const Key<building::PlanInput>> keys<building::PlanInput>();
+template <>
 std::span<const Key<building::StoreyInput>> keys<building::StoreyInput>();
+template <>
+std::span<const Key<building::RepeatInput>> keys<building::RepeatInput>();
 template <>
 std::span<const Key<building::OpeningInput>> keys<building::OpeningInput>();
 template <>
@@ -106,8 +110,10 @@ void for_each_table(auto& input, Visit visit)
     visit("obstruction", input.obstructions);
     visit("profile", input.profiles);
     visit("room_type", input.room_types);
+    visit("plan", input.plan);
     visit("storey", input.storeys);
     visit("room", input.rooms);
+    visit("repeat", input.repeats);
     visit("circuit", input.circuits);
     visit("plant", input.plants);
     visit("kept", input.kept);

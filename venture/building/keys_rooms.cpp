@@ -121,76 +121,6 @@ std::span<const Key<RoomTypeInput>> keys<RoomTypeInput>()
 }
 
 template <>
-std::span<const Key<StoreyInput>> keys<StoreyInput>()
-{
-    using T = StoreyInput;
-    static const std::vector<Key<T>> all = {
-        name_key<T>("what rooms call it"),
-        {must(number("level", Kind::length, -200, 1000, "of the floor above the project's zero")), &T::level},
-        {must(number("height", Kind::length, 1.5, 50, "floor to floor")), &T::height},
-        note_key<T>(),
-    };
-    return all;
-}
-
-template <>
-std::span<const Key<OpeningInput>> keys<OpeningInput>()
-{
-    using T = OpeningInput;
-    static const std::vector<Key<T>> all = {
-        text_key<T>("name", &T::name, "of the opening"),
-        text_key<T>("in", &T::in, "face to outdoors that it is in: a side of the compass, or \"roof\""),
-        text_key<T>("to", &T::to,
-                    "instead of in: the room that it leads or looks to, through the largest wall between"),
-        {otherwise_word(word("kind", "what it is", {"window", "door", "roof window"}), "window",
-                        "a window unless typed"),
-         &T::kind},
-        text_key<T>("glazing", &T::glazing, "for windows"),
-        text_key<T>("shade", &T::shade, "for windows; that of [fabric] unless typed, \"none\" for none"),
-        {number("u_value", Kind::heat_transfer, 0.1, 7, "for doors"), &T::u_value},
-        {must(number("width", Kind::length, 0.05, 100, "of one")), &T::width},
-        {must(number("height", Kind::length, 0.05, 50, "of one")), &T::height},
-        {number("sill", Kind::length, 0, 50, "above the floor; 0.9 m for windows, 0 for doors unless typed"), &T::sill},
-        {number("from_left", Kind::length, 0, 1000,
-                "from the left end of the wall seen from outside; spread evenly unless typed"),
-         &T::from_left},
-        {otherwise(whole(number("count", Kind::number, 1, 1000, "how many alike")), 1.0, "one"), &T::count},
-        {number("reveal", Kind::length, 0, 2,
-                "by how much the window stands back from the face of the wall: head and "
-                "sides shade it; none unless typed"),
-         &T::reveal},
-        {number("overhang", Kind::length, 0, 20, "depth of a plate over it, from the face of the wall"), &T::overhang},
-        {number("overhang_above", Kind::length, 0, 20, "height of that plate above the opening; 0 unless typed"),
-         &T::overhang_above},
-        {number("overhang_beyond", Kind::length, 0, 100,
-                "by how much that plate is longer than the opening on either side; 0 unless typed"),
-         &T::overhang_beyond},
-        {number("fins", Kind::length, 0, 20, "depth of plates on either side, from the face of the wall"), &T::fins},
-        {number("fins_beside", Kind::length, 0, 20, "distance of those plates from the opening; 0 unless typed"),
-         &T::fins_beside},
-        note_key<T>(),
-    };
-    return all;
-}
-
-template <>
-std::span<const Key<FaceInput>> keys<FaceInput>()
-{
-    using T = FaceInput;
-    static const std::vector<Key<T>> all = {
-        text_key<T>("on", &T::on, "a side of the compass, \"floor\" or \"roof\"", true),
-        {word("beyond", "what lies behind it instead of what was found",
-              {"outdoors", "ground", "no exchange", "a temperature"}),
-         &T::beyond},
-        {number("temperature", Kind::temperature, -60, 80, "behind the face, with beyond = \"a temperature\""),
-         &T::temperature},
-        text_key<T>("build_up", &T::build_up, "instead of the one in [fabric]"),
-        note_key<T>(),
-    };
-    return all;
-}
-
-template <>
 std::span<const Key<TransferAirInput>> keys<TransferAirInput>()
 {
     using T = TransferAirInput;
@@ -201,31 +131,6 @@ std::span<const Key<TransferAirInput>> keys<TransferAirInput>()
                         "in", "air goes one way unless typed"),
          &T::way},
         {otherwise_word(word("profile", "when", {}), "always", "all day unless typed"), &T::profile},
-        note_key<T>(),
-    };
-    return all;
-}
-
-template <>
-std::span<const Key<RoomInput>> keys<RoomInput>()
-{
-    using T = RoomInput;
-    static const std::vector<Key<T>> all = {
-        name_key<T>("unique in the project"),
-        text_key<T>("storey", &T::storey, "the storey it stands on", true),
-        text_key<T>("type", &T::type, "room type whose values it takes where it has none"),
-        text_key<T>("thermostat_in", &T::thermostat_in,
-                    "room whose thermostat governs this one in a year: what heats or cools it gives the same share of "
-                    "its limits, or as much for the floor area where there are none"),
-        {listed(number("at", Kind::length, -1e5, 1e5, "place of its lower left corner on the plan: [x, y]"), 2),
-         &T::at},
-        {listed(number("size", Kind::length, 0.1, 1e4, "along x and along y: [x, y]"), 2), &T::size},
-        {number("corners", Kind::length, -1e5, 1e5, "outline instead of at and size: [[x, y], ...]"), &T::corners},
-        text_key<T>(
-            "walk", &T::walk,
-            "outline instead of size, as walked round with a tape from `at`: \"east 5.2, left 3, left 2.4, right "
-            "0.8, left 2.8\"; turns are square unless said (\"left 45 deg 2\"), the last side may be left out"),
-        {number("height", Kind::length, 1.5, 100, "floor to ceiling; the storey's unless typed"), &T::height},
         note_key<T>(),
     };
     return all;

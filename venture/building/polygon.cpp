@@ -163,6 +163,7 @@ Polygon rectangle(std::int64_t x0, std::int64_t y0, std::int64_t x1, std::int64_
 }
 
 Polygons intersection(const Polygons& a, const Polygons& b) { return combine(ClipperLib::ctIntersection, a, b); }
+Polygons united(const Polygons& all) { return combine(ClipperLib::ctUnion, all, {}); }
 Polygons difference(const Polygons& a, const Polygons& b) { return combine(ClipperLib::ctDifference, a, b); }
 
 bool is_simple(const Ring& ring)

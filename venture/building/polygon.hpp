@@ -1,5 +1,5 @@
 #pragma once
-/// Plane polygons on an integer grid of 0.01 mm: exact set operations, no rounding that depends on the axes.
+/// Plane polygons on an integer grid of a thousandth of a millimetre: exact set operations, no rounding that depends on the axes.
 
 #include <cstdint>
 #include <vector>
@@ -11,7 +11,7 @@ struct GridPoint {
     std::int64_t x = 0, y = 0;
     friend bool operator==(GridPoint, GridPoint) = default;
 };
-inline constexpr double grid_m = 1e-5;
+inline constexpr double grid_m = 1e-6;
 
 /// Metres to the grid, to the nearest point. Valid up to 1e7 m.
 [[nodiscard]] std::int64_t to_grid(double metres);
@@ -38,6 +38,7 @@ using Polygons = std::vector<Polygon>;
 [[nodiscard]] Polygon rectangle(std::int64_t x0, std::int64_t y0, std::int64_t x1, std::int64_t y1);
 
 [[nodiscard]] Polygons intersection(const Polygons& a, const Polygons& b);
+[[nodiscard]] Polygons united(const Polygons& all);
 [[nodiscard]] Polygons difference(const Polygons& a, const Polygons& b);
 
 /// Area of a under any of the covers, which may overlap. @param covers  anticlockwise

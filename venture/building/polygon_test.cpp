@@ -25,7 +25,9 @@ TEST(Grid, RoundTripsToAHundredthOfAMillimetre)
 TEST(Area, IsExactForHandWorkedShapes)
 {
     EXPECT_NEAR(area_m2(metres(0, 0, 5, 4)), 20.0, 1e-9);
-    const Ring l_shape = {{0, 0}, {600000, 0}, {600000, 200000}, {200000, 200000}, {200000, 500000}, {0, 500000}};
+    Ring l_shape;
+    for (const auto& [x, y] : {std::pair{0, 0}, {6, 0}, {6, 2}, {2, 2}, {2, 5}, {0, 5}})
+        l_shape.push_back({to_grid(x), to_grid(y)});
     EXPECT_NEAR(area_m2(l_shape), 6.0 * 2.0 + 2.0 * 3.0, 1e-9);
 }
 

@@ -180,6 +180,43 @@ void Resolver::add_storeys()
         building_.storeys.push_back({value_of(given.name), value_of(given.level), value_of(given.height)});
 }
 
+/// Rooms that storeys and [[repeat]] name.
+void Resolver::check_repetitions()
+{
+    const auto rooms_called = [&](const TextList& names) {
+        for (const quantity::PlacedText& name : names)
+            (void)find("room", Given<std::string>{name.text, name.origin}, input_.rooms,
+                       [](const RoomInput& room) { return value_of(room.name); });
+    };
+    for (const StoreyInput& storey : input_.storeys) {
+        if (storey.without && !storey.repeats)
+            problem(codes::contradiction, (*storey.without).empty() ? storey.name.origin : (*storey.without)[0].origin,
+                    fmt::format("storey '{}' leaves rooms out, but repeats no storey", value_of(storey.name)),
+                    "type repeats, or leave without out");
+        if (storey.without) rooms_called(*storey.without);
+        if (!storey.repeats) continue;
+        const auto source =
+            find("storey", storey.repeats, input_.storeys, [](const StoreyInput& s) { return value_of(s.name); });
+        if (source && value_of(input_.storeys[*source].name) == value_of(storey.name))
+            problem(codes::repeat, storey.repeats.origin,
+                    fmt::format("storey '{}' repeats itself", value_of(storey.name)), "name another storey");
+    }
+    for (const RepeatInput& repeat : input_.repeats) {
+        if (repeat.rooms) rooms_called(*repeat.rooms);
+        if (!repeat.shift && !repeat.mirror_x && !repeat.mirror_y && !repeat.storey && repeat.name)
+            problem(codes::repeat, repeat.name.origin,
+                    fmt::format("repeat '{}' puts rooms where they stand already", *repeat.name),
+                    "give it a shift, a mirror or a storey");
+    }
+    for (const RoomInput& room : input_.rooms) {
+        if (!room.like) continue;
+        const auto other = find("room", room.like, input_.rooms, [](const RoomInput& r) { return value_of(r.name); });
+        if (other && &input_.rooms[*other] == &room)
+            problem(codes::repeat, room.like.origin, fmt::format("room '{}' is like itself", value_of(room.name)),
+                    "name another room");
+    }
+}
+
 Resolved Resolver::run()
 {
     check_bounds_and_requirements(Of::all);
@@ -192,6 +229,7 @@ Resolved Resolver::run()
     add_profiles();
     add_shades();
     add_storeys();
+    check_repetitions();
     check_fabric_names();
     const bool tables_sound = !quantity::has_error(problems_);
     add_rooms();

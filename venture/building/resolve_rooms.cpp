@@ -2,120 +2,12 @@
 
 #include <venture/building/faces.hpp>
 #include <venture/building/resolver.hpp>
-#include <venture/building/walk.hpp>
+#include <venture/building/slopes.hpp>
 
 namespace venture::building::detail {
 
 namespace codes = quantity::codes;
 using quantity::Severity;
-
-/// The outline of a room that was walked round, from its `at`.
-Ring Resolver::walked(const RoomInput& room)
-{
-    if (room.corners || room.size) {
-        problem(codes::contradiction, room.walk.origin, "walk: stands beside size or corners", "give one of them");
-        return {};
-    }
-    const auto read = read_walk(*room.walk);
-    if (const auto* wrong = std::get_if<WalkProblem>(&read)) {
-        problem(codes::walk, room.walk.origin, "walk: " + wrong->message, wrong->hint);
-        return {};
-    }
-    const Walk& walk = std::get<Walk>(read);
-    const QuantityList at = room.at ? *room.at : QuantityList{0.0, 0.0};
-    if (at.size() != 2) {
-        problem(codes::outline, room.at.origin, "at: expected two lengths, along x and along y");
-        return {};
-    }
-    Ring ring;
-    for (const quantity::Point p : walk.corners_m)
-        ring.push_back({to_grid(at.at(0) + p.x_m), to_grid(at.at(1) + p.y_m)});
-    if (!is_simple(ring)) {
-        problem(codes::outline, room.walk.origin,
-                fmt::format("walk: the outline of '{}' crosses itself or encloses nothing", value_of(room.name)),
-                "a turn or a length may be mistyped");
-        return {};
-    }
-    constexpr double worth_saying_m = 0.0005;
-    const auto tell = [&](Severity severity, std::string message, std::string hint) {
-        quantity::Problem& finding = problem(codes::walk, room.walk.origin, std::move(message), std::move(hint));
-        finding.severity = severity;
-        finding.subject = "room/" + value_of(room.name);
-    };
-    if (walk.missed_m > worth_saying_m)
-        tell(Severity::note,
-             fmt::format("the walk round '{}' misses its beginning by {:.0f} mm: shared out over its sides",
-                         value_of(room.name), 1000.0 * walk.missed_m),
-             "measure again if that is more than the tape's error");
-    if (!walk.closes_square)
-        tell(Severity::warning,
-             fmt::format("the walk round '{}' is closed by a side of {:.3f} m that is not square to the others",
-                         value_of(room.name), walk.closing_side_m),
-             "a side is missing or mistyped, unless that wall does stand at an angle");
-    return ring;
-}
-
-/// @param what  "room", as messages call it
-template <class Record>
-Ring Resolver::outline_of(std::string_view what, const Record& record)
-{
-    if constexpr (requires { record.walk; }) {
-        if (record.walk) {
-            Ring ring = walked(record);
-            if (area_m2(ring) < 0.0) std::ranges::reverse(ring);
-            return ring;
-        }
-    }
-    if (record.corners && (record.size || record.at)) {
-        problem(codes::contradiction, record.corners.origin, "corners: stands beside at or size",
-                "give one or the other");
-        return {};
-    }
-    Ring ring;
-    if (record.corners) {
-        for (const quantity::Point p : *record.corners) ring.push_back({to_grid(p.x_m), to_grid(p.y_m)});
-        if (!is_simple(ring)) {
-            problem(codes::outline, record.corners.origin,
-                    fmt::format("corners: the outline of '{}' crosses itself, has a point twice, or encloses nothing",
-                                value_of(record.name)),
-                    fmt::format("list at least three corners in the order of a walk round the {}", what));
-            return {};
-        }
-    } else if (record.size) {
-        const QuantityList at = record.at ? *record.at : QuantityList{0.0, 0.0};
-        if (at.size() != 2 || (*record.size).size() != 2 || (*record.size)[0] <= 0.0 || (*record.size)[1] <= 0.0) {
-            problem(codes::outline, record.size.origin, "size: expected two lengths above 0, along x and along y");
-            return {};
-        }
-        ring = rectangle(to_grid(at[0]), to_grid(at[1]), to_grid(at[0] + (*record.size)[0]),
-                         to_grid(at[1] + (*record.size)[1]))
-                   .outline;
-    } else {
-        problem(codes::outline, record.name.origin, fmt::format("{} '{}' has no shape", what, value_of(record.name)),
-                "give size = [x, y] and at = [x, y], corners = [[x, y], ...], or a walk");
-        return {};
-    }
-    if (area_m2(ring) < 0.0) std::ranges::reverse(ring);
-    return ring;
-}
-
-void Resolver::add_obstructions()
-{
-    if (!numbers_sound_) return;
-    for (const ObstructionInput& given : input_.obstructions) {
-        Obstruction out{.name = value_of(given.name), .outline = outline_of("obstruction", given)};
-        out.base_m = value_of(given.base);
-        out.top_m = value_of(given.top);
-        if (given.top && out.top_m <= out.base_m)
-            problem(codes::contradiction, given.top.origin,
-                    fmt::format("obstruction '{}' has its top at {:g} m and its base at {:g} m", out.name, out.top_m,
-                                out.base_m),
-                    "both are heights above the project's zero");
-        out.with_leaves = value_of(given.transmittance);
-        out.bare = given.transmittance_bare ? *given.transmittance_bare : out.with_leaves;
-        if (!out.outline.empty()) building_.obstructions.push_back(std::move(out));
-    }
-}
 
 std::size_t Resolver::profile_called(const Given<std::string>& name)
 {
@@ -234,42 +126,73 @@ void Resolver::check_use(const RoomInput& given, const Room& room)
         problem(codes::contradiction, use.humidity_limit->origin,
                 fmt::format("room '{}' has a humidity limit but no cooling set-point: nothing dries it", room.name));
     if (use.people.value > 0.0 && room.outdoor_air_by_plan_m3_per_s() <= 0.0) {
-        quantity::Problem& finding =
-            problem(codes::no_outdoor_air, given.name.origin,
-                    fmt::format("room '{}' holds {:g} people and has no ventilation, only leakage", room.name,
-                                use.people.value),
-                    "give ventilation_per_person, ventilation_per_area or ventilation_rate");
-        finding.severity = Severity::warning;
-        finding.subject = "room/" + room.name;
+        finding(Severity::warning, codes::no_outdoor_air, given.name.origin, "room/" + room.name,
+                fmt::format("room '{}' holds {:g} people and has no ventilation, only leakage", room.name,
+                            use.people.value),
+                "give ventilation_per_person, ventilation_per_area or ventilation_rate");
     }
+}
+
+void Resolver::add_room(const RoomInput& given, const RoomOutline& outline)
+{
+    Room room{.name = value_of(given.name), .type = value_of(given.type), .origin = given.name.origin};
+    std::optional<std::size_t> storey;
+    if (given.storey) storey = find("storey", given.storey, building_.storeys, [](const Storey& s) { return s.name; });
+    if (given.type)
+        (void)find("room type", given.type, input_.room_types, [](const RoomTypeInput& t) { return value_of(t.name); });
+    room.use = use_of(given.use);
+    count_origins(given.use, room);
+    if (!numbers_sound_ || !storey || outline.ring.empty()) return; // a length out of bounds is no shape
+    room.storey = *storey;
+    room.outline = {outline.ring, outline.holes};
+    room.on_plan = outline.on_plan;
+    room.floor_m = building_.storeys[*storey].level_m;
+    room.height_m = value_of(given.height);
+    room.floor_area_m2 = outline.typed_m2;
+    room.volume_m3 = room.floor_area_m2 * room.height_m;
+    add_slopes(given, room);
+    check_use(given, room);
+    building_.rooms.push_back(std::move(room));
+}
+
+void Resolver::add_slopes(const RoomInput& given, Room& room)
+{
+    if (!given.slopes) return;
+    for (const quantity::PlacedText& text : *given.slopes) {
+        auto slope = read_slope(text.text, room.outline.outline);
+        if (!slope) {
+            problem(
+                codes::slope, text.origin, fmt::format("'{}' is no slope", text.text),
+                "write the side that it rises from, its height above the floor there, and its angle: \"south 1.2 m, "
+                "35 deg\"");
+            continue;
+        }
+        double lowest = 1e300;
+        for (const GridPoint p : room.outline.outline)
+            lowest = std::min(lowest, slope->height_m(to_metres(p.x), to_metres(p.y)));
+        if (lowest < -1e-6) {
+            problem(codes::slope, text.origin,
+                    fmt::format("the {} of '{}' reaches {:.2f} m below the floor", slope->name, room.name, -lowest),
+                    "raise its height at the wall, or mend the outline");
+            continue;
+        }
+        room.slopes.push_back(std::move(*slope));
+    }
+    if (room.slopes.empty()) return;
+    if (input_.origins.at(given.height.origin).kind != quantity::OriginKind::file) // the storey's cuts no slope off
+        room.height_m = highest_under_slopes_m(room);
+    const double whole_m2 = area_m2(room.outline);
+    room.volume_m3 = volume_under_slopes_m3(room) * room.floor_area_m2 / whole_m2;
 }
 
 void Resolver::add_rooms()
 {
     if (input_.rooms.empty())
         problem(codes::missing, {}, "the project has no rooms", "add at least one [[room]] with name, storey and size");
-    for (const RoomInput& given : input_.rooms) {
-        Room room{.name = value_of(given.name), .type = value_of(given.type), .origin = given.name.origin};
-        std::optional<std::size_t> storey;
-        if (given.storey)
-            storey = find("storey", given.storey, building_.storeys, [](const Storey& s) { return s.name; });
-        if (given.type)
-            (void)find("room type", given.type, input_.room_types,
-                       [](const RoomTypeInput& t) { return value_of(t.name); });
-        room.use = use_of(given.use);
-        count_origins(given.use, room);
-        if (!numbers_sound_) continue; // a length out of bounds is no shape
-        const Ring ring = outline_of("room", given);
-        if (!storey || ring.empty()) continue;
-        room.storey = *storey;
-        room.outline = {ring, {}};
-        room.floor_m = building_.storeys[*storey].level_m;
-        room.height_m = value_of(given.height);
-        room.floor_area_m2 = area_m2(room.outline);
-        room.volume_m3 = room.floor_area_m2 * room.height_m;
-        check_use(given, room);
-        building_.rooms.push_back(std::move(room));
-    }
+    building_.dimensions =
+        chosen(input_.plan.dimensions, spec_of(&PlanInput::dimensions).choices, PlanDimensions::centre_lines);
+    const std::vector<RoomOutline> outlines = find_outlines();
+    for (std::size_t r = 0; r < input_.rooms.size(); ++r) add_room(input_.rooms[r], outlines[r]);
     if (building_.rooms.size() != input_.rooms.size()) return;
     for (std::size_t r = 0; r < input_.rooms.size(); ++r) {
         for (const TransferAirInput& air : input_.rooms[r].transfer_air) add_transfer_air(air, r);
@@ -344,27 +267,26 @@ void Resolver::check_air_balance()
             where = air.origin;
         }
         if (out <= in + rounding) continue;
-        quantity::Problem& finding =
-            problem(codes::air_balance, where,
-                    fmt::format("room '{}' passes {:.1f} L/s on to other rooms, but only {:.1f} L/s come into it",
-                                room.name, 1000.0 * out, 1000.0 * in),
-                    "give it the ventilation, leakage or transfer air that it passes on, or mend the flow");
-        finding.severity = Severity::warning;
-        finding.subject = "room/" + room.name;
+        finding(Severity::warning, codes::air_balance, where, "room/" + room.name,
+                fmt::format("room '{}' passes {:.1f} L/s on to other rooms, but only {:.1f} L/s come into it",
+                            room.name, 1000.0 * out, 1000.0 * in),
+                "give it the ventilation, leakage or transfer air that it passes on, or mend the flow");
     }
 }
 
 void Resolver::tell_near_miss(const NearMiss& miss)
 {
     const Room &first = building_.rooms[miss.first], &second = building_.rooms[miss.second];
-    quantity::Problem& finding = problem(
-        codes::near_miss, second.origin,
-        fmt::format(
-            "rooms '{}' and '{}' face each other {} {:.0f} mm and do not touch: both are taken to face outdoors",
-            first.name, second.name, miss.above ? "above and below, across" : "across", 1000.0 * miss.gap_m),
-        miss.above ? "heights are floor to floor" : "lengths are to wall centre lines");
-    finding.severity = Severity::warning;
-    finding.subject = fmt::format("room/{} and room/{}", first.name, second.name);
+    const std::string hint = miss.above ? "heights are floor to floor"
+                             : value_of(input_.plan.dimensions) == "inside faces"
+                                 ? "this wall faces another room as well, across another distance: mend the plan"
+                                 : "lengths are to wall centre lines unless [plan] dimensions says otherwise";
+    finding(Severity::warning, codes::near_miss, second.origin,
+            fmt::format("room/{} and room/{}", first.name, second.name),
+            fmt::format(
+                "rooms '{}' and '{}' face each other {} {:.0f} mm and do not touch: both are taken to face outdoors",
+                first.name, second.name, miss.above ? "above and below, across" : "across", 1000.0 * miss.gap_m),
+            hint);
 }
 
 } // namespace venture::building::detail

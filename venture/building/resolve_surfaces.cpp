@@ -28,32 +28,17 @@ Given<std::string> FabricInput::*fabric_key(const Surface& s, const FabricInput&
     return s.beyond.kind == Neighbour::Kind::outdoors ? &FabricInput::exposed_floor : &FabricInput::ground_floor;
 }
 
-/// Low and high end of a surface's shape along its first axis and up.
-struct Box {
-    std::int64_t x0, x1, y0, y1;
-};
-
-Box box_of(const Polygons& shape)
+Attitude opposite(Attitude attitude)
 {
-    Box box{INT64_MAX, INT64_MIN, INT64_MAX, INT64_MIN};
-    for (const Polygon& p : shape)
-        for (const GridPoint q : p.outline)
-            box = {std::min(box.x0, q.x), std::max(box.x1, q.x), std::min(box.y0, q.y), std::max(box.y1, q.y)};
-    return box;
-}
-
-std::string lower(std::string_view text)
-{
-    std::string out{text};
-    std::ranges::transform(out, out.begin(), [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
-    return out;
+    if (attitude == Attitude::wall) return attitude;
+    return attitude == Attitude::floor ? Attitude::ceiling : Attitude::floor;
 }
 
 } // namespace
 
 std::vector<Surface*> Resolver::faces_called(std::string_view name, std::size_t room, quantity::OriginId where)
 {
-    const std::string wanted = lower(quantity::trimmed(name));
+    const std::string wanted = quantity::lower_case(quantity::trimmed(name));
     const auto blank = std::min(wanted.find(' '), wanted.size());
     const std::string as_wall = wanted.substr(0, blank) + " wall" + wanted.substr(blank); // "north 2": "north wall 2"
     const auto is_called = [&](const std::string& face) { // a bare side means all walls that look that way
@@ -64,7 +49,9 @@ std::vector<Surface*> Resolver::faces_called(std::string_view name, std::size_t 
         if (s.room == room && is_called(s.parent)) found.push_back(&s);
     if (!found.empty()) return found;
     std::vector<std::string> there = wall_names(building_.rooms[room]);
-    there.insert(there.end(), {"floor", "roof"});
+    there.emplace_back("floor");
+    for (const CeilingSlope& slope : building_.rooms[room].slopes) there.push_back(slope.name);
+    if (building_.rooms[room].slopes.empty()) there.emplace_back("roof");
     const std::string& room_name = building_.rooms[room].name;
     if (std::ranges::any_of(there, is_called)) {
         problem(codes::no_face, where, fmt::format("the {} of '{}' adjoins other rooms only", name, room_name),
@@ -81,32 +68,116 @@ std::vector<Surface*> Resolver::faces_called(std::string_view name, std::size_t 
     return {};
 }
 
+/// Keys of a face that go together with what lies beyond.
+void Resolver::check_face(const FaceInput& face)
+{
+    const auto beyond = value_of(face.beyond);
+    const auto goes_with = [&](bool typed, std::string_view key, std::string_view word) {
+        if (typed != (beyond == word))
+            problem(codes::contradiction, face.on.origin,
+                    fmt::format("beyond = \"{}\" and {} = ... go together", word, key));
+    };
+    goes_with(static_cast<bool>(face.temperature), "temperature", "a temperature");
+    goes_with(static_cast<bool>(face.reduction_factor), "reduction_factor", "unheated space");
+    goes_with(static_cast<bool>(face.room), "room", "a room");
+    if ((face.warmer_in_winter || face.warmer_in_summer || face.sun) && face.beyond && beyond != "outdoors")
+        problem(codes::contradiction, face.on.origin,
+                fmt::format("warmer_in_winter, warmer_in_summer and sun are of faces to outdoors, not to {}", beyond),
+                "leave them, or beyond, out");
+}
+
+/// The room behind a face that says so; only where no plan tells.
+std::optional<Neighbour> Resolver::stated_room(const FaceInput& face, std::size_t room)
+{
+    if (!face.room) return std::nullopt;
+    const auto other = other_room("room", face.room, room);
+    if (!other) return std::nullopt;
+    for (const std::size_t r : {room, *other}) {
+        if (!building_.rooms[r].on_plan) continue;
+        problem(codes::contradiction, face.room.origin,
+                fmt::format("room: '{}' stands on the plan, where its neighbours are found", building_.rooms[r].name),
+                "state rooms as neighbours only between rooms without at, corners and place");
+        return std::nullopt;
+    }
+    return Neighbour{.kind = Neighbour::Kind::room, .room = *other};
+}
+
+/// What a face says of what lies beyond; nothing: what was found stands.
+std::optional<Neighbour> Resolver::stated_neighbour(const FaceInput& face, std::size_t room)
+{
+    if (!face.beyond) return std::nullopt;
+    using Kind = Neighbour::Kind;
+    const std::string& word = *face.beyond;
+    if (word == "a room") return stated_room(face, room);
+    if (word == "a temperature")
+        return Neighbour{.kind = Kind::temperature, .temperature_C = value_of(face.temperature)};
+    const Use& use = building_.rooms[room].use;
+    if (word == "unheated space" && !use.heating_setpoint_C && !use.cooling_setpoint_C)
+        problem(codes::contradiction, face.beyond.origin,
+                fmt::format("'{}' has no set-point, so that no factor tells how warm the space behind it is",
+                            building_.rooms[room].name),
+                "state a temperature instead");
+    if (word == "unheated space")
+        return Neighbour{.kind = Kind::unheated, .reduction_factor = value_of(face.reduction_factor)};
+    if (word == "ground") return Neighbour{.kind = Kind::ground};
+    if (word == "outdoors") return Neighbour{.kind = Kind::outdoors};
+    return Neighbour{.kind = Kind::nothing};
+}
+
 void Resolver::apply_face(const FaceInput& face, std::size_t room)
 {
     if (!face.on) return;
-    const bool at_temperature = face.beyond && *face.beyond == "a temperature";
-    if (at_temperature != static_cast<bool>(face.temperature))
-        problem(codes::contradiction, face.on.origin, "beyond = \"a temperature\" and temperature = ... go together");
+    check_face(face);
     const std::vector<Surface*> called = faces_called(*face.on, room, face.on.origin);
     const auto faces_a_room = [](const Surface* s) { return s->beyond.kind == Neighbour::Kind::room; };
     if (face.beyond && !called.empty() && std::ranges::all_of(called, faces_a_room))
         problem(codes::no_face, face.on.origin,
                 fmt::format("the {} of '{}' adjoins other rooms only; what lies beyond cannot be overruled", *face.on,
                             building_.rooms[room].name));
+    const std::optional<Neighbour> stated = stated_neighbour(face, room);
     for (Surface* s : called) {
-        if (face.beyond && s->beyond.kind != Neighbour::Kind::room) {
-            if (*face.beyond == "outdoors") s->beyond.kind = Neighbour::Kind::outdoors;
-            if (*face.beyond == "ground") s->beyond.kind = Neighbour::Kind::ground;
-            if (*face.beyond == "no exchange") s->beyond.kind = Neighbour::Kind::nothing;
-            if (at_temperature)
-                s->beyond = {Neighbour::Kind::temperature, 0, face.temperature ? *face.temperature : 0.0};
-            s->name = s->parent + " to " + *face.beyond;
+        if (!faces_a_room(s)) {
+            if (stated) {
+                s->beyond = *stated;
+                s->name = s->parent + " to " + (face.room ? *face.room : *face.beyond);
+                stated_.insert(static_cast<std::size_t>(s - building_.surfaces.data()));
+            }
+            if (face.warmer_in_winter) s->beyond.warmer_in_winter_K = *face.warmer_in_winter;
+            if (face.warmer_in_summer) s->beyond.warmer_in_summer_K = *face.warmer_in_summer;
+            if (face.sun) s->beyond.in_shade = true;
         }
         if (!face.build_up) continue;
         if (const auto index = find("build-up", face.build_up, building_.build_ups,
                                     [](const NamedBuildup& b) { return b.layers.name; }))
             s->build_up = *index;
     }
+}
+
+/// Rooms without a place on the plan: whatever is not said of their faces is told. Two that name each other share one wall:
+/// that of the room whose name comes first.
+void Resolver::check_stated()
+{
+    std::vector<std::string> missing(building_.rooms.size());
+    for (std::size_t i = 0; i < building_.surfaces.size(); ++i) {
+        const Surface& s = building_.surfaces[i];
+        if (building_.rooms[s.room].on_plan || stated_.contains(i)) continue;
+        std::string& list = missing[s.room];
+        list += (list.empty() ? "" : ", ") + s.parent;
+    }
+    for (std::size_t r = 0; r < missing.size(); ++r)
+        if (!missing[r].empty())
+            problem(codes::unstated, building_.rooms[r].origin,
+                    fmt::format("room '{}' has no place on the plan, and nothing says what lies beyond its {}",
+                                building_.rooms[r].name, missing[r]),
+                    "give it a place (at, or place), or a [[room.face]] with beyond for each");
+    std::erase_if(building_.surfaces, [&](const Surface& s) {
+        if (s.beyond.kind != Neighbour::Kind::room || building_.rooms[s.room].on_plan) return false;
+        if (building_.rooms[s.room].name < building_.rooms[s.beyond.room].name) return false;
+        return std::ranges::any_of(building_.surfaces, [&](const Surface& other) {
+            return other.room == s.beyond.room && other.beyond.kind == Neighbour::Kind::room &&
+                   other.beyond.room == s.room && other.attitude == opposite(s.attitude);
+        });
+    });
 }
 
 void Resolver::set_build_up(Surface& surface)
@@ -129,152 +200,10 @@ void Resolver::set_build_up(Surface& surface)
         if (building_.build_ups[i].layers.name == *name) surface.build_up = i;
 }
 
-/// The surface that an opening stands in; nothing, and a complaint, if there is none.
-Surface* Resolver::surface_for(const OpeningInput& given, std::size_t room, const std::string& label)
-{
-    const auto larger = [](Surface* best, Surface& s) {
-        return best == nullptr || s.gross_m2 > best->gross_m2 ? &s : best;
-    };
-    const std::string& room_name = building_.rooms[room].name;
-    Surface* best = nullptr;
-    if (given.to) {
-        const auto other = find("room", given.to, building_.rooms, [](const Room& r) { return r.name; });
-        if (!other) return nullptr;
-        for (Surface& s : building_.surfaces)
-            if (s.attitude == Attitude::wall && s.beyond.kind == Neighbour::Kind::room &&
-                (std::pair{s.room, s.beyond.room} == std::pair{room, *other} ||
-                 std::pair{s.room, s.beyond.room} == std::pair{*other, room}))
-                best = larger(best, s);
-        if (best == nullptr)
-            problem(codes::opening, given.to.origin,
-                    fmt::format("{} from '{}' to '{}': these rooms share no wall", label, room_name, *given.to));
-        return best;
-    }
-    const auto candidates = faces_called(*given.in, room, given.in.origin);
-    for (Surface* s : candidates)
-        if (s->beyond.kind == Neighbour::Kind::outdoors) best = larger(best, *s);
-    if (best == nullptr && !candidates.empty())
-        problem(codes::opening, given.in.origin,
-                fmt::format("{} in the {} of '{}': that face has no part to outdoors", label, *given.in, room_name));
-    return best;
-}
-
-/// A reveal shades as a plate of its depth over the opening and on either side would.
-Plates Resolver::plates_of(const OpeningInput& given)
-{
-    Plates out;
-    out.overhang.depth_m = value_of(given.overhang);
-    out.overhang.above_m = value_of(given.overhang_above);
-    out.overhang.beyond_left_m = out.overhang.beyond_right_m = value_of(given.overhang_beyond);
-    out.left.depth_m = value_of(given.fins);
-    out.left.beside_m = value_of(given.fins_beside);
-    out.right = out.left;
-    out.reveal_m = value_of(given.reveal);
-    return out;
-}
-
-/// Offsets of plates that are not there.
-void Resolver::check_plates(const OpeningInput& given, const std::string& label)
-{
-    const auto needs = [&](const Given<double>& offset, std::string_view key, const Given<double>& depth,
-                           std::string_view of) {
-        if (!offset || depth) return;
-        problem(codes::contradiction, offset.origin, fmt::format("{}: {} stands without {}", label, key, of),
-                fmt::format("type {}, the plate's depth, or leave {} out", of, key));
-    };
-    needs(given.overhang_above, "overhang_above", given.overhang, "overhang");
-    needs(given.overhang_beyond, "overhang_beyond", given.overhang, "overhang");
-    needs(given.fins_beside, "fins_beside", given.fins, "fins");
-    if (given.to && (given.reveal || given.overhang || given.fins))
-        problem(codes::contradiction, given.to.origin,
-                fmt::format("{}: nothing shades what lies between two rooms", label),
-                "leave reveal, overhang and fins out");
-}
-
-/// What fills an opening: glazing and shade of a window, U-value of a door.
-void Resolver::fill_opening(const OpeningInput& given, quantity::OriginId where, const std::string& label, Opening& out)
-{
-    const bool door = out.kind == Opening::Kind::door;
-    if (door != static_cast<bool>(given.u_value) || door == static_cast<bool>(given.glazing))
-        problem(codes::contradiction, where,
-                fmt::format("{}: {}", label,
-                            door ? "a door needs a u_value and has no glazing"
-                                 : "a window needs a glazing and has no u_value"));
-    if (given.u_value) out.u_value_W_per_m2K = *given.u_value;
-    if (given.glazing)
-        out.glazing = find("glazing", given.glazing, building_.glazings, [](const NamedGlazing& g) {
-                          return g.values.name;
-                      }).value_or(0);
-    if (!door && !given.to) out.shade = shade_of(given);
-    if ((door || given.to) && given.shade)
-        problem(codes::contradiction, given.shade.origin,
-                fmt::format("{}: a {} has no shade", label, door ? "door" : "window between rooms"));
-}
-
-void Resolver::add_opening(const OpeningInput& given, std::size_t room)
-{
-    if (!given.width || !given.height) return; // said already: a missing key
-    Opening out{.name = given.name ? *given.name : "", .width_m = *given.width, .height_m = *given.height};
-    const std::string label =
-        fmt::format("{} of {:g} x {:g} m", given.kind ? *given.kind : "window", out.width_m, out.height_m);
-    if (static_cast<bool>(given.in) == static_cast<bool>(given.to)) {
-        if (given.in.refused || given.to.refused) return;
-        problem(codes::contradiction, given.width.origin,
-                fmt::format("{} of '{}' says {} where it is", label, building_.rooms[room].name,
-                            given.in ? "twice" : "nowhere"),
-                "an opening has `in` (a face to outdoors), or `to` (another room)");
-        return;
-    }
-    if (given.kind && *given.kind == "door") out.kind = Opening::Kind::door;
-    fill_opening(given, given.width.origin, label, out);
-    check_plates(given, label);
-    out.plates = plates_of(given);
-    if (Surface* surface = surface_for(given, room, label)) place_opening(given, label, std::move(out), *surface);
-}
-
-void Resolver::place_opening(const OpeningInput& given, const std::string& label, Opening out, Surface& surface)
-{
-    const bool upright = surface.attitude == Attitude::wall;
-    const Box box = box_of(surface.shape);
-    const Room& room = building_.rooms[surface.room];
-    const double width = to_metres(box.x1 - box.x0), height = to_metres(box.y1 - box.y0);
-    const double foot = upright ? to_metres(box.y0) - room.floor_m : 0.0; // of the part, above the room's floor
-    const int count = static_cast<int>(given.count ? *given.count : 1.0);
-    // a roof window stands in the middle of its roof
-    const double usual_sill = !upright                          ? 0.5 * std::max(0.0, height - out.height_m)
-                              : out.kind == Opening::Kind::door ? 0.0
-                                                                : 0.9;
-    out.sill_m = given.sill ? *given.sill
-                            : foot + std::min(std::max(0.0, usual_sill - foot), std::max(0.0, height - out.height_m));
-    const double first = given.from_left ? *given.from_left : (width / count - out.width_m) / 2.0;
-    const double pitch = given.from_left ? out.width_m : width / count;
-    for (int i = 0; i < count; ++i) out.from_left_m.push_back(to_metres(box.x0) + first + i * pitch);
-    constexpr double rounding_m = 1e-6;
-    const bool fits_across = first >= -rounding_m && first + (count - 1) * pitch + out.width_m <= width + rounding_m;
-    const bool fits_up = out.sill_m >= foot - rounding_m && out.sill_m + out.height_m <= foot + height + rounding_m;
-    if (!fits_across || !fits_up || surface.openings_m2() + out.area_m2() > surface.gross_m2 + rounding_m) {
-        problem(codes::opening, given.width.origin,
-                fmt::format("{}{}, sill {:g} m: does not fit into the {} of '{}', which is {:.3f} x {:.3f} m{} "
-                            "with {:.2f} m2 still free",
-                            label, count > 1 ? fmt::format(", {} alike", count) : "", out.sill_m, surface.name,
-                            room.name, width, height, foot > 0.0 ? fmt::format(", from {:.3f} m up,", foot) : "",
-                            surface.gross_m2 - surface.openings_m2()),
-                "make it smaller, or place it with from_left and sill");
-        return;
-    }
-    surface.openings.push_back(std::move(out));
-}
-
 void Resolver::apply_faces()
 {
     for (std::size_t r = 0; r < input_.rooms.size(); ++r)
         for (const FaceInput& face : input_.rooms[r].faces) apply_face(face, r);
-}
-
-void Resolver::add_openings()
-{
-    for (std::size_t r = 0; r < input_.rooms.size(); ++r)
-        for (const OpeningInput& opening : input_.rooms[r].openings) add_opening(opening, r);
 }
 
 void Resolver::check_fabric_names()
@@ -315,6 +244,7 @@ void Resolver::add_surfaces()
     constexpr std::size_t not_set = SIZE_MAX;
     for (Surface& s : building_.surfaces) s.build_up = not_set;
     apply_faces();
+    check_stated();
     join_alike();
     for (Surface& s : building_.surfaces)
         if (s.build_up == not_set) set_build_up(s);

@@ -3,6 +3,7 @@
 
 #include <algorithm>
 #include <map>
+#include <set>
 #include <string>
 #include <string_view>
 #include <vector>
@@ -11,6 +12,7 @@
 #include <venture/building/faces.hpp>
 #include <venture/building/key_value.hpp>
 #include <venture/building/keys.hpp>
+#include <venture/building/plan_lines.hpp>
 #include <venture/building/resolve.hpp>
 
 namespace venture::building::detail {
@@ -48,6 +50,7 @@ private:
     [[nodiscard]] std::size_t profile_called(const Given<std::string>& name);
     void add_profiles();
     void add_storeys();
+    void check_repetitions();
 
     // resolve_fabric.cpp: what surfaces are made of
     void check_materials();
@@ -89,12 +92,30 @@ private:
     void check_means_are_used();
     void move_to_height();
 
-    // resolve_rooms.cpp: rooms and their use
-    void add_rooms();
+    // resolve_outlines.cpp: where rooms stand on the plan
+    struct RoomOutline {
+        Ring ring{}; ///< empty: told what is wrong
+        std::vector<Ring> holes{};
+        double typed_m2 = 0.0; ///< between the lines that lengths run to: inside faces, or centre lines
+        bool on_plan = true;
+    };
+    [[nodiscard]] std::vector<RoomOutline> find_outlines();
     template <class Record>
     [[nodiscard]] Ring outline_of(std::string_view what, const Record& record);
-    void add_obstructions();
+    [[nodiscard]] Ring mended_points(const Ring& ring, quantity::OriginId where, const std::string& subject);
     [[nodiscard]] Ring walked(const RoomInput& room);
+    [[nodiscard]] double thickness_of(const Given<std::string>& name) const;
+    [[nodiscard]] double outside_wall_m(const RoomInput& given, const std::string& wall_name) const;
+    void place_outlines(std::vector<RoomOutline>& outlines);
+    void move_to_centre_lines(std::vector<PlanRoom>& rooms);
+    void mend(std::vector<PlanRoom>& rooms);
+    static void cut_holes(const std::vector<PlanRoom>& rooms, std::vector<RoomOutline>& outlines);
+    void add_obstructions();
+
+    // resolve_rooms.cpp: rooms and their use
+    void add_rooms();
+    void add_room(const RoomInput& given, const RoomOutline& outline);
+    void add_slopes(const RoomInput& given, Room& room);
     [[nodiscard]] Use use_of(const UseInput& given);
     [[nodiscard]] std::optional<Setback> setback_of(const Given<double>& temperature, const Given<std::string>& profile,
                                                     const Given<double>& ramp);
@@ -116,16 +137,28 @@ private:
     void apply_faces();
     void join_alike();
     void apply_face(const FaceInput& face, std::size_t room);
+    void check_face(const FaceInput& face);
+    [[nodiscard]] std::optional<Neighbour> stated_neighbour(const FaceInput& face, std::size_t room);
+    [[nodiscard]] std::optional<Neighbour> stated_room(const FaceInput& face, std::size_t room);
+    void check_stated();
     void set_build_up(Surface& surface);
+    [[nodiscard]] std::vector<Surface*> faces_called(std::string_view name, std::size_t room, quantity::OriginId where);
+
+    // resolve_openings.cpp: windows and doors in them
     void add_openings();
     void add_opening(const OpeningInput& opening, std::size_t room);
     [[nodiscard]] Surface* surface_for(const OpeningInput& opening, std::size_t room, const std::string& label);
     [[nodiscard]] static Plates plates_of(const OpeningInput& opening);
     void check_plates(const OpeningInput& opening, const std::string& label);
     void fill_opening(const OpeningInput& opening, quantity::OriginId where, const std::string& label, Opening& out);
-    void place_opening(const OpeningInput& opening, const std::string& label, Opening out, Surface& surface);
-    [[nodiscard]] std::vector<Surface*> faces_called(std::string_view name, std::size_t room, quantity::OriginId where);
+    [[nodiscard]] std::optional<quantity::OriginId> size_of_opening(const OpeningInput& opening, std::size_t room);
+    static void size_by_wall(const OpeningInput& opening, const Surface& surface, Opening& out);
+    void place_opening(const OpeningInput& opening, quantity::OriginId where, const std::string& label, Opening out,
+                       Surface& surface);
 
+    /// What is no error, about something.
+    quantity::Problem& finding(quantity::Severity severity, std::string_view code, quantity::OriginId where,
+                               const std::string& subject, std::string message, std::string hint);
     quantity::Problem& problem(std::string_view code, quantity::OriginId where, std::string message,
                                std::string hint = {});
     /// Index of a name in a list of named things; complains if it is not there.
@@ -184,7 +217,8 @@ private:
     Input input_; ///< completed
     Building building_{};
     std::vector<quantity::Problem> problems_{};
-    bool numbers_sound_ = true; ///< every number lies in its bounds
+    std::set<std::size_t> stated_{}; ///< surfaces of which the input says what lies beyond
+    bool numbers_sound_ = true;      ///< every number lies in its bounds
 };
 
 } // namespace venture::building::detail

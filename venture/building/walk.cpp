@@ -7,12 +7,12 @@
 
 #include <fmt/format.h>
 
+#include <venture/building/plan_words.hpp>
 #include <venture/quantity/names.hpp>
-#include <venture/quantity/units.hpp>
 
 namespace venture::building {
 
-using quantity::Kind;
+using detail::take_word;
 using quantity::Point;
 using quantity::trimmed;
 
@@ -28,47 +28,6 @@ constexpr std::string_view an_example =
     "a walk is like \"east 5.2, left 3, left 2.4, right 0.8, left 2.8\": where to or how to turn, "
     "then how far";
 
-/// Takes the first word off a text.
-std::string_view take_word(std::string_view& text)
-{
-    text = trimmed(text);
-    const std::string_view word = text.substr(0, text.find(' '));
-    text.remove_prefix(word.size());
-    return word;
-}
-
-std::optional<double> compass_deg(std::string_view word)
-{
-    constexpr std::pair<std::string_view, double> ways[] = {
-        {"east", 0.0}, {"north", 90.0}, {"west", 180.0}, {"south", 270.0}};
-    for (const auto& [name, heading] : ways)
-        if (word == name) return heading;
-    return std::nullopt;
-}
-
-/// "45 deg" in front of a length: taken off, if it is there.
-std::optional<double> take_angle(std::string_view& text)
-{
-    const auto typed = quantity::leading_number(trimmed(text));
-    if (!typed) return std::nullopt;
-    std::string_view rest = typed->rest;
-    const std::string_view unit = take_word(rest);
-    if (unit != "deg" && unit != "degrees") return std::nullopt;
-    text = rest;
-    return typed->value;
-}
-
-std::optional<double> length_of(std::string_view text)
-{
-    const auto typed = quantity::leading_number(trimmed(text));
-    if (!typed) return std::nullopt;
-    const std::string_view unit = trimmed(typed->rest);
-    const auto si = quantity::to_si(typed->value, unit.empty() ? "m" : unit, Kind::length);
-    const double* metres = std::get_if<double>(&si);
-    if (metres == nullptr || !(*metres > 0.0) || *metres > 1e4) return std::nullopt;
-    return *metres;
-}
-
 /// @param before  the side before it, if there is one
 std::variant<Side, WalkProblem> read_side(std::string_view text, const Side* before)
 {
@@ -78,10 +37,11 @@ std::variant<Side, WalkProblem> read_side(std::string_view text, const Side* bef
     };
     const std::string way = quantity::lower_case(take_word(text));
     Side side;
-    if (const auto heading = compass_deg(way)) {
-        side.heading_deg = *heading;
+    if (const auto to = detail::plan_side(way)) {
+        const double heading = detail::heading_deg(*to);
+        side.heading_deg = heading;
         if (before != nullptr) {
-            const double turn = std::abs(std::remainder(*heading - before->heading_deg, 360.0));
+            const double turn = std::abs(std::remainder(heading - before->heading_deg, 360.0));
             if (turn < 1e-9 || turn > 180.0 - 1e-9)
                 return wrong(turn < 1e-9 ? "it goes on the way of the side before it; join the two"
                                          : "it goes back along the side before it");
@@ -89,15 +49,16 @@ std::variant<Side, WalkProblem> read_side(std::string_view text, const Side* bef
         }
     } else if (way == "left" || way == "right") {
         if (before == nullptr) return wrong("the first side says where it goes: north, east, south or west");
-        const double angle = take_angle(text).value_or(90.0);
+        const double angle = detail::take_angle_deg(text).value_or(90.0);
         if (!(angle > 0.0 && angle < 180.0)) return wrong("a turn is between 0 and 180 deg");
         side.heading_deg = before->heading_deg + (way == "left" ? angle : -angle);
         side.square = angle == 90.0;
     } else {
         return wrong("it begins with north, east, south, west, left or right");
     }
-    const auto length = length_of(text);
-    if (!length) return wrong(fmt::format("'{}' is no length above 0", std::string{trimmed(text)}.substr(0, 40)));
+    const auto length = detail::length_m(text);
+    if (!length || *length <= 0.0)
+        return wrong(fmt::format("'{}' is no length above 0", std::string{trimmed(text)}.substr(0, 40)));
     side.length_m = *length;
     return side;
 }

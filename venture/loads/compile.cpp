@@ -40,6 +40,7 @@ Compiled Compiler::run()
         wind_film_ = m_.add_blocks(films, Forcing::coefficient);
     }
     add_zones();
+    if (!winter()) shade_scenes();
     add_surfaces();
     share_out_sun();
     return {std::move(m_), std::move(zone_of_room_), std::move(surfaces_from_)};

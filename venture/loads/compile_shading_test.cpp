@@ -134,7 +134,7 @@ TEST(Shading, TurnsWithThePlan)
     in.obstructions[0].corners = quantity::PointList{turned(1, -5), turned(4, -5), turned(4, -3), turned(1, -3)};
     in.rooms[0].openings[0].in = std::string{"south-east"}; // what the plan calls it now
     in.site.plan_bearing = 37.0;
-    EXPECT_NEAR(cooling_W(in), straight, 1e-4 * straight); // corners lie on a grid of 0.01 mm
+    EXPECT_NEAR(cooling_W(in), straight, 1e-4 * straight); // corners lie on a grid
 }
 
 } // namespace

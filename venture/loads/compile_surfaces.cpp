@@ -37,13 +37,13 @@ ZoneFace Compiler::zone_face(std::size_t room, Attitude attitude, bool behind) c
 
 OutdoorFace Compiler::outdoor_face(const building::Surface& s, double emissivity)
 {
-    OutdoorFace face{.film_W_per_m2K = fabric::outside_film_W_per_m2K, .environment_C = m_.outdoor_air_C};
+    OutdoorFace face{.film_W_per_m2K = fabric::outside_film_W_per_m2K, .environment_C = outdoors_behind(s)};
     if (!b_.method.wind_and_sky) return face;
     face.film_by_step = wind_film_;
     const double sky = 0.5 * (1.0 + std::cos(s.tilt_deg * std::numbers::pi / 180.0));
     // Of the sky, the part near the horizon is as warm as the air (Walton 1983, NBSIR 83-2655); so is the ground.
     face.long_wave = LongWave{
-        .emissivity = emissivity, .sky_share = sky * std::sqrt(sky), .sky_C = sky_, .ground_C = m_.outdoor_air_C};
+        .emissivity = emissivity, .sky_share = sky * std::sqrt(sky), .sky_C = sky_, .ground_C = face.environment_C};
     return face;
 }
 
@@ -101,9 +101,12 @@ void Compiler::add_opaque(const building::Surface& s)
         out.outside = FixedFace{.temperature_C = ground_under(b_.build_ups[s.build_up])};
         out.part = Part::ground;
         break;
-    case Neighbour::Kind::temperature: {
+    case Neighbour::Kind::temperature:
+    case Neighbour::Kind::unheated: {
         const fabric::InsideFilm film = fabric::inside_film(building::heat_flow_behind(s.attitude));
-        out.outside = FixedFace{m_.add_constant(s.beyond.temperature_C, Forcing::given_temperature),
+        out.outside = FixedFace{s.beyond.kind == Neighbour::Kind::unheated
+                                    ? unheated_behind(s)
+                                    : m_.add_constant(s.beyond.temperature_C, Forcing::given_temperature),
                                 film.convective_W_per_m2K + film.radiative_W_per_m2K};
         break;
     }
@@ -119,6 +122,35 @@ void Compiler::add_opaque(const building::Surface& s)
     sun_[zone].faces.push_back({.surface = m_.surfaces.size(), .floor = s.attitude == Attitude::floor});
     if (inner(s)) sun_[zone_of_room_[s.beyond.room]].faces.push_back({.surface = m_.surfaces.size(), .inside = false});
     m_.surfaces.push_back(std::move(out));
+}
+
+SignalId Compiler::changed_outdoors(double times, double plus_K)
+{
+    if (times == 1.0 && plus_K == 0.0) return m_.outdoor_air_C;
+    const auto [known, is_new] = near_outdoors_.try_emplace({times, plus_K});
+    if (is_new) {
+        Signal air = m_.signals[m_.outdoor_air_C.index];
+        for (auto* values : {&air.start, &air.end})
+            for (double& value : *values) value = times * value + plus_K;
+        known->second = m_.add(std::move(air));
+    }
+    return known->second;
+}
+
+/// Outdoor air, or warmer by what is stated for the season.
+SignalId Compiler::outdoors_behind(const building::Surface& s)
+{
+    return changed_outdoors(1.0, winter() ? s.beyond.warmer_in_winter_K : s.beyond.warmer_in_summer_K);
+}
+
+/// Air of an unheated space: by its factor between the room's set-point of the season and outdoors, after EN 12831-1.
+SignalId Compiler::unheated_behind(const building::Surface& s)
+{
+    const building::Use& use = b_.rooms[s.room].use;
+    const auto& own = (winter() && use.heating_setpoint_C) || !use.cooling_setpoint_C ? use.heating_setpoint_C
+                                                                                      : use.cooling_setpoint_C;
+    const double factor = s.beyond.reduction_factor;
+    return changed_outdoors(factor, (1.0 - factor) * own->value);
 }
 
 /// The ground that a floor's own layers lie on, month by month, or what the site states.

@@ -47,6 +47,7 @@ private:
         double tilt_deg = 90.0, azimuth_deg = 0.0;
         building::Polygons lit{};
         std::vector<Veil> veils{};
+        bool no_beam = false; ///< in permanent shade
         friend bool operator==(const Scene&, const Scene&) = default;
     };
 
@@ -75,12 +76,19 @@ private:
     [[nodiscard]] ZoneFace zone_face(std::size_t room, building::Attitude attitude, bool behind) const;
     Face other_face(const building::Surface& s, double emissivity);
     OutdoorFace outdoor_face(const building::Surface& s, double emissivity);
+    SignalId outdoors_behind(const building::Surface& s);
+    SignalId unheated_behind(const building::Surface& s);
+    SignalId changed_outdoors(double times, double plus_K);
     SignalId ground_under(const building::NamedBuildup& floor);
     std::size_t massless_wall(double resistance_m2K_per_W);
     void add_shutter(const building::Surface& s, const building::Opening& window, OutdoorFace& face);
 
     // compile_shading.cpp
+    using OwnPart = std::vector<building::SurfacePlane::Way>;
+    const std::vector<OwnPart>& own_parts();
     std::size_t scene_of(const building::Surface& s, const building::Opening* opening);
+    void shade_scenes();
+    [[nodiscard]] Irradiance shaded_by(const Scene& scene, Irradiance sun) const;
     template <class Covered>
     static double left_of(const Scene& scene, bool bare, Covered covered);
     const Irradiance& irradiance(const building::Surface& s, std::size_t scene);
@@ -106,9 +114,11 @@ private:
     SignalId site_ground_{}, sky_{}, wind_film_{};
     std::map<std::pair<std::size_t, Forcing>, SignalId> profiles_{};
     std::map<std::tuple<double, double, std::size_t, double, double>, SignalId> set_points_{};
-    std::map<std::size_t, SignalId> grounds_{}; ///< by build-up
+    std::map<std::size_t, SignalId> grounds_{};                     ///< by build-up
+    std::map<std::pair<double, double>, SignalId> near_outdoors_{}; ///< outdoor air times one, plus the other
     std::map<double, std::size_t> massless_{};
     std::map<std::pair<double, double>, Irradiance> irradiance_{};
+    std::optional<std::vector<OwnPart>> own_parts_{};
     std::vector<Scene> scenes_{};
     std::map<std::size_t, Irradiance> in_scene_{}; ///< by scene
     std::map<std::tuple<double, double, std::size_t>, SignalId> sun_on_{};

@@ -66,13 +66,15 @@ private:
         }
         case Neighbour::Kind::temperature:
             return s.beyond.temperature_C;
+        case Neighbour::Kind::unheated:
+            return own_C() - s.beyond.reduction_factor * (own_C() - b_.site.winter.dry_bulb_C);
         case Neighbour::Kind::room:
             return room_C(behind ? s.room : s.beyond.room);
         case Neighbour::Kind::outdoors:
         case Neighbour::Kind::nothing:
             break;
         }
-        return b_.site.winter.dry_bulb_C;
+        return b_.site.winter.dry_bulb_C + s.beyond.warmer_in_winter_K;
     }
 
     [[nodiscard]] double room_C(std::size_t room) const

@@ -10,7 +10,7 @@ namespace venture::loads {
 
 /// When a repeated day counts as periodic, and how long to try.
 struct PeriodicOptions {
-    double temperature_tolerance_K = 5e-5; ///< largest change of any wall (as a root mean square) and air temperature
+    double temperature_tolerance_K = 1e-6; ///< largest change of any wall (as a root mean square) and air temperature
     int most_days = 200;                   ///< a repetition costs one pass over the day
     FilmAccuracy films{};
     Recording* record = nullptr;       ///< what the periodic day decides is written here

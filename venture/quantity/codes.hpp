@@ -33,6 +33,11 @@ inline constexpr std::string_view no_face = "V303";   ///< a face that the room 
 inline constexpr std::string_view opening = "V304";   ///< an opening that does not fit
 inline constexpr std::string_view near_miss = "V305"; ///< rooms that nearly touch
 inline constexpr std::string_view walk = "V306";      ///< a walk that is none, or does not close
+inline constexpr std::string_view placing = "V307";   ///< a place against another room that is none
+inline constexpr std::string_view mended = "V308";    ///< walls or corners moved into line
+inline constexpr std::string_view unstated = "V309";  ///< a face whose neighbour is neither found nor said
+inline constexpr std::string_view slope = "V310";     ///< a sloping ceiling that is none
+inline constexpr std::string_view repeat = "V311";    ///< a repetition of rooms that are not there
 // findings: the input is usable, but look again
 inline constexpr std::string_view unserved = "V401";        ///< a load that nobody serves
 inline constexpr std::string_view no_outdoor_air = "V402";  ///< people without outdoor air

@@ -42,20 +42,8 @@ json shape_json(const Polygons& shape)
 /// Where a surface's own plane lies in space: its corner, its two axes and the way out, in the plan's directions and up.
 json plane_json(const Building& b, const Surface& s)
 {
-    const building::Room& room = b.rooms[s.room];
-    if (s.attitude != Attitude::wall) {
-        const bool floor = s.attitude == Attitude::floor;
-        return {{"corner", {0.0, 0.0, room.floor_m + (floor ? 0.0 : room.height_m)}},
-                {"along", {1.0, 0.0, 0.0}},
-                {"up", {0.0, 1.0, 0.0}},
-                {"out", {0.0, 0.0, floor ? -1.0 : 1.0}}};
-    }
-    const double dx = building::to_metres(s.plan_end.x - s.plan_start.x),
-                 dy = building::to_metres(s.plan_end.y - s.plan_start.y), length = std::hypot(dx, dy);
-    return {{"corner", {building::to_metres(s.plan_start.x), building::to_metres(s.plan_start.y), 0.0}},
-            {"along", {dx / length, dy / length, 0.0}},
-            {"up", {0.0, 0.0, 1.0}},
-            {"out", {dy / length, -dx / length, 0.0}}};
+    const building::SurfacePlane plane = plane_of(b, s);
+    return {{"corner", plane.zero_m}, {"along", plane.along}, {"up", plane.up}, {"out", plane.out}};
 }
 
 std::string kind_of(const Surface& s)
@@ -69,6 +57,8 @@ std::string kind_of(const Surface& s)
         return "room";
     case Neighbour::Kind::temperature:
         return "temperature";
+    case Neighbour::Kind::unheated:
+        return "unheated";
     case Neighbour::Kind::nothing:
         break;
     }
@@ -81,7 +71,8 @@ public:
 
     json run()
     {
-        for (const Surface& s : b_.surfaces) add_surface(s);
+        for (const Surface& s : b_.surfaces)
+            if (b_.rooms[s.room].on_plan) add_surface(s);
         for (const building::Obstruction& o : b_.obstructions) add_obstruction(o);
         json storeys = json::array();
         for (const building::Storey& storey : b_.storeys) storeys.push_back(storey.name);

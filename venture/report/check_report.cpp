@@ -97,7 +97,9 @@ std::string u_while_down(const fabric::Glazing& g, const building::NamedShade& s
 
 std::string films_text(const Building& b, const PreferredUnits& units)
 {
-    return fmt::format("Films inside {}; outside {}. Shading by buildings is not modelled yet.\n\n",
+    return fmt::format("Films inside {}; outside {}. Shadows of the building itself, of what is stated round it and of "
+                       "plates at windows are worked out "
+                       "exactly.\n\n",
                        b.method.films_by_difference ? "by the difference between face and air"
                                                     : "after ISO 6946, fixed",
                        b.method.wind_and_sky ? "by wind, long wave to sky and surroundings apart"
@@ -317,8 +319,13 @@ std::string check_text(const Building& b, const PreferredUnits& units)
     table.add_row(
         {fmt::format("{} rooms", b.rooms.size()), "", units.number(area, "area"), units.number(volume, "volume")});
     std::string out = loads_heading(b, units) + "\n" + table.text();
-    out += "Walls and roofs net of openings, to wall centre lines; gains at full, sensible; own/type/default counts "
-           "who stated each value of use.\n";
+    out += fmt::format(
+        "Walls and roofs net of openings, to wall centre lines{}; gains at full, sensible; own/type/default "
+        "counts who stated each value of use.\n",
+        b.dimensions == building::PlanDimensions::inside_faces
+            ? "; floor areas and volumes between inside faces, as typed"
+        : b.dimensions == building::PlanDimensions::outside_faces ? ", from outside faces as typed"
+                                                                  : "");
     out += films_text(b, units) + build_ups_text(b, units) + "\n" + windows_text(b, units) + shading_text(b, units) +
            bridges_text(b, units) + setbacks_text(b, units) + defaults_text(b, units);
     return out;

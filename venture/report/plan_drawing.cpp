@@ -186,6 +186,8 @@ private:
             return {black, 5.0, {2, 3}};
         case Neighbour::Kind::temperature:
             return {black, 4.0, {12, 3}};
+        case Neighbour::Kind::unheated:
+            return {black, 4.0, {12, 3, 2, 3}};
         case Neighbour::Kind::nothing:
             return {grey, 4.0, {6, 4}};
         }
@@ -318,6 +320,7 @@ private:
         c_.text({x + 40, y}, "window", 11, false, false);
         x += 40 + c_.text_width("window", 11) + 20;
         if (has(Neighbour::Kind::nothing)) wall({grey, 4.0, {6, 4}}, "no exchange");
+        if (has(Neighbour::Kind::unheated)) wall({black, 4.0, {12, 3, 2, 3}}, "unheated space");
         if (has(Neighbour::Kind::temperature)) wall({black, 4.0, {12, 3}}, "stated temperature");
         const auto box = [&](Colour colour, const std::string& words) {
             const std::vector<Spot> corners = {{x, y - 12}, {x + 22, y - 12}, {x + 22, y + 2}, {x, y + 2}};

@@ -1,0 +1,263 @@
+#include <venture/building/repetition.hpp>
+
+#include <algorithm>
+#include <array>
+#include <functional>
+#include <map>
+#include <unordered_map>
+
+#include <fmt/format.h>
+
+#include <venture/building/keys.hpp>
+#include <venture/quantity/names.hpp>
+
+namespace venture::building::detail {
+
+namespace {
+
+using quantity::OriginId;
+using quantity::OriginKind;
+
+/// Words of the plan that change sides in a mirror.
+std::string mirrored_words(const std::string& text, const std::array<std::string_view, 4>& pairs)
+{
+    std::string out;
+    for (std::size_t at = 0; at < text.size();) {
+        const bool begins = at == 0 || std::isalpha(static_cast<unsigned char>(text[at - 1])) == 0;
+        bool swapped = false;
+        for (std::size_t k = 0; begins && k < pairs.size() && !swapped; ++k) {
+            const std::string_view word = pairs[k];
+            if (quantity::lower_case(text.substr(at, word.size())) != word) continue;
+            out += pairs[k ^ 1U];
+            at += word.size();
+            swapped = true;
+        }
+        if (!swapped) out += text[at++];
+    }
+    return out;
+}
+
+constexpr std::array<std::string_view, 4> left_to_right = {"east", "west", "left", "right"},
+                                          top_to_bottom = {"north", "south", "left", "right"};
+
+class Repetition {
+public:
+    explicit Repetition(Input& input) : input_{input} {}
+
+    void run()
+    {
+        const std::vector<StoreyInput> storeys = input_.storeys;
+        for (const StoreyInput& storey : storeys) repeat_storey(storey);
+        for (const RepeatInput& repeat : input_.repeats) repeat_rooms(repeat);
+    }
+
+    void fill_likes()
+    {
+        for (RoomInput& room : input_.rooms) fill_like(room, 0);
+    }
+
+private:
+    RoomInput* room_called(const std::string& name)
+    {
+        for (RoomInput& room : input_.rooms)
+            if (room.name && *room.name == name) return &room;
+        return nullptr;
+    }
+
+    void fill_like(RoomInput& room, std::size_t depth)
+    {
+        if (!room.like || depth > input_.rooms.size()) return;
+        RoomInput* like = room_called(*room.like);
+        if (like == nullptr || like == &room) return;
+        fill_like(*like, depth + 1); // which may be like another one itself
+        RoomInput copy = *like;
+        copy.at = {};
+        copy.place = {};
+        copy.storey = room.storey ? Given<std::string>{} : copy.storey;
+        copy.like = {};
+        leave_to(room, copy);
+        fill(room, copy, *like->name);
+    }
+
+    /// A room with a shape or a place of its own takes none of those that would contradict it.
+    static void leave_to(const RoomInput& typed, RoomInput& copy)
+    {
+        if (typed.corners || typed.walk || typed.size) {
+            copy.corners = {};
+            copy.walk = {};
+            copy.size = {};
+        }
+        if (typed.place || typed.at) {
+            copy.place = {};
+            copy.at = {};
+        }
+    }
+
+    /// Takes what is not typed from another room.
+    void fill(RoomInput& room, const RoomInput& from, const std::string& name)
+    {
+        const auto take_all = [&](auto& own, const auto& other, auto all) {
+            for (const auto& key : all)
+                std::visit(
+                    [&](auto field) {
+                        auto& given = own.*field;
+                        if (given.value || given.refused || !(other.*field)) return;
+                        given = other.*field;
+                        given.origin = taken_from(name, given.origin);
+                    },
+                    key.field);
+        };
+        take_all(room, from, keys<RoomInput>());
+        take_all(room.use, from.use, keys<UseInput>());
+        if (room.openings.empty()) room.openings = from.openings;
+        if (room.faces.empty()) room.faces = from.faces;
+        if (room.transfer_air.empty()) room.transfer_air = from.transfer_air;
+    }
+
+    OriginId taken_from(const std::string& name, OriginId from)
+    {
+        OriginId& known = taken_[from.index];
+        if (known == OriginId{})
+            known = input_.origins.add(
+                {.kind = OriginKind::inherited, .text = fmt::format("room '{}'", name), .parent = from});
+        return known;
+    }
+
+    void repeat_storey(const StoreyInput& storey)
+    {
+        if (!storey.repeats || !storey.name) return;
+        std::vector<std::string> names;
+        for (const RoomInput& room : input_.rooms)
+            if (room.storey && room.name && *room.storey == *storey.repeats &&
+                !(storey.without && std::ranges::any_of(*storey.without, [&](const quantity::PlacedText& name) {
+                      return name.text == *room.name;
+                  })))
+                names.push_back(*room.name);
+        copy_group(names, *storey.name, 1, [&](RoomInput& room) {
+            room.storey = Given<std::string>{*storey.name, storey.repeats.origin};
+        });
+    }
+
+    void repeat_rooms(const RepeatInput& repeat)
+    {
+        if (!repeat.rooms || !repeat.name) return;
+        if (!repeat.shift && !repeat.mirror_x && !repeat.mirror_y && !repeat.storey) return; // told
+        std::vector<std::string> names;
+        for (const quantity::PlacedText& name : *repeat.rooms) names.push_back(name.text);
+        const int times = repeat.times ? static_cast<int>(*repeat.times) : 1;
+        for (int k = 1; k <= times; ++k)
+            copy_group(names, *repeat.name, k, [&](RoomInput& room) {
+                if (repeat.storey) room.storey = repeat.storey;
+                if (repeat.mirror_x) mirror(room, *repeat.mirror_x, true);
+                if (repeat.mirror_y) mirror(room, *repeat.mirror_y, false);
+                if (repeat.shift && (*repeat.shift).size() == 2)
+                    shift(room, k * (*repeat.shift)[0], k * (*repeat.shift)[1]);
+            });
+    }
+
+    void copy_group(const std::vector<std::string>& names, const std::string& of, int nth,
+                    const std::function<void(RoomInput&)>& change)
+    {
+        std::map<std::string, std::string> renamed;
+        for (const std::string& name : names) renamed[name] = copy_name(name, of, nth);
+        for (const std::string& name : names) {
+            const RoomInput* original = room_called(name);
+            if (original == nullptr) continue;
+            RoomInput copy = *original;
+            copy.name = Given<std::string>{renamed[name], taken_from(name, original->name.origin)};
+            rename(copy, renamed);
+            change(copy);
+            if (RoomInput* typed = room_called(renamed[name])) {
+                leave_to(*typed, copy);
+                fill(*typed, copy, name);
+            } else {
+                input_.rooms.push_back(std::move(copy));
+            }
+        }
+    }
+
+    /// Rooms of a group that name each other name each other's copies.
+    static void rename(RoomInput& room, const std::map<std::string, std::string>& renamed)
+    {
+        const auto follow = [&](Given<std::string>& name) {
+            if (const auto copy = name ? renamed.find(*name) : renamed.end(); copy != renamed.end())
+                name.value = copy->second;
+        };
+        follow(room.thermostat_in);
+        follow(room.like);
+        for (OpeningInput& o : room.openings) follow(o.to);
+        for (FaceInput& f : room.faces) follow(f.room);
+        for (TransferAirInput& t : room.transfer_air) follow(t.from);
+        if (!room.place) return;
+        for (const auto& [old, copy] : renamed) {
+            const std::string clause = (*room.place).substr(0, (*room.place).find(','));
+            if (!quantity::trimmed(clause).ends_with(old)) continue;
+            room.place.value = clause.substr(0, clause.rfind(old)) + copy + (*room.place).substr(clause.size());
+            break;
+        }
+    }
+
+    static void shift(RoomInput& room, double x, double y)
+    {
+        if (room.at && (*room.at).size() == 2) room.at.value = QuantityList{(*room.at)[0] + x, (*room.at)[1] + y};
+        if (!room.corners) return;
+        PointList corners = *room.corners;
+        for (quantity::Point& p : corners) p = {p.x_m + x, p.y_m + y};
+        room.corners.value = std::move(corners);
+    }
+
+    /// @param at  x, or y, of the mirror
+    static void mirror(RoomInput& room, double at, bool along_x)
+    {
+        const auto& pairs = along_x ? left_to_right : top_to_bottom;
+        const auto turn = [&](Given<std::string>& text) {
+            if (text) text.value = mirrored_words(*text, pairs);
+        };
+        if (room.at && (*room.at).size() == 2) {
+            QuantityList spot = *room.at;
+            double& moved = spot[along_x ? 0 : 1];
+            const bool to_far_side =
+                room.size && (*room.size).size() == 2; // of a rectangle at is the lower left corner
+            moved = 2.0 * at - moved - (to_far_side ? (*room.size)[along_x ? 0 : 1] : 0.0);
+            room.at.value = std::move(spot);
+        }
+        if (room.corners) {
+            PointList corners = *room.corners;
+            for (quantity::Point& p : corners) (along_x ? p.x_m : p.y_m) = 2.0 * at - (along_x ? p.x_m : p.y_m);
+            room.corners.value = std::move(corners);
+        }
+        turn(room.walk);
+        if (room.place) { // but for the other room's name
+            const std::string& text = *room.place;
+            const auto word = std::min(text.find(' '), text.size()), comma = std::min(text.find(','), text.size());
+            room.place.value = mirrored_words(text.substr(0, word), pairs) + text.substr(word, comma - word) +
+                               mirrored_words(text.substr(comma), pairs);
+        }
+        if (room.slopes) {
+            TextList slopes = *room.slopes;
+            for (quantity::PlacedText& text : slopes) text.text = mirrored_words(text.text, pairs);
+            room.slopes.value = std::move(slopes);
+        }
+        for (FaceInput& face : room.faces) turn(face.on);
+        for (OpeningInput& o : room.openings) {
+            turn(o.in);
+            std::swap(o.from_left, o.from_right);
+        }
+    }
+
+    Input& input_;
+    std::unordered_map<std::uint32_t, OriginId> taken_{};
+};
+
+} // namespace
+
+std::string copy_name(const std::string& room, const std::string& of, int nth)
+{
+    return nth == 1 ? fmt::format("{} ({})", room, of) : fmt::format("{} ({} {})", room, of, nth);
+}
+
+void add_repetitions(Input& input) { Repetition{input}.run(); }
+
+void fill_from_likes(Input& input) { Repetition{input}.fill_likes(); }
+
+} // namespace venture::building::detail

@@ -1,0 +1,18 @@
+#pragma once
+/// Rooms that stand in a project more than once, written once. Internal to building.
+
+#include <venture/building/input.hpp>
+
+namespace venture::building::detail {
+
+/// Adds the rooms that storeys and [[repeat]] say stand there again. What is typed for a room of a copy's name goes
+/// before, key by key; openings, faces and transfer air as a whole. Rooms that are not there are left out, and told by resolve().
+void add_repetitions(Input& input);
+
+/// Gives rooms that are `like` another one what they do not say themselves.
+void fill_from_likes(Input& input);
+
+/// "Office (second)".
+[[nodiscard]] std::string copy_name(const std::string& room, const std::string& of, int nth);
+
+} // namespace venture::building::detail

@@ -1,0 +1,219 @@
+#include <algorithm>
+#include <cmath>
+
+#include <venture/building/faces.hpp>
+#include <venture/building/resolver.hpp>
+
+namespace venture::building::detail {
+
+namespace codes = quantity::codes;
+
+namespace {
+
+/// Low and high end of a surface's shape along its first axis and up.
+struct Box {
+    std::int64_t x0, x1, y0, y1;
+};
+
+Box box_of(const Polygons& shape)
+{
+    Box box{INT64_MAX, INT64_MIN, INT64_MAX, INT64_MIN};
+    for (const Polygon& p : shape)
+        for (const GridPoint q : p.outline)
+            box = {std::min(box.x0, q.x), std::max(box.x1, q.x), std::min(box.y0, q.y), std::max(box.y1, q.y)};
+    return box;
+}
+
+} // namespace
+
+/// The surface that an opening stands in; nothing, and a complaint, if there is none.
+Surface* Resolver::surface_for(const OpeningInput& given, std::size_t room, const std::string& label)
+{
+    const auto larger = [](Surface* best, Surface& s) {
+        return best == nullptr || s.gross_m2 > best->gross_m2 ? &s : best;
+    };
+    const std::string& room_name = building_.rooms[room].name;
+    Surface* best = nullptr;
+    if (given.to) {
+        const auto other = find("room", given.to, building_.rooms, [](const Room& r) { return r.name; });
+        if (!other) return nullptr;
+        for (Surface& s : building_.surfaces)
+            if (s.attitude == Attitude::wall && s.beyond.kind == Neighbour::Kind::room &&
+                (std::pair{s.room, s.beyond.room} == std::pair{room, *other} ||
+                 std::pair{s.room, s.beyond.room} == std::pair{*other, room}))
+                best = larger(best, s);
+        if (best == nullptr)
+            problem(codes::opening, given.to.origin,
+                    fmt::format("{} from '{}' to '{}': these rooms share no wall", label, room_name, *given.to));
+        return best;
+    }
+    const auto candidates = faces_called(*given.in, room, given.in.origin);
+    for (Surface* s : candidates)
+        if (s->beyond.kind == Neighbour::Kind::outdoors) best = larger(best, *s);
+    if (best == nullptr && !candidates.empty())
+        problem(codes::opening, given.in.origin,
+                fmt::format("{} in the {} of '{}': that face has no part to outdoors", label, *given.in, room_name));
+    return best;
+}
+
+/// A reveal shades as a plate of its depth over the opening and on either side would.
+Plates Resolver::plates_of(const OpeningInput& given)
+{
+    Plates out;
+    out.overhang.depth_m = value_of(given.overhang);
+    out.overhang.above_m = value_of(given.overhang_above);
+    out.overhang.beyond_left_m = out.overhang.beyond_right_m = value_of(given.overhang_beyond);
+    out.left.depth_m = value_of(given.fins);
+    out.left.beside_m = value_of(given.fins_beside);
+    out.right = out.left;
+    out.reveal_m = value_of(given.reveal);
+    return out;
+}
+
+/// Offsets of plates that are not there.
+void Resolver::check_plates(const OpeningInput& given, const std::string& label)
+{
+    const auto needs = [&](const Given<double>& offset, std::string_view key, const Given<double>& depth,
+                           std::string_view of) {
+        if (!offset || depth) return;
+        problem(codes::contradiction, offset.origin, fmt::format("{}: {} stands without {}", label, key, of),
+                fmt::format("type {}, the plate's depth, or leave {} out", of, key));
+    };
+    needs(given.overhang_above, "overhang_above", given.overhang, "overhang");
+    needs(given.overhang_beyond, "overhang_beyond", given.overhang, "overhang");
+    needs(given.fins_beside, "fins_beside", given.fins, "fins");
+    if (given.to && (given.reveal || given.overhang || given.fins))
+        problem(codes::contradiction, given.to.origin,
+                fmt::format("{}: nothing shades what lies between two rooms", label),
+                "leave reveal, overhang and fins out");
+}
+
+/// What fills an opening: glazing and shade of a window, U-value of a door.
+void Resolver::fill_opening(const OpeningInput& given, quantity::OriginId where, const std::string& label, Opening& out)
+{
+    const bool door = out.kind == Opening::Kind::door;
+    if (door != static_cast<bool>(given.u_value) || door == static_cast<bool>(given.glazing))
+        problem(codes::contradiction, where,
+                fmt::format("{}: {}", label,
+                            door ? "a door needs a u_value and has no glazing"
+                                 : "a window needs a glazing and has no u_value"));
+    if (given.u_value) out.u_value_W_per_m2K = *given.u_value;
+    if (given.glazing)
+        out.glazing = find("glazing", given.glazing, building_.glazings, [](const NamedGlazing& g) {
+                          return g.values.name;
+                      }).value_or(0);
+    if (!door && !given.to) out.shade = shade_of(given);
+    if ((door || given.to) && given.shade)
+        problem(codes::contradiction, given.shade.origin,
+                fmt::format("{}: a {} has no shade", label, door ? "door" : "window between rooms"));
+}
+
+/// Where the size of an opening is said, if it is, in one of three ways.
+std::optional<quantity::OriginId> Resolver::size_of_opening(const OpeningInput& given, std::size_t room)
+{
+    const bool by_sides = given.width || given.height;
+    const int ways = (by_sides ? 1 : 0) + (given.area ? 1 : 0) + (given.share ? 1 : 0);
+    if (given.width.refused || given.height.refused || given.area.refused || given.share.refused) return std::nullopt;
+    const quantity::OriginId where = given.width    ? given.width.origin
+                                     : given.height ? given.height.origin
+                                     : given.area   ? given.area.origin
+                                     : given.share  ? given.share.origin
+                                     : given.in     ? given.in.origin
+                                     : given.to     ? given.to.origin
+                                                    : building_.rooms[room].origin;
+    if (ways == 1 && (!by_sides || (given.width && given.height))) return where;
+    problem(ways == 0 ? codes::missing : codes::contradiction, where,
+            fmt::format("{} of '{}' has {}", value_of(given.kind), building_.rooms[room].name,
+                        ways == 0   ? "no area"
+                        : ways == 1 ? "a width or a height alone"
+                                    : "its size in more than one way"),
+            "type width and height, or area, or share of the wall");
+    return std::nullopt;
+}
+
+/// An opening by area or by share of its wall: in the proportions of the wall's extent, in its middle.
+void Resolver::size_by_wall(const OpeningInput& given, const Surface& surface, Opening& out)
+{
+    const Box box = box_of(surface.shape);
+    const double width = to_metres(box.x1 - box.x0), height = to_metres(box.y1 - box.y0);
+    const double area = given.area ? *given.area : *given.share * surface.gross_m2;
+    const double scale = std::sqrt(area / (width * height));
+    const int count = static_cast<int>(given.count ? *given.count : 1.0);
+    out.width_m = scale * width / count;
+    out.height_m = scale * height;
+}
+
+void Resolver::add_opening(const OpeningInput& given, std::size_t room)
+{
+    const auto where = size_of_opening(given, room);
+    if (!where) return;
+    Opening out{.name = value_of(given.name), .width_m = value_of(given.width), .height_m = value_of(given.height)};
+    const std::string_view kind = given.kind ? std::string_view{*given.kind} : "window";
+    const std::string label = given.width  ? fmt::format("{} of {:g} x {:g} m", kind, out.width_m, out.height_m)
+                              : given.area ? fmt::format("{} of {:g} m2", kind, *given.area)
+                                           : fmt::format("{} of {:g} % of its wall", kind, 100.0 * *given.share);
+    if (static_cast<bool>(given.in) == static_cast<bool>(given.to)) {
+        if (given.in.refused || given.to.refused) return;
+        problem(codes::contradiction, *where,
+                fmt::format("{} of '{}' says {} where it is", label, building_.rooms[room].name,
+                            given.in ? "twice" : "nowhere"),
+                "an opening has `in` (a face to outdoors), or `to` (another room)");
+        return;
+    }
+    if (given.kind && *given.kind == "door") out.kind = Opening::Kind::door;
+    fill_opening(given, *where, label, out);
+    check_plates(given, label);
+    out.plates = plates_of(given);
+    Surface* surface = surface_for(given, room, label);
+    if (surface == nullptr) return;
+    if (!given.width) size_by_wall(given, *surface, out);
+    place_opening(given, *where, label, std::move(out), *surface);
+}
+
+void Resolver::place_opening(const OpeningInput& given, quantity::OriginId where, const std::string& label, Opening out,
+                             Surface& surface)
+{
+    const bool upright = surface.attitude == Attitude::wall;
+    const Box box = box_of(surface.shape);
+    const Room& room = building_.rooms[surface.room];
+    const double width = to_metres(box.x1 - box.x0), height = to_metres(box.y1 - box.y0);
+    const double foot = upright ? to_metres(box.y0) - room.floor_m : 0.0; // of the part, above the room's floor
+    const int count = static_cast<int>(given.count ? *given.count : 1.0);
+    if (given.from_left && given.from_right)
+        problem(codes::contradiction, given.from_right.origin,
+                fmt::format("{}: from_right stands beside from_left", label), "give one of them");
+    // a roof window stands in the middle of its roof, and so does what is sized by its wall
+    const double usual_sill = !upright || !given.width          ? 0.5 * std::max(0.0, height - out.height_m)
+                              : out.kind == Opening::Kind::door ? 0.0
+                                                                : 0.9;
+    out.sill_m = given.sill ? *given.sill
+                            : foot + std::min(std::max(0.0, usual_sill - foot), std::max(0.0, height - out.height_m));
+    const bool side_by_side = given.from_left || given.from_right;
+    const double first = given.from_left    ? *given.from_left
+                         : given.from_right ? width - *given.from_right - count * out.width_m
+                                            : (width / count - out.width_m) / 2.0;
+    const double pitch = side_by_side ? out.width_m : width / count;
+    for (int i = 0; i < count; ++i) out.from_left_m.push_back(to_metres(box.x0) + first + i * pitch);
+    constexpr double rounding_m = 1e-6;
+    const bool fits_across = first >= -rounding_m && first + (count - 1) * pitch + out.width_m <= width + rounding_m;
+    const bool fits_up = out.sill_m >= foot - rounding_m && out.sill_m + out.height_m <= foot + height + rounding_m;
+    if (!fits_across || !fits_up || surface.openings_m2() + out.area_m2() > surface.gross_m2 + rounding_m) {
+        problem(codes::opening, where,
+                fmt::format("{}{}, sill {:g} m: does not fit into the {} of '{}', which is {:.3f} x {:.3f} m{} "
+                            "with {:.2f} m2 still free",
+                            label, count > 1 ? fmt::format(", {} alike", count) : "", out.sill_m, surface.name,
+                            room.name, width, height, foot > 0.0 ? fmt::format(", from {:.3f} m up,", foot) : "",
+                            surface.gross_m2 - surface.openings_m2()),
+                "make it smaller, or place it with from_left and sill");
+        return;
+    }
+    surface.openings.push_back(std::move(out));
+}
+
+void Resolver::add_openings()
+{
+    for (std::size_t r = 0; r < input_.rooms.size(); ++r)
+        for (const OpeningInput& opening : input_.rooms[r].openings) add_opening(opening, r);
+}
+
+} // namespace venture::building::detail
