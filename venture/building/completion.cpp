@@ -21,8 +21,9 @@ public:
 
     void run()
     {
+        detail::fill_from_likes(input_); // before: a storey may come from another room
         detail::add_repetitions(input_);
-        detail::fill_from_likes(input_);
+        detail::fill_from_likes(input_); // after: of copies
         for (RoomInput& room : input_.rooms) inherit(room);
         take_ground_temperatures(input_);
         for_each_table(input_, [&](std::string_view, auto& records) {

@@ -144,7 +144,10 @@ public:
           nearby_{rooms_nearby(rooms)},
           bearing_{bearing}
     {
-        for (const Room& room : rooms) lowest_ = std::min(lowest_, height_of(room).low);
+        for (const Room& room : rooms) {
+            lowest_ = std::min(lowest_, height_of(room).low);
+            walls_.push_back(walls_of(room));
+        }
         ground_ = ground_level_m ? to_grid(*ground_level_m) : lowest_;
     }
 
@@ -180,7 +183,7 @@ private:
 
     void add_walls(std::size_t r)
     {
-        const std::vector<Wall> walls = walls_of(rooms_[r]);
+        const std::vector<Wall>& walls = walls_[r];
         const std::vector<std::string> names = wall_names(rooms_[r]);
         for (std::size_t i = 0; i < walls.size(); ++i) {
             const auto [a, b] = walls[i];
@@ -202,7 +205,7 @@ private:
         const Polygons whole = rest;
         for (const std::size_t n : nearby_[wall.room]) {
             Polygons shared;
-            for (const auto& [c, d] : walls_of(rooms_[n])) {
+            for (const auto& [c, d] : walls_[n]) {
                 if (!stands_against(a, b, c, d)) continue;
                 for (const Polygon& p : slopes || !rooms_[n].slopes.empty()
                                             ? shared_under_slopes(whole, a, b, rooms_[n], c, d)
@@ -281,6 +284,7 @@ private:
 
     const std::vector<Room>& rooms_;
     std::vector<std::vector<std::size_t>> nearby_;
+    std::vector<std::vector<Wall>> walls_{};
     double bearing_;
     std::int64_t lowest_ = INT64_MAX; ///< floor of all
     std::int64_t ground_ = INT64_MAX; ///< outside; that floor if nothing else is known

@@ -206,7 +206,7 @@ struct RepeatInput {
     Given<std::string> name, storey, note;
     Given<TextList> rooms;
     Given<QuantityList> shift;
-    Given<double> times, mirror_x, mirror_y;
+    Given<double> times, count_on, mirror_x, mirror_y;
 };
 
 struct OpeningInput {

@@ -47,12 +47,19 @@ std::span<const Key<RepeatInput>> keys<RepeatInput>()
 {
     using T = RepeatInput;
     static const std::vector<Key<T>> all = {
-        name_key<T>("stands behind the rooms' names: \"Office (north wing)\", from the second time on with a number; "
-                    "what is typed for a room of that name goes before"),
+        text_key<T>("name", &T::name,
+                    "stands behind the rooms' names: \"Office (north wing)\", from the second time on with a number; "
+                    "unless typed the numbers at the end of names count on: \"Office 2\". What is typed for a room "
+                    "of such a name goes before"),
         text_key<T>("rooms", &T::rooms, "which rooms", true),
         {listed(number("shift", Kind::length, -1e4, 1e4, "by how much each time, along x and along y: [x, y]"), 2),
          &T::shift},
         {otherwise(whole(number("times", Kind::number, 1, 200, "how often")), 1.0, "once"), &T::times},
+        {otherwise(whole(number("count_on", Kind::number, 1, 10000,
+                                "by how much numbers at the end of names count on "
+                                "each time")),
+                   1.0, "one by one"),
+         &T::count_on},
         {number("mirror_x", Kind::length, -1e5, 1e5, "before they are shifted, mirrored left to right about this x"),
          &T::mirror_x},
         {number("mirror_y", Kind::length, -1e5, 1e5, "before they are shifted, mirrored top to bottom about this y"),

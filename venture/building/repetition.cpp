@@ -2,8 +2,10 @@
 
 #include <algorithm>
 #include <array>
+#include <cmath>
 #include <functional>
 #include <map>
+#include <set>
 #include <unordered_map>
 
 #include <fmt/format.h>
@@ -46,9 +48,14 @@ public:
 
     void run()
     {
-        const std::vector<StoreyInput> storeys = input_.storeys;
-        for (const StoreyInput& storey : storeys) repeat_storey(storey);
-        for (const RepeatInput& repeat : input_.repeats) repeat_rooms(repeat);
+        std::vector<const RepeatInput*> later; // of rooms that stand there by a storey that repeats another
+        for (const RepeatInput& repeat : input_.repeats)
+            if (all_there(repeat))
+                repeat_rooms(repeat);
+            else
+                later.push_back(&repeat);
+        for (const StoreyInput& storey : input_.storeys) repeat_storey(storey);
+        for (const RepeatInput* repeat : later) repeat_rooms(*repeat);
     }
 
     void fill_likes()
@@ -57,6 +64,13 @@ public:
     }
 
 private:
+    bool all_there(const RepeatInput& repeat)
+    {
+        return !repeat.rooms || std::ranges::all_of(*repeat.rooms, [&](const quantity::PlacedText& name) {
+            return room_called(name.text) != nullptr;
+        });
+    }
+
     RoomInput* room_called(const std::string& name)
     {
         for (RoomInput& room : input_.rooms)
@@ -133,46 +147,55 @@ private:
                       return name.text == *room.name;
                   })))
                 names.push_back(*room.name);
-        copy_group(names, *storey.name, 1, [&](RoomInput& room) {
+        std::map<std::string, std::string> copies;
+        for (const std::string& name : names) copies[name] = copy_name(name, *storey.name, 1);
+        copy_group(names, copies, [&](RoomInput& room) {
             room.storey = Given<std::string>{*storey.name, storey.repeats.origin};
         });
     }
 
     void repeat_rooms(const RepeatInput& repeat)
     {
-        if (!repeat.rooms || !repeat.name) return;
+        if (!repeat.rooms) return;
         if (!repeat.shift && !repeat.mirror_x && !repeat.mirror_y && !repeat.storey) return; // told
         std::vector<std::string> names;
         for (const quantity::PlacedText& name : *repeat.rooms) names.push_back(name.text);
         const int times = repeat.times ? static_cast<int>(*repeat.times) : 1;
-        for (int k = 1; k <= times; ++k)
-            copy_group(names, *repeat.name, k, [&](RoomInput& room) {
+        const int count_on = repeat.count_on ? static_cast<int>(*repeat.count_on) : 1;
+        for (int k = 1; k <= times; ++k) {
+            std::map<std::string, std::string> copies;
+            for (const std::string& name : names)
+                copies[name] = repeat.name ? copy_name(name, *repeat.name, k) : counted_on(name, k * count_on);
+            copy_group(names, copies, [&](RoomInput& room) {
                 if (repeat.storey) room.storey = repeat.storey;
                 if (repeat.mirror_x) mirror(room, *repeat.mirror_x, true);
                 if (repeat.mirror_y) mirror(room, *repeat.mirror_y, false);
                 if (repeat.shift && (*repeat.shift).size() == 2)
-                    shift(room, k * (*repeat.shift)[0], k * (*repeat.shift)[1]);
+                    shift(room, k * (*repeat.shift)[0], k * (*repeat.shift)[1], copies);
             });
+        }
     }
 
-    void copy_group(const std::vector<std::string>& names, const std::string& of, int nth,
+    /// @param renamed  each room's copy
+    void copy_group(const std::vector<std::string>& names, const std::map<std::string, std::string>& renamed,
                     const std::function<void(RoomInput&)>& change)
     {
-        std::map<std::string, std::string> renamed;
-        for (const std::string& name : names) renamed[name] = copy_name(name, of, nth);
         for (const std::string& name : names) {
             const RoomInput* original = room_called(name);
             if (original == nullptr) continue;
+            const std::string& new_name = renamed.at(name);
             RoomInput copy = *original;
-            copy.name = Given<std::string>{renamed[name], taken_from(name, original->name.origin)};
+            copy.name = Given<std::string>{new_name, taken_from(name, original->name.origin)};
             rename(copy, renamed);
             change(copy);
-            if (RoomInput* typed = room_called(renamed[name])) {
+            RoomInput* typed = room_called(new_name);
+            if (typed != nullptr && !copies_.contains(new_name)) {
                 leave_to(*typed, copy);
                 fill(*typed, copy, name);
             } else {
-                input_.rooms.push_back(std::move(copy));
+                input_.rooms.push_back(std::move(copy)); // a second copy of that name is told as any second room
             }
+            copies_.insert(new_name);
         }
     }
 
@@ -197,8 +220,18 @@ private:
         }
     }
 
-    static void shift(RoomInput& room, double x, double y)
+    /// @param group  rooms that are shifted with it: a room placed against one of them comes along by itself
+    static void shift(RoomInput& room, double x, double y, const std::map<std::string, std::string>& group)
     {
+        const auto stands_by = [&](const auto& copy) {
+            const std::string clause = (*room.place).substr(0, (*room.place).find(','));
+            return quantity::trimmed(clause).ends_with(copy.second);
+        };
+        if (room.place && std::ranges::none_of(group, stands_by)) {
+            if (x != 0.0) *room.place.value += fmt::format(", {} m further {}", std::abs(x), x > 0.0 ? "east" : "west");
+            if (y != 0.0)
+                *room.place.value += fmt::format(", {} m further {}", std::abs(y), y > 0.0 ? "north" : "south");
+        }
         if (room.at && (*room.at).size() == 2) room.at.value = QuantityList{(*room.at)[0] + x, (*room.at)[1] + y};
         if (!room.corners) return;
         PointList corners = *room.corners;
@@ -247,6 +280,7 @@ private:
 
     Input& input_;
     std::unordered_map<std::uint32_t, OriginId> taken_{};
+    std::set<std::string> copies_{}; ///< names of rooms that are copies
 };
 
 } // namespace
@@ -254,6 +288,15 @@ private:
 std::string copy_name(const std::string& room, const std::string& of, int nth)
 {
     return nth == 1 ? fmt::format("{} ({})", room, of) : fmt::format("{} ({} {})", room, of, nth);
+}
+
+std::string counted_on(const std::string& room, int by)
+{
+    const auto last = room.find_last_not_of("0123456789");
+    const std::string digits = room.substr(last == std::string::npos ? 0 : last + 1);
+    constexpr std::size_t most_digits = 6; // longer ones are no numbers of rooms
+    if (digits.empty() || digits.size() > most_digits) return fmt::format("{} {}", room, 1 + by);
+    return fmt::format("{}{:0{}}", room.substr(0, room.size() - digits.size()), std::stoi(digits) + by, digits.size());
 }
 
 void add_repetitions(Input& input) { Repetition{input}.run(); }

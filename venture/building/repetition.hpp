@@ -12,7 +12,9 @@ void add_repetitions(Input& input);
 /// Gives rooms that are `like` another one what they do not say themselves.
 void fill_from_likes(Input& input);
 
-/// "Office (second)".
+/// "Office (second)"; from the second time on "Office (second 2)".
 [[nodiscard]] std::string copy_name(const std::string& room, const std::string& of, int nth);
+/// "Office 7" for "Office 5" and 2; "Office 3" for "Office" and 2, which is the first of them.
+[[nodiscard]] std::string counted_on(const std::string& room, int by);
 
 } // namespace venture::building::detail

@@ -97,6 +97,14 @@ TEST(Repeats, ShiftAndMirror)
     const Building row = built(in);
     ASSERT_EQ(row.rooms.size(), 5U);
     EXPECT_EQ(room_of(row, "Flat (east 3)").outline.outline[0].y, to_grid(15.0));
+    in.repeats[0].name = {};
+    EXPECT_EQ(room_of(built(in), "Flat 4").outline.outline[0].y, to_grid(15.0));
+    in.rooms[0].name = std::string{"Flat 09"};
+    in.repeats[0].rooms = TextList{{"Flat 09", {}}};
+    in.repeats[0].count_on = 10.0;
+    EXPECT_EQ(room_of(built(in), "Flat 39").outline.outline[0].y, to_grid(15.0));
+    in.repeats.push_back(in.repeats[0]); // copies of one name are two rooms of one name
+    EXPECT_NE(problem_of(in, codes::twice).message.find("Flat 19"), std::string::npos);
 }
 
 TEST(Repeats, MirrorWalksPlacesAndSlopes)
@@ -119,6 +127,23 @@ TEST(Repeats, MirrorWalksPlacesAndSlopes)
     std::int64_t right = INT64_MIN;
     for (const GridPoint p : room_of(b, "B (again)").outline.outline) right = std::max(right, p.x);
     EXPECT_EQ(right, to_grid(-14.0)); // against A's copy, which stands from -14 to -10
+}
+
+TEST(Repeats, ShiftRoomsPlacedAgainstOthers)
+{
+    Input in = shell();
+    in.rooms = {room("A", 0, 0, 4, 3), room("B", 0, 0, 2, 3)};
+    in.rooms[1].at = {};
+    in.rooms[1].place = std::string{"east of A"};
+    RepeatInput again;
+    again.name = std::string{"again"};
+    again.rooms = TextList{{"B", {}}};
+    again.shift = QuantityList{2.0, -1.5};
+    in.repeats = {again};
+    EXPECT_EQ(room_of(built(in), "B (again)").outline.outline[0], (GridPoint{to_grid(6.0), to_grid(-1.5)}));
+    in.repeats[0].rooms = TextList{{"A", {}}, {"B", {}}};
+    in.repeats[0].shift = QuantityList{0.0, 5.0};
+    EXPECT_EQ(room_of(built(in), "B (again)").outline.outline[0], (GridPoint{to_grid(4.0), to_grid(5.0)}));
 }
 
 TEST(Likes, TakeWhatIsNotTyped)

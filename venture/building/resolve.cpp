@@ -203,9 +203,10 @@ void Resolver::check_repetitions()
     }
     for (const RepeatInput& repeat : input_.repeats) {
         if (repeat.rooms) rooms_called(*repeat.rooms);
-        if (!repeat.shift && !repeat.mirror_x && !repeat.mirror_y && !repeat.storey && repeat.name)
-            problem(codes::repeat, repeat.name.origin,
-                    fmt::format("repeat '{}' puts rooms where they stand already", *repeat.name),
+        if (!repeat.shift && !repeat.mirror_x && !repeat.mirror_y && !repeat.storey && repeat.rooms &&
+            !(*repeat.rooms).empty())
+            problem(codes::repeat, (*repeat.rooms)[0].origin,
+                    fmt::format("'{}' would stand again where it stands already", (*repeat.rooms)[0].text),
                     "give it a shift, a mirror or a storey");
     }
     for (const RoomInput& room : input_.rooms) {

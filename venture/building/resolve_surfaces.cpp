@@ -225,8 +225,11 @@ void Resolver::join_alike()
 {
     std::vector<Surface> joined;
     for (Surface& s : building_.surfaces) {
-        const auto same = std::ranges::find_if(joined, [&](const Surface& other) {
-            return other.room == s.room && other.name == s.name && other.beyond.kind != Neighbour::Kind::room;
+        const auto first = std::find_if(joined.rbegin(), joined.rend(), [&](const Surface& other) {
+                               return other.room != s.room; // a room's surfaces stand together
+                           }).base();
+        const auto same = std::find_if(first, joined.end(), [&](const Surface& other) {
+            return other.name == s.name && other.beyond.kind != Neighbour::Kind::room;
         });
         if (same == joined.end()) {
             joined.push_back(std::move(s));

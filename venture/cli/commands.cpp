@@ -34,13 +34,6 @@ std::string assumptions_text(const Job& job)
     return fmt::format("The table does not state, and these were assumed: {}.\n", fmt::join(job.assumed(), "; "));
 }
 
-bool needs_building(const Job& job, const char* what)
-{
-    if (job.building() || job.failed()) return false;
-    print_error(fmt::format("{} needs a building; a table of typed loads has none. Try: venture size\n", what));
-    return true;
-}
-
 } // namespace
 
 namespace {
@@ -179,18 +172,6 @@ ExitCode draw_building(const CommonOptions& o, const DrawOptions& draw)
     const std::string page = report::building_page(*job.building(), job.units());
     const auto written = write_result(job.folder(), draw.output, "results/building.html", page, draw.force);
     print(fmt::format("wrote {}\n", written.string()));
-    return finish(job, o);
-}
-
-ExitCode draw_plan(const CommonOptions& o, const DrawOptions& draw)
-{
-    Job job = open_and_compute(o);
-    if (needs_building(job, "draw plan")) return ExitCode::bad_input;
-    if (job.failed()) return finish(job, o);
-    const std::string bytes =
-        report::draw_plan(*job.building(), job.design().loads, {.picture = draw.picture, .units = job.units()});
-    const std::string name = fmt::format("results/plan.{}", report::extension(draw.picture));
-    print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, name, bytes, draw.force).string()));
     return finish(job, o);
 }
 

@@ -27,6 +27,15 @@ struct DrawOptions {
     bool force = false;
 };
 
+/// What `draw plan` shows.
+struct PlanDrawOptions {
+    std::vector<std::string> labels{};       ///< empty: the usual ones
+    std::string fill = "service", storey{};  ///< empty: all storeys
+    std::filesystem::path against{}, over{}; ///< an older version; a picture of the paper plan
+    std::vector<std::string> match{};        ///< "120,640=0,0": px of the picture, m of the plan
+    bool findings = false;                   ///< marked where they are
+};
+
 /// What `check` lists beside its tables.
 struct CheckOptions {
     bool origins = false; ///< where values came from
@@ -61,7 +70,7 @@ struct ClimateOptions {
 [[nodiscard]] ExitCode draw_hours(const CommonOptions& options, const std::string& room, const YearOptions& year,
                                   const DrawOptions& draw);
 [[nodiscard]] ExitCode draw_building(const CommonOptions& options, const DrawOptions& draw);
-[[nodiscard]] ExitCode draw_plan(const CommonOptions& options, const DrawOptions& draw);
+[[nodiscard]] ExitCode draw_plan(const CommonOptions& options, const PlanDrawOptions& plan, const DrawOptions& draw);
 [[nodiscard]] ExitCode demo(const std::filesystem::path& folder, bool force);
 [[nodiscard]] ExitCode climate(const CommonOptions& options, const ClimateOptions& climate);
 /// Writes the project's weather year as CSV.

@@ -220,14 +220,35 @@ private:
         });
     }
 
+    void add_draw_plan(CLI::App& draw)
+    {
+        auto* plan = draw.add_subcommand("plan", "storeys to scale, with rooms' loads");
+        add_common(*plan, false);
+        add_step(*plan);
+        plan->add_option("--label", plan_.labels,
+                         "what stands in rooms: name, area, volume, height, temperature, heating, cooling, air; "
+                         "name,area,heating,cooling unless given")
+            ->delimiter(',')
+            ->check(CLI::IsMember({"name", "area", "volume", "height", "temperature", "heating", "cooling", "air"}));
+        plan->add_option("--fill", plan_.fill,
+                         "what colours tell: service (heated, cooled), type (of room), or heating, cooling, air for "
+                         "each square metre")
+            ->check(CLI::IsMember({"service", "type", "heating", "cooling", "air"}))
+            ->capture_default_str();
+        plan->add_option("--storey", plan_.storey, "only this storey");
+        plan->add_flag("--findings", plan_.findings, "mark what looks wrong where it is");
+        plan->add_option("--against", plan_.against, "an older version of the project: what moved is marked");
+        plan->add_option("--over", plan_.over, "a PNG of the paper plan to draw over, with two --match");
+        plan->add_option("--match", plan_.match, "a point of that picture in px and of the plan in m: 120,640=0,0")
+            ->allow_extra_args(false);
+        add_picture(*plan, [this] { return cli::draw_plan(common_, plan_, draw_); });
+    }
+
     void add_draw()
     {
         auto* draw = app_.add_subcommand("draw", "draw something");
         draw->require_subcommand(1);
-        auto* plan = draw->add_subcommand("plan", "storeys to scale, with rooms' loads");
-        add_common(*plan, false);
-        add_step(*plan);
-        add_picture(*plan, [this] { return cli::draw_plan(common_, draw_); });
+        add_draw_plan(*draw);
         auto* building = draw->add_subcommand("building", "every surface in space, as a page to turn in a browser");
         add_common(*building, false);
         add_output(*building, "html");
@@ -316,6 +337,7 @@ private:
     CLI::App app_{about, "venture"};
     cli::CommonOptions common_{};
     cli::DrawOptions draw_{};
+    cli::PlanDrawOptions plan_{};
     cli::CheckOptions check_{};
     cli::ClimateOptions climate_{};
     cli::YearOptions year_{};

@@ -194,4 +194,11 @@ ExitCode finish(const Job& job, const CommonOptions& o, bool met)
     return met && !(o.strict && warned) ? ExitCode::done : ExitCode::not_met;
 }
 
+bool needs_building(const Job& job, const char* what)
+{
+    if (job.building() || job.failed()) return false;
+    print_error(fmt::format("{} needs a building; a table of typed loads has none. Try: venture size\n", what));
+    return true;
+}
+
 } // namespace venture::cli

@@ -32,6 +32,9 @@ void print_json(nlohmann::json document, const Job& job);
 [[nodiscard]] Job open(const CommonOptions& options, const std::vector<std::string>& also = {});
 /// Opens a project and computes its loads; `job.failed()` tells whether there are any.
 [[nodiscard]] Job open_and_compute(const CommonOptions& options);
+/// Whether a command cannot go on because there are typed loads and no building, which is then told.
+/// @param what  the command
+[[nodiscard]] bool needs_building(const Job& job, const char* what);
 /// Writes what a command made: to the file asked for, or under a name in the project's folder if none was.
 /// @returns where it went
 [[nodiscard]] std::filesystem::path write_result(const std::filesystem::path& project,

@@ -51,7 +51,8 @@ struct Canvas::Cairo {
 
 std::string with_superscript(std::string text)
 {
-    if (text.ends_with('2')) text.replace(text.size() - 1, 1, "\u00b2");
+    if (text.ends_with("m2") || text.ends_with("ft2")) text.replace(text.size() - 1, 1, "\u00b2");
+    if (text.ends_with("m3") || text.ends_with("ft3")) text.replace(text.size() - 1, 1, "\u00b3");
     return text;
 }
 
@@ -83,11 +84,52 @@ Canvas::~Canvas()
     cairo_surface_destroy(cairo_->surface);
 }
 
-void Canvas::fill(const std::vector<Spot>& outline, Colour colour)
+void Canvas::fill(const std::vector<Spot>& outline, Colour colour, double cover)
 {
     cairo_->trace(outline);
-    cairo_set_source_rgb(cairo_->context, colour.r, colour.g, colour.b);
+    cairo_set_source_rgba(cairo_->context, colour.r, colour.g, colour.b, cover);
     cairo_fill(cairo_->context);
+}
+
+namespace {
+
+struct Reading {
+    const std::string& bytes;
+    std::size_t at = 0;
+};
+
+cairo_status_t read_on(void* from, unsigned char* data, unsigned int length)
+{
+    Reading& reading = *static_cast<Reading*>(from);
+    if (reading.bytes.size() - reading.at < length) return CAIRO_STATUS_READ_ERROR;
+    std::copy_n(reading.bytes.begin() + static_cast<std::ptrdiff_t>(reading.at), length, data);
+    reading.at += length;
+    return CAIRO_STATUS_SUCCESS;
+}
+
+} // namespace
+
+void Canvas::underlay(const std::string& png, const Spot (&seen)[2], const Spot (&to)[2])
+{
+    const double dx = seen[1].x - seen[0].x, dy = seen[1].y - seen[0].y, square = dx * dx + dy * dy;
+    const double ex = to[1].x - to[0].x, ey = to[1].y - to[0].y;
+    if (!(square > 1.0) || !(ex * ex + ey * ey > 1e-6))
+        throw quantity::Error{"the two points that a picture is matched by are one and the same"};
+    Reading reading{png};
+    cairo_surface_t* picture = cairo_image_surface_create_from_png_stream(read_on, &reading);
+    if (cairo_surface_status(picture) != CAIRO_STATUS_SUCCESS) {
+        cairo_surface_destroy(picture);
+        throw quantity::Error{"the picture under the plan is no PNG that can be read"};
+    }
+    const double a = (dx * ex + dy * ey) / square, b = (dx * ey - dy * ex) / square; // turned and scaled
+    const cairo_matrix_t matrix{
+        a, b, -b, a, to[0].x - a * seen[0].x + b * seen[0].y, to[0].y - b * seen[0].x - a * seen[0].y};
+    cairo_save(cairo_->context);
+    cairo_transform(cairo_->context, &matrix);
+    cairo_set_source_surface(cairo_->context, picture, 0.0, 0.0);
+    cairo_paint_with_alpha(cairo_->context, 0.5);
+    cairo_restore(cairo_->context);
+    cairo_surface_destroy(picture);
 }
 
 void Canvas::line(Spot from, Spot to, const Pen& pen)

@@ -13,7 +13,7 @@ enum class Picture { svg, png, pdf };
     return p == Picture::svg ? "svg" : p == Picture::png ? "png" : "pdf";
 }
 
-/// "18.00 m2" as it is drawn, with a raised 2.
+/// "18.00 m2" as it is drawn, with a raised 2; likewise m3.
 [[nodiscard]] std::string with_superscript(std::string text);
 
 struct Colour {
@@ -39,7 +39,11 @@ public:
     Canvas(const Canvas&) = delete;
     Canvas& operator=(const Canvas&) = delete;
 
-    void fill(const std::vector<Spot>& outline, Colour colour);
+    /// @param cover  1: hides what lies under it, 0: nothing
+    void fill(const std::vector<Spot>& outline, Colour colour, double cover = 1.0);
+    /// A PNG laid so that two of its points, px from its upper left corner, come to two spots; paled.
+    /// @throws quantity::Error if it is no PNG, or the two points are one
+    void underlay(const std::string& png, const Spot (&seen)[2], const Spot (&to)[2]);
     void line(Spot from, Spot to, const Pen& pen);
     /// Straight from spot to spot; dashes run on through them.
     void polyline(const std::vector<Spot>& spots, const Pen& pen);

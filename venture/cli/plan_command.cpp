@@ -1,0 +1,141 @@
+/// `venture draw plan`.
+
+#include <cstdio>
+#include <fstream>
+#include <sstream>
+
+#include <fmt/format.h>
+
+#include <venture/cli/commands.hpp>
+#include <venture/cli/job.hpp>
+#include <venture/cli/printing.hpp>
+#include <venture/project/output.hpp>
+#include <venture/quantity/names.hpp>
+#include <venture/report/plan_drawing.hpp>
+
+namespace venture::cli {
+
+namespace {
+
+constexpr std::pair<std::string_view, report::PlanLabel> labels[] = {{"name", report::PlanLabel::name},
+                                                                     {"area", report::PlanLabel::area},
+                                                                     {"volume", report::PlanLabel::volume},
+                                                                     {"height", report::PlanLabel::height},
+                                                                     {"temperature", report::PlanLabel::temperature},
+                                                                     {"heating", report::PlanLabel::heating},
+                                                                     {"cooling", report::PlanLabel::cooling},
+                                                                     {"air", report::PlanLabel::air}};
+constexpr std::pair<std::string_view, report::PlanFill> fills[] = {{"service", report::PlanFill::service},
+                                                                   {"type", report::PlanFill::type},
+                                                                   {"heating", report::PlanFill::heating},
+                                                                   {"cooling", report::PlanFill::cooling},
+                                                                   {"air", report::PlanFill::air}};
+
+/// One of a list of words, which the command line has checked.
+template <class Words>
+auto word_in(const Words& words, const std::string& typed)
+{
+    for (const auto& [word, value] : words)
+        if (word == typed) return value;
+    throw quantity::Error{fmt::format("'{}' is no word of draw plan", typed)};
+}
+
+std::string bytes_of(const std::filesystem::path& file)
+{
+    std::ifstream in{file, std::ios::binary};
+    std::ostringstream bytes;
+    if (!in || !(bytes << in.rdbuf())) throw quantity::Error{fmt::format("'{}' cannot be read", file.string())};
+    return bytes.str();
+}
+
+/// "120,640=0,0".
+void read_match(const std::string& text, report::Spot& seen, quantity::Point& lies)
+{
+    int end = 0;
+    if (std::sscanf(text.c_str(), "%lf,%lf=%lf,%lf%n", &seen.x, &seen.y, &lies.x_m, &lies.y_m, &end) != 4 ||
+        end != static_cast<int>(text.size()))
+        throw quantity::Error{
+            fmt::format("--match '{}': write px right and down in the picture, then metres on the plan: "
+                        "120,640=0,0",
+                        text)};
+}
+
+std::optional<report::PaperPlan> paper_of(const PlanDrawOptions& plan)
+{
+    if (plan.over.empty() && plan.match.empty()) return std::nullopt;
+    if (plan.over.empty() || plan.match.size() != 2)
+        throw quantity::Error{
+            "a picture under the plan takes --over PICTURE.png and two points: --match 120,640=0,0 --match "
+            "980,640=24,0"};
+    report::PaperPlan paper{.png = bytes_of(plan.over)};
+    for (std::size_t k = 0; k < 2; ++k) read_match(plan.match[k], paper.seen[k], paper.lies[k]);
+    return paper;
+}
+
+std::optional<std::size_t> storey_of(const building::Building& b, const std::string& name)
+{
+    if (name.empty()) return std::nullopt;
+    std::vector<std::string> known;
+    for (std::size_t s = 0; s < b.storeys.size(); ++s) {
+        if (b.storeys[s].name == name) return s;
+        known.push_back(b.storeys[s].name);
+    }
+    throw quantity::Error{fmt::format("no storey is called '{}'; there are: {}", name, quantity::listed(known))};
+}
+
+/// Open findings, by the room that they are about.
+std::vector<report::PlanMark> marks_of(const Job& job)
+{
+    std::vector<report::PlanMark> out;
+    for (const quantity::Problem& p : job.findings().open) {
+        const auto slash = p.subject.find('/');
+        std::string room = slash == std::string::npos ? "" : p.subject.substr(slash + 1);
+        room = room.substr(0, room.find(" and room/"));
+        out.push_back({std::move(room), fmt::format("{}: {}", p.code, p.message)});
+    }
+    return out;
+}
+
+report::PlanOptions options_of(const PlanDrawOptions& plan, const DrawOptions& draw, const Job& job)
+{
+    report::PlanOptions options{.picture = draw.picture, .units = job.units()};
+    if (!plan.labels.empty()) options.labels.clear();
+    for (const std::string& label : plan.labels) options.labels.push_back(word_in(labels, label));
+    options.fill = word_in(fills, plan.fill);
+    options.storey = storey_of(*job.building(), plan.storey);
+    options.paper = paper_of(plan);
+    if (plan.findings) options.marks = marks_of(job);
+    return options;
+}
+
+} // namespace
+
+ExitCode draw_plan(const CommonOptions& o, const PlanDrawOptions& plan, const DrawOptions& draw)
+{
+    Job job = open_and_compute(o);
+    if (needs_building(job, "draw plan")) return ExitCode::bad_input;
+    if (job.failed()) return finish(job, o);
+    report::PlanOptions options;
+    try {
+        options = options_of(plan, draw, job);
+    } catch (const quantity::Error& wrong) {
+        print_error(fmt::format("{}\n", wrong.what()));
+        return ExitCode::bad_input;
+    }
+    std::optional<Job> older;
+    if (!plan.against.empty()) {
+        CommonOptions before = o;
+        before.project = plan.against;
+        before.changes.clear();
+        older.emplace(open_and_compute(before));
+        if (needs_building(*older, "draw plan --against")) return ExitCode::bad_input;
+        if (older->failed()) return finish(*older, before);
+        options.older = {&*older->building(), &older->design().loads};
+    }
+    const std::string bytes = report::draw_plan(*job.building(), job.design().loads, options);
+    const std::string name = fmt::format("results/plan.{}", report::extension(draw.picture));
+    print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, name, bytes, draw.force).string()));
+    return finish(job, o);
+}
+
+} // namespace venture::cli
