@@ -27,7 +27,7 @@ TEST_F(ProjectCommands, PrintTheNumbersThatTheHeatBalanceWorksWith)
     const Ran winter = run("loads house --model winter");
     EXPECT_EQ(winter.code, 0) << winter.errors;
     for (const char* part :
-         {"6 zones, 38 surfaces", "Kitchen / west wall to no exchange", "build-up 'brick party wall'"})
+         {"6 zones, 38 surfaces", "Kitchen / west wall to party wall", "build-up 'brick party wall'"})
         EXPECT_THAT(winter.out, HasSubstr(part));
     const json july = run_json("loads house --model July --json");
     EXPECT_EQ(july["zones"].size(), 6u);

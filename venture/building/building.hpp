@@ -186,6 +186,13 @@ struct Obstruction {
     [[nodiscard]] bool solid() const { return with_leaves <= 0.0 && bare <= 0.0; }
 };
 
+/// Where two parts of one room meet without a wall: air goes both ways (among Building::transfer_air), long wave does not.
+struct OpenBoundary {
+    std::size_t first = 0, second = 0; ///< rooms
+    GridPoint from{}, to{};            ///< on the plan
+    double area_m2 = 0.0;
+};
+
 /// Air that goes from one room into another.
 struct TransferAir {
     std::size_t from = 0, to = 0; ///< rooms
@@ -221,6 +228,7 @@ struct Building {
     std::vector<Storey> storeys{};
     std::vector<Room> rooms{};       ///< in the order of the input
     std::vector<Surface> surfaces{}; ///< a wall between two rooms stands once
+    std::vector<OpenBoundary> open_boundaries{};
     quantity::OriginPool origins{};
     [[nodiscard]] std::optional<std::size_t> find_room(std::string_view name) const;
 };

@@ -85,6 +85,11 @@ private:
                            key.field);
         if (const StoreyInput* storey = find(input_.storeys, room.storey))
             take(room.height, storey->height, "storey", *storey->name);
+        for (OpeningInput& opening : room.openings)
+            if (opening.kind && *opening.kind == "door")
+                take(opening.u_value, input_.fabric.door_u_value, "table", "fabric");
+            else
+                take(opening.glazing, input_.fabric.glazing, "table", "fabric");
     }
 
     template <class Record>

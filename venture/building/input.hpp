@@ -150,8 +150,9 @@ struct GroundInput {
 
 /// Which build-up stands where, unless a room says otherwise.
 struct FabricInput {
-    Given<std::string> outside_wall, ground_wall, inner_wall, roof, ground_floor, inner_floor, exposed_floor, shade,
-        note;
+    Given<std::string> outside_wall, ground_wall, inner_wall, roof, ground_floor, inner_floor, exposed_floor,
+        party_wall, glazing, shade, note;
+    Given<double> door_u_value;
 };
 
 /// What stands near the building and takes sun from it: another building, a wall, a tree.
@@ -231,8 +232,8 @@ struct RoomInput {
     Given<std::string> name, storey, type, like, walk, place, thermostat_in, note;
     Given<QuantityList> at, size;
     Given<PointList> corners;
-    Given<double> height;
-    Given<TextList> slopes;
+    Given<double> height, perimeter;
+    Given<TextList> slopes, perimeter_on;
     UseInput use{};
     std::vector<OpeningInput> openings{};
     std::vector<FaceInput> faces{};

@@ -310,7 +310,11 @@ std::span<const Key<FabricInput>> keys<FabricInput>()
         text_key<T>("ground_floor", &T::ground_floor, "build-up of floors on the ground"),
         text_key<T>("inner_floor", &T::inner_floor, "build-up of floors between rooms, from below to above"),
         text_key<T>("exposed_floor", &T::exposed_floor, "build-up of floors over outdoor air"),
+        text_key<T>("party_wall", &T::party_wall,
+                    "build-up of faces with a party wall beyond; that of walls to outdoors unless typed"),
+        text_key<T>("glazing", &T::glazing, "glazing of windows that name none"),
         text_key<T>("shade", &T::shade, "shade of windows that name none"),
+        {number("door_u_value", Kind::heat_transfer, 0.1, 7, "of doors that state none"), &T::door_u_value},
         note_key<T>(),
     };
     return all;

@@ -82,9 +82,9 @@ std::span<const Key<OpeningInput>> keys<OpeningInput>()
         {otherwise_word(word("kind", "what it is", {"window", "door", "roof window"}), "window",
                         "a window unless typed"),
          &T::kind},
-        text_key<T>("glazing", &T::glazing, "for windows"),
+        text_key<T>("glazing", &T::glazing, "for windows; that of [fabric] unless typed"),
         text_key<T>("shade", &T::shade, "for windows; that of [fabric] unless typed, \"none\" for none"),
-        {number("u_value", Kind::heat_transfer, 0.1, 7, "for doors"), &T::u_value},
+        {number("u_value", Kind::heat_transfer, 0.1, 7, "for doors; that of [fabric] unless typed"), &T::u_value},
         {number("width", Kind::length, 0.05, 100, "of one, with height"), &T::width},
         {number("height", Kind::length, 0.05, 50, "of one, with width"), &T::height},
         {number("area", Kind::area, 0.01, 5000,
@@ -150,7 +150,7 @@ std::span<const Key<RoomInput>> keys<RoomInput>()
     using T = RoomInput;
     static const std::vector<Key<T>> all = {
         name_key<T>("unique in the project"),
-        text_key<T>("storey", &T::storey, "the storey it stands on", true),
+        text_key<T>("storey", &T::storey, "the storey it stands on; that of the room it is like unless typed"),
         text_key<T>("type", &T::type, "room type whose values it takes where it has none"),
         text_key<T>("like", &T::like,
                     "room that it takes everything from that is not typed here, but for its name and place"),
@@ -171,6 +171,12 @@ std::span<const Key<RoomInput>> keys<RoomInput>()
         text_key<T>("slopes", &T::slopes,
                     "sloping ceilings that rise from a side of the plan: \"south 1.2 m, 35 deg\": 1.2 m above the "
                     "floor at the south wall, and rising northwards"),
+        {number(
+             "perimeter", Kind::length, 0.5, 50,
+             "cuts the room into a zone of this depth along each wall of perimeter_on and a core, which are rooms by "
+             "themselves, \"Office south\" and \"Office core\", with open boundaries between them"),
+         &T::perimeter},
+        text_key<T>("perimeter_on", &T::perimeter_on, "sides of the compass along which the zones lie, with perimeter"),
         {number("height", Kind::length, 1.5, 100,
                 "floor to ceiling; the storey's unless typed, or as high as the slopes go"),
          &T::height},

@@ -137,6 +137,12 @@ void Resolver::add_room(const RoomInput& given, const RoomOutline& outline)
 {
     Room room{.name = value_of(given.name), .type = value_of(given.type), .origin = given.name.origin};
     std::optional<std::size_t> storey;
+    if (!given.storey && !given.storey.refused)
+        problem(codes::missing, given.name.origin,
+                fmt::format("[room]{} has no 'storey' (the storey it stands on)",
+                            given.name ? fmt::format(" '{}'", room.name) : std::string{}),
+                "`venture explain room/storey` tells more")
+            .cause = "[room] has no 'storey'";
     if (given.storey) storey = find("storey", given.storey, building_.storeys, [](const Storey& s) { return s.name; });
     if (given.type)
         (void)find("room type", given.type, input_.room_types, [](const RoomTypeInput& t) { return value_of(t.name); });
@@ -191,7 +197,8 @@ void Resolver::add_rooms()
         problem(codes::missing, {}, "the project has no rooms", "add at least one [[room]] with name, storey and size");
     building_.dimensions =
         chosen(input_.plan.dimensions, spec_of(&PlanInput::dimensions).choices, PlanDimensions::centre_lines);
-    const std::vector<RoomOutline> outlines = find_outlines();
+    std::vector<RoomOutline> outlines = find_outlines();
+    cut_perimeters(outlines);
     for (std::size_t r = 0; r < input_.rooms.size(); ++r) add_room(input_.rooms[r], outlines[r]);
     if (building_.rooms.size() != input_.rooms.size()) return;
     for (std::size_t r = 0; r < input_.rooms.size(); ++r) {

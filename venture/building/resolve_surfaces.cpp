@@ -15,6 +15,8 @@ Given<std::string> FabricInput::*fabric_key(const Surface& s, const FabricInput&
 {
     const bool in_ground = s.attitude == Attitude::wall && s.beyond.kind == Neighbour::Kind::ground;
     if (in_ground && fabric.ground_wall) return &FabricInput::ground_wall;
+    if (s.beyond.kind == Neighbour::Kind::nothing && s.name.ends_with("party wall") && fabric.party_wall)
+        return &FabricInput::party_wall;
     const bool to_room = s.beyond.kind == Neighbour::Kind::room;
     switch (s.attitude) {
     case Attitude::wall:
@@ -208,15 +210,15 @@ void Resolver::apply_faces()
 
 void Resolver::check_fabric_names()
 {
+    const auto glazings = [](const NamedGlazing& g) { return g.values.name; };
+    const auto build_ups = [](const NamedBuildup& b) { return b.layers.name; };
+    if (input_.fabric.shade) (void)shade_of({});
+    if (input_.fabric.glazing) (void)find("glazing", input_.fabric.glazing, building_.glazings, glazings);
     for (const auto& key : keys<FabricInput>()) {
-        if (key.spec.name == "note") continue;
-        if (key.spec.name == "shade") {
-            if (input_.fabric.shade) (void)shade_of({});
+        const auto* field = std::get_if<Given<std::string> FabricInput::*>(&key.field);
+        if (field == nullptr || key.spec.name == "note" || key.spec.name == "shade" || key.spec.name == "glazing")
             continue;
-        }
-        const auto& name = input_.fabric.*std::get<Given<std::string> FabricInput::*>(key.field);
-        if (name)
-            (void)find("build-up", name, building_.build_ups, [](const NamedBuildup& b) { return b.layers.name; });
+        if (const auto& name = input_.fabric.**field) (void)find("build-up", name, building_.build_ups, build_ups);
     }
 }
 
@@ -244,6 +246,7 @@ void Resolver::join_alike()
 void Resolver::add_surfaces()
 {
     building_.surfaces = find_surfaces(building_.rooms, building_.plan_bearing_deg, input_.ground.level.value);
+    open_between_parts();
     constexpr std::size_t not_set = SIZE_MAX;
     for (Surface& s : building_.surfaces) s.build_up = not_set;
     apply_faces();

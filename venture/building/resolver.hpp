@@ -112,6 +112,15 @@ private:
     static void cut_holes(const std::vector<PlanRoom>& rooms, std::vector<RoomOutline>& outlines);
     void add_obstructions();
 
+    // resolve_perimeter.cpp: rooms cut into parts
+    void cut_perimeters(std::vector<RoomOutline>& outlines);
+    [[nodiscard]] std::vector<CeilingSlope> distances_from(const RoomInput& room, const Ring& ring);
+    [[nodiscard]] RoomInput part_of(const RoomInput& room, const std::string& name, const Ring& ring,
+                                    const Ring& whole);
+    static void share_out_openings(const RoomInput& room, const Ring& whole,
+                                   std::vector<std::pair<RoomInput, RoomOutline>>& parts);
+    void open_between_parts();
+
     // resolve_rooms.cpp: rooms and their use
     void add_rooms();
     void add_room(const RoomInput& given, const RoomOutline& outline);
@@ -217,8 +226,9 @@ private:
     Input input_; ///< completed
     Building building_{};
     std::vector<quantity::Problem> problems_{};
-    std::set<std::size_t> stated_{}; ///< surfaces of which the input says what lies beyond
-    bool numbers_sound_ = true;      ///< every number lies in its bounds
+    std::vector<std::size_t> cut_from_{}; ///< of each room, which room of the input it is a part of
+    std::set<std::size_t> stated_{};      ///< surfaces of which the input says what lies beyond
+    bool numbers_sound_ = true;           ///< every number lies in its bounds
 };
 
 } // namespace venture::building::detail

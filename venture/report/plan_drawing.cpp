@@ -101,6 +101,8 @@ void PlanSheet::draw_storey(std::size_t storey, const Placement& at)
         if (is_drawn(s) && reaches(s, storey)) draw_wall(s, at);
     for (const Surface& s : b_.surfaces)
         if (is_drawn(s)) draw_openings(s, storey, at);
+    for (const building::OpenBoundary& open : b_.open_boundaries)
+        if (stands_on(open.first, storey)) c_.line(at.at(open.from), at.at(open.to), {grey, 1.2, {7, 5}});
     draw_older(storey, at);
     for (const std::size_t r : order_)
         if (stands_on(r, storey)) draw_label(r, storey, at);
