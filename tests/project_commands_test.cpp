@@ -228,6 +228,14 @@ TEST_F(ProjectCommands, PackMakesACopyThatNeedsNothingElse)
     EXPECT_EQ(run("pack copy -o copy").code, 2);
 }
 
+TEST_F(ProjectCommands, WinterAirThatIsMoreThanSaturatedIsToldByItself)
+{
+    const Ran r = run("loads house --set \"site/winter_dew_point=-1 degC\"");
+    EXPECT_EQ(r.code, 0);
+    EXPECT_THAT(r.errors, HasSubstr("V403: winter design: the dew point lies above the dry bulb"));
+    EXPECT_THAT(r.errors, HasSubstr("lower the winter dew point"));
+}
+
 TEST_F(ProjectCommands, AFindingIsAcceptedUntilItsInputsChange)
 {
     replace("house/project.toml", "[[room]]", "[[room]]\nventilation_rate = 0\npeople = 4");

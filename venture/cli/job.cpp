@@ -305,7 +305,15 @@ void Job::tell_capped_humidity()
                      .hint = "the coincident wet bulb or the daily range is high",
                      .cause = "more than saturated at night",
                      .subject = fmt::format("design day {}", run.day)};
-        if (i > 0 && i <= project_.input.site.months.size()) { // the winter run comes first
+        if (const building::SiteInput& site = project_.input.site;
+            i == 0 && site.winter_dew_point) { // winter comes first
+            note.message = "winter design: the dew point lies above the dry bulb; air is taken as saturated";
+            note.hint = "lower the winter dew point";
+            note.cause = "winter dew point above the dry bulb";
+            note.where = site.winter_dew_point.origin;
+            note.inputs = fmt::format("{} {}", *site.winter_dry_bulb, *site.winter_dew_point);
+        }
+        if (i > 0 && i <= project_.input.site.months.size()) {
             const building::MonthInput& month = project_.input.site.months[i - 1];
             note.where = month.wet_bulb.origin;
             note.inputs = fmt::format("{} {} {}", *month.dry_bulb, *month.wet_bulb, *month.daily_range);

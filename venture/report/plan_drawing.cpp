@@ -152,9 +152,10 @@ bool PlanSheet::stands_on(std::size_t r, std::size_t storey) const
 bool PlanSheet::reaches(const Surface& s, std::size_t storey) const
 {
     const auto cut = building::to_grid(b_.storeys[storey].level_m + 1.0);
+    const bool slopes = !b_.rooms[s.room].slopes.empty() && b_.rooms[s.room].storey == storey;
     return std::ranges::any_of(s.shape, [&](const building::Polygon& p) {
         const auto [low, high] = std::ranges::minmax(p.outline, {}, &GridPoint::y);
-        return low.y < cut && cut < high.y;
+        return low.y < cut && (cut < high.y || slopes); // eaves may be lower than the cut
     });
 }
 
