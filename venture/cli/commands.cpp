@@ -21,6 +21,7 @@
 #include <venture/report/model_report.hpp>
 #include <venture/report/origins_report.hpp>
 #include <venture/report/plan_drawing.hpp>
+#include <venture/report/room_report.hpp>
 
 namespace venture::cli {
 

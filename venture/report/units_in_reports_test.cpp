@@ -7,6 +7,7 @@
 #include <venture/loads/design_loads.hpp>
 #include <venture/report/check_report.hpp>
 #include <venture/report/loads_report.hpp>
+#include <venture/report/room_report.hpp>
 
 namespace venture::report {
 namespace {
