@@ -162,6 +162,11 @@ Extent extent_of(const Ring& ring)
     return e;
 }
 
+bool lies_within(const Extent& a, const Extent& b)
+{
+    return a.low.x > b.low.x && a.low.y > b.low.y && a.high.x < b.high.x && a.high.y < b.high.y;
+}
+
 /// Where a room's extent must begin along one axis.
 /// @param low  high: of the other room; length: of this one
 std::int64_t in_line(std::optional<PlanSide> which, PlanSide upper, std::int64_t low, std::int64_t high,
@@ -186,25 +191,6 @@ GridPoint shift_to(const Placing& place, const Extent& own, const Extent& other,
 }
 
 } // namespace
-
-/// Of a build-up that [fabric] names; 0 if there is none, which is told elsewhere.
-double Resolver::thickness_of(const Given<std::string>& name) const
-{
-    for (const NamedBuildup& b : building_.build_ups)
-        if (name && b.layers.name == *name) return thickness_m(b);
-    return 0.0;
-}
-
-/// Of a wall to outdoors: its build-up may be typed for the face.
-double Resolver::outside_wall_m(const RoomInput& given, const std::string& wall_name) const
-{
-    for (const FaceInput& face : given.faces)
-        if (face.on && face.build_up) {
-            const std::string on = quantity::lower_case(*face.on);
-            if (wall_name == on || wall_name.starts_with(on + " wall")) return thickness_of(face.build_up);
-        }
-    return thickness_of(input_.fabric.outside_wall);
-}
 
 /// Rooms typed against others are shifted there, once those stand.
 void Resolver::place_outlines(std::vector<RoomOutline>& outlines)
@@ -274,6 +260,12 @@ void Resolver::move_to_centre_lines(std::vector<PlanRoom>& rooms)
         return p.low.x - q.high.x <= most && q.low.x - p.high.x <= most && p.low.y - q.high.y <= most &&
                q.low.y - p.high.y <= most;
     };
+    const auto is_within_another = [&](std::size_t r) {
+        for (std::size_t n = 0; n < rooms.size(); ++n)
+            if (n != r && !rooms[n].ring.empty() && rooms[n].is_beside(rooms[r]) && lies_within(extents[r], extents[n]))
+                return true;
+        return false;
+    };
     const double inner_m = thickness_of(input_.fabric.inner_wall), tolerance_m = value_of(input_.plan.tolerance);
     std::vector<Ring> out;
     for (std::size_t r = 0; r < rooms.size(); ++r) {
@@ -295,7 +287,9 @@ void Resolver::move_to_centre_lines(std::vector<PlanRoom>& rooms)
                     across = n;
                 }
             }
-            if (!gap)
+            if (!gap && is_within_another(r))
+                by_m[i] = inside ? 0.5 * inner_m : 0.0;
+            else if (!gap)
                 by_m[i] = (inside ? 0.5 : -0.5) * outside_wall_m(input_.rooms[r], names[i]);
             else if (inside)
                 by_m[i] = 0.5 * *gap;
@@ -333,25 +327,27 @@ void Resolver::mend(std::vector<PlanRoom>& rooms)
 }
 
 /// A room that stands within another one from its floor to its ceiling is a hole in that one.
-void Resolver::cut_holes(const std::vector<PlanRoom>& rooms, std::vector<RoomOutline>& outlines)
+void Resolver::cut_holes(const std::vector<PlanRoom>& rooms, std::vector<RoomOutline>& outlines) const
 {
+    const bool inside = value_of(input_.plan.dimensions) == "inside faces";
+    const double inner_m = thickness_of(input_.fabric.inner_wall);
     std::vector<Extent> extents;
     for (const PlanRoom& room : rooms) extents.push_back(room.ring.empty() ? Extent{} : extent_of(room.ring));
-    const auto within = [](const Extent& a, const Extent& b) {
-        return a.low.x > b.low.x && a.low.y > b.low.y && a.high.x < b.high.x && a.high.y < b.high.y;
-    };
     for (std::size_t inner = 0; inner < rooms.size(); ++inner)
         for (std::size_t outer = 0; outer < rooms.size(); ++outer) {
             const PlanRoom &a = rooms[inner], &b = rooms[outer];
             if (!outlines[inner].on_plan || !outlines[outer].on_plan || a.ring.empty() || b.ring.empty() ||
-                !within(extents[inner], extents[outer]) || a.low > b.low || a.high < b.high)
+                !lies_within(extents[inner], extents[outer]) || a.low > b.low || a.high < b.high)
                 continue;
             const double inner_m2 = area_m2(a.ring);
             if (area_m2(intersection({{a.ring, {}}}, {{b.ring, {}}})) < inner_m2 - 1e-6) continue;
             Ring hole = a.ring;
             std::ranges::reverse(hole);
             outlines[outer].holes.push_back(std::move(hole));
-            outlines[outer].typed_m2 -= outlines[inner].typed_m2;
+            // between inside faces the inner room's walls take floor from the outer one as well
+            const auto outer_face =
+                moved_outwards(a.ring, std::vector<double>(a.ring.size(), inside ? 0.5 * inner_m : 0.0));
+            outlines[outer].typed_m2 -= outer_face ? area_m2(*outer_face) : inner_m2;
         }
 }
 

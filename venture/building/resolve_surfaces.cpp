@@ -202,6 +202,25 @@ void Resolver::set_build_up(Surface& surface)
         if (building_.build_ups[i].layers.name == *name) surface.build_up = i;
 }
 
+/// Of a build-up that [fabric] names; 0 if there is none, which is told elsewhere.
+double Resolver::thickness_of(const Given<std::string>& name) const
+{
+    for (const NamedBuildup& b : building_.build_ups)
+        if (name && b.layers.name == *name) return thickness_m(b);
+    return 0.0;
+}
+
+/// Of a wall to outdoors: its build-up may be typed for the face.
+double Resolver::outside_wall_m(const RoomInput& given, const std::string& wall_name) const
+{
+    for (const FaceInput& face : given.faces)
+        if (face.on && face.build_up) {
+            const std::string on = quantity::lower_case(*face.on);
+            if (wall_name == on || wall_name.starts_with(on + " wall")) return thickness_of(face.build_up);
+        }
+    return thickness_of(input_.fabric.outside_wall);
+}
+
 void Resolver::apply_faces()
 {
     for (std::size_t r = 0; r < input_.rooms.size(); ++r)

@@ -104,12 +104,10 @@ private:
     [[nodiscard]] Ring outline_of(std::string_view what, const Record& record);
     [[nodiscard]] Ring mended_points(const Ring& ring, quantity::OriginId where, const std::string& subject);
     [[nodiscard]] Ring walked(const RoomInput& room);
-    [[nodiscard]] double thickness_of(const Given<std::string>& name) const;
-    [[nodiscard]] double outside_wall_m(const RoomInput& given, const std::string& wall_name) const;
     void place_outlines(std::vector<RoomOutline>& outlines);
     void move_to_centre_lines(std::vector<PlanRoom>& rooms);
     void mend(std::vector<PlanRoom>& rooms);
-    static void cut_holes(const std::vector<PlanRoom>& rooms, std::vector<RoomOutline>& outlines);
+    void cut_holes(const std::vector<PlanRoom>& rooms, std::vector<RoomOutline>& outlines) const;
     void add_obstructions();
 
     // resolve_perimeter.cpp: rooms cut into parts
@@ -151,6 +149,8 @@ private:
     [[nodiscard]] std::optional<Neighbour> stated_room(const FaceInput& face, std::size_t room);
     void check_stated();
     void set_build_up(Surface& surface);
+    [[nodiscard]] double thickness_of(const Given<std::string>& name) const;
+    [[nodiscard]] double outside_wall_m(const RoomInput& given, const std::string& wall_name) const;
     [[nodiscard]] std::vector<Surface*> faces_called(std::string_view name, std::size_t room, quantity::OriginId where);
 
     // resolve_openings.cpp: windows and doors in them

@@ -198,6 +198,16 @@ TEST(Dimensions, ToOutsideFacesLeavePartitionsWhereTheyAre)
     EXPECT_NEAR(b.rooms[0].floor_area_m2, 3.85 * 2.7, square_centimetre);
 }
 
+TEST(Dimensions, OfARoomWithinARoomTakeItsWallsFromTheOuterOne)
+{
+    Input in = with_rooms({room("Hall", 0, 0, 10, 8), room("Office", 4, 3, 3, 2)});
+    in.plan.dimensions = std::string{"inside faces"};
+    const Building b = built(in);
+    EXPECT_NEAR(b.rooms[0].floor_area_m2, 80 - 3.2 * 2.2, square_centimetre); // walls of 100 mm round the office
+    EXPECT_NEAR(b.rooms[1].floor_area_m2, 6, square_centimetre);
+    EXPECT_NEAR(area_of(b, "Hall", "", "Office"), 2 * (3.1 + 2.1) * 3, square_centimetre);
+}
+
 TEST(Dimensions, TakeTheThicknessOfAWallThatIsTypedForAFace)
 {
     Input in = with_rooms({room("A", 0, 0, 4, 3)});

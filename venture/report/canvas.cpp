@@ -109,7 +109,7 @@ cairo_status_t read_on(void* from, unsigned char* data, unsigned int length)
 
 } // namespace
 
-void Canvas::underlay(const std::string& png, const Spot (&seen)[2], const Spot (&to)[2])
+void Canvas::underlay(const std::string& png, const Spot (&seen)[2], const Spot (&to)[2], Spot low, Spot high)
 {
     const double dx = seen[1].x - seen[0].x, dy = seen[1].y - seen[0].y, square = dx * dx + dy * dy;
     const double ex = to[1].x - to[0].x, ey = to[1].y - to[0].y;
@@ -125,6 +125,8 @@ void Canvas::underlay(const std::string& png, const Spot (&seen)[2], const Spot 
     const cairo_matrix_t matrix{
         a, b, -b, a, to[0].x - a * seen[0].x + b * seen[0].y, to[0].y - b * seen[0].x - a * seen[0].y};
     cairo_save(cairo_->context);
+    cairo_rectangle(cairo_->context, low.x, low.y, high.x - low.x, high.y - low.y);
+    cairo_clip(cairo_->context);
     cairo_transform(cairo_->context, &matrix);
     cairo_set_source_surface(cairo_->context, picture, 0.0, 0.0);
     cairo_paint_with_alpha(cairo_->context, 0.5);

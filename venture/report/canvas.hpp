@@ -41,9 +41,10 @@ public:
 
     /// @param cover  1: hides what lies under it, 0: nothing
     void fill(const std::vector<Spot>& outline, Colour colour, double cover = 1.0);
-    /// A PNG laid so that two of its points, px from its upper left corner, come to two spots; paled.
+    /// A PNG laid so that two of its points, px from its upper left corner, come to two spots; paled, and seen only within
+    /// a rectangle between two corners.
     /// @throws quantity::Error if it is no PNG, or the two points are one
-    void underlay(const std::string& png, const Spot (&seen)[2], const Spot (&to)[2]);
+    void underlay(const std::string& png, const Spot (&seen)[2], const Spot (&to)[2], Spot low, Spot high);
     void line(Spot from, Spot to, const Pen& pen);
     /// Straight from spot to spot; dashes run on through them.
     void polyline(const std::vector<Spot>& spots, const Pen& pen);

@@ -92,7 +92,10 @@ void PlanSheet::draw_storey(std::size_t storey, const Placement& at)
     if (o_.paper) {
         const Spot to[2] = {at.at(o_.paper->lies[0].x_m, o_.paper->lies[0].y_m),
                             at.at(o_.paper->lies[1].x_m, o_.paper->lies[1].y_m)};
-        c_.underlay(o_.paper->png, o_.paper->seen, to);
+        constexpr double round_px = 14.0;
+        const Spot low = at.at(extent_.x0, extent_.y1), high = at.at(extent_.x1, extent_.y0);
+        c_.underlay(o_.paper->png, o_.paper->seen, to, {low.x - round_px, low.y - 0.5 * round_px},
+                    {high.x + round_px, high.y + round_px});
     }
     for (const building::Obstruction& o : b_.obstructions) draw_obstruction(o, storey, at);
     for (const std::size_t r : order_)
