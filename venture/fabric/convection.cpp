@@ -114,14 +114,21 @@ void turbulent_films_of(std::size_t n, const std::array<const double*, 2>& coeff
 
 } // namespace
 
-void ConvectionCurves::at(const double* face_minus_air_K, double* film_W_per_m2K) const
+void ConvectionCurves::at(std::size_t first, std::size_t last, const double* face_minus_air_K,
+                          double* film_W_per_m2K) const
 {
+    const std::size_t count = last - first;
+    const double* difference = face_minus_air_K + first;
+    double* film = film_W_per_m2K + first;
     if (all_turbulent_)
-        return turbulent_films_of(size(), {turbulent_alone_[0].data(), turbulent_alone_[1].data()}, face_minus_air_K,
-                                  film_W_per_m2K);
-    films_of(size(), {laminar_[0].data(), laminar_[1].data(), turbulent_[0].data(), turbulent_[1].data()},
-             face_minus_air_K, film_W_per_m2K);
-    for (std::size_t i = 0; i < with_held_.size(); ++i)
+        return turbulent_films_of(count, {turbulent_alone_[0].data() + first, turbulent_alone_[1].data() + first},
+                                  difference, film);
+    films_of(count,
+             {laminar_[0].data() + first, laminar_[1].data() + first, turbulent_[0].data() + first,
+              turbulent_[1].data() + first},
+             difference, film);
+    for (auto i = static_cast<std::size_t>(std::ranges::lower_bound(with_held_, first) - with_held_.begin());
+         i < with_held_.size() && with_held_[i] < last; ++i)
         film_W_per_m2K[with_held_[i]] = held_curves_[i].at(face_minus_air_K[with_held_[i]]);
 }
 

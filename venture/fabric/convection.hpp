@@ -52,8 +52,8 @@ class ConvectionCurves {
 public:
     void add(const NaturalConvection& face);
     [[nodiscard]] std::size_t size() const { return turbulent_[0].size(); }
-    /// @param face_minus_air_K  of every face  @param film_W_per_m2K  of every face
-    void at(const double* face_minus_air_K, double* film_W_per_m2K) const;
+    /// Of the faces first to last - 1. @param face_minus_air_K  of every face  @param film_W_per_m2K  of every face
+    void at(std::size_t first, std::size_t last, const double* face_minus_air_K, double* film_W_per_m2K) const;
 
 private:
     std::array<std::vector<double>, 2> laminar_{}, turbulent_{}; ///< face colder, face warmer

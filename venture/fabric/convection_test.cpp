@@ -50,7 +50,7 @@ void expect_many_as_each(std::vector<NaturalLaw> laws)
             }
     difference.at(3) = 0.0;
     std::vector<double> film(all.size());
-    all.at(difference.data(), film.data());
+    all.at(0, all.size(), difference.data(), film.data());
     for (std::size_t i = 0; i < film.size(); ++i) EXPECT_NEAR(film[i], each[i].at(difference[i]), 1e-12 * film[i]);
 }
 

@@ -14,15 +14,15 @@
 namespace venture::loads::detail {
 
 VENTURE_FOR_VECTORS
-void eliminate_faces(std::size_t n, const std::array<const double*, 3>& y, const std::array<const double*, 4>& films,
-                     double* own, double* across)
+void eliminate_faces(std::size_t n, SlotRange slots, const std::array<const double*, 3>& y,
+                     const std::array<const double*, 2>& films, double* own, double* across)
 {
     const double* __restrict y11 = y[0], * __restrict y12 = y[1], * __restrict y22 = y[2];
-    const double* __restrict f0 = films[0], * __restrict f1 = films[1], * __restrict f2 = films[2], * __restrict f3 = films[3];
+    const double* __restrict f0 = films[0], * __restrict f1 = films[1];
     double* __restrict of_own = own, * __restrict of_other = across;
-    for (std::size_t i = 0; i < n; ++i) {
+    for (std::size_t i = slots.first; i < slots.last; ++i) {
         const std::size_t k = n + i;
-        const double a = y11[i] + f0[i] + f1[i] + f2[i] + f3[i], b = y22[i] + f0[k] + f1[k] + f2[k] + f3[k];
+        const double a = y11[i] + f0[i] + f1[i], b = y22[i] + f0[k] + f1[k];
         const double determinant = a * b - y12[i] * y12[i];
         // both faces insulated and no capacity: nothing can be said, nothing flows
         const bool held = determinant > 0.0;
@@ -47,20 +47,20 @@ void carry_answers(std::size_t n, const double* history, const std::array<const 
 }
 
 VENTURE_FOR_VECTORS
-void eliminate_known(std::size_t n, const double* own, const double* across, const double* known, const double* base,
-                     double* out)
+void eliminate_known(std::size_t n, SlotRange slots, const double* own, const double* across, const double* known,
+                     const double* base, double* out)
 {
     const double* __restrict o = own, * __restrict x = across, * __restrict k = known;
     double* __restrict t = out;
     if (base == nullptr) {
-        for (std::size_t i = 0; i < n; ++i) {
+        for (std::size_t i = slots.first; i < slots.last; ++i) {
             t[i] = o[i] * k[i] + x[i] * k[n + i];
             t[n + i] = x[n + i] * k[i] + o[n + i] * k[n + i];
         }
         return;
     }
     const double* __restrict b = base;
-    for (std::size_t i = 0; i < n; ++i) {
+    for (std::size_t i = slots.first; i < slots.last; ++i) {
         t[i] = b[i] + o[i] * k[i] + x[i] * k[n + i];
         t[n + i] = b[n + i] + x[n + i] * k[i] + o[n + i] * k[n + i];
     }

@@ -7,18 +7,23 @@
 
 namespace venture::loads::detail {
 
+/// Slots first to last - 1.
+struct SlotRange {
+    std::size_t first = 0, last = 0;
+};
+
 /// What of every face's known side stands in its own temperature, and in that of the other, from its wall's y and the
-/// films of both; a slot that nothing holds is given 1e12 K/(W/m2).
-void eliminate_faces(std::size_t n, const std::array<const double*, 3>& y, const std::array<const double*, 4>& films,
-                     double* own, double* across);
+/// films of both, of the slots of a range; a slot that nothing holds is given 1e12 K/(W/m2).
+void eliminate_faces(std::size_t n, SlotRange slots, const std::array<const double*, 3>& y,
+                     const std::array<const double*, 2>& films, double* own, double* across);
 
 /// answer = history + carry times the face temperatures of the first stage.
 void carry_answers(std::size_t n, const double* history, const std::array<const double*, 3>& carry,
                    const double* first_C, double* answer);
 
-/// out = base + own known + across known of the other face; base may be nothing.
-void eliminate_known(std::size_t n, const double* own, const double* across, const double* known, const double* base,
-                     double* out);
+/// out = base + own known + across known of the other face, of the slots of a range; base may be nothing.
+void eliminate_known(std::size_t n, SlotRange slots, const double* own, const double* across, const double* known,
+                     const double* base, double* out);
 
 /// flux into the wall = y T - answer.
 void find_fluxes(std::size_t n, const std::array<const double*, 3>& y, const double* face_C, const double* answer,

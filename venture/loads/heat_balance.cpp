@@ -76,10 +76,10 @@ struct HeatBalance::Prepared {
     /// Constants are read once.
     void read_signals(std::size_t step, double share, std::vector<double>& out) const
     {
-        if (out.size() != model.signals.size() + 2) {
+        if (out.size() != model.signals.size() + SurfaceBank::further_signals) {
             out.resize(model.signals.size());
             for (std::size_t i = 0; i < model.signals.size(); ++i) out[i] = model.signals[i].start[0];
-            StageSolver::add_limits(out);
+            StageSolver::add_further(out);
         }
         for (const std::size_t i : varying) out[i] = model.signals[i].at(step, share);
     }
@@ -124,7 +124,7 @@ struct HeatBalance::Prepared {
             }
             means.push_back(sum / static_cast<double>(count));
         }
-        StageSolver::add_limits(means);
+        StageSolver::add_further(means);
     }
     /// Solves this, at rest, with heat that walls send off of themselves. @param history  as SurfaceBank gives it
     void solve_at_rest(const std::vector<double>& history, const Orders* orders)
@@ -190,7 +190,7 @@ void HeatBalance::extrapolate_period(const State& begin, const std::vector<doubl
             continue;
         }
         double tied_W_per_K = 0.0;
-        for (const std::uint32_t f : rest.network.faces_of(z)) tied_W_per_K += bank.area[f] * bank.convective[f];
+        for (const std::uint32_t f : rest.network.faces_of(z)) tied_W_per_K += bank.area[f] * bank.film[f];
         double ventilation = little_kg_per_s + held[z] / (1.0 - held[z]) * tied_W_per_K / m.air_specific_heat_J_per_kgK;
         for (const Drive& d : m.zones[z].ventilation_kg_per_s) ventilation += d.factor * s.signal[d.signal.index];
         orders[z].ventilation_kg_per_s = ventilation;

@@ -21,7 +21,7 @@ double sum_of(const Drives& drives, const std::vector<double>& signal)
 
 } // namespace
 
-void StageSolver::add_limits(std::vector<double>& signal) { signal.insert(signal.end(), {-infinity, infinity}); }
+void StageSolver::add_further(std::vector<double>& signal) { signal.insert(signal.end(), {-infinity, infinity, 0.0}); }
 
 StageSolver::StageSolver(const ThermalModel& model, const Links& links, double stage_s) : model_{model}, links_{links}
 {
@@ -61,49 +61,19 @@ void StageSolver::solve(SurfaceBank& bank, ZoneNetwork& network, Films& films, c
     follow_orders(start, s);
     find_answers(bank, start, s);
     find_absorbed(bank, network, s);
+    if (start.film != nullptr) s.film.assign(start.film, start.film + films.values());
     for (s.film_passes = 1;; ++s.film_passes) {
-        if (films.vary()) {
-            if (start.film != nullptr) s.film.assign(start.film, start.film + films.values());
-            films.put(s.film, s.signal, bank);
-            bank.eliminate();
-            network.refresh(bank);
-        }
-        solve_with_films(bank, network, start, s);
-        if (!films.vary()) break;
-        films.find(s.face_C, s.x.air_C, s.signal, s.film_found);
-        if (start.film != nullptr) break;
-        s.film_residual = films.residual(s.film_found, s.film, s.face_C, s.signal, bank, s.film_residual_W);
+        solve_with_films(bank, network, films, start, s);
+        if (!films.vary() || start.film != nullptr) break;
         if ((s.film_residual.inside_W_per_m2 <= tolerance.inside_W_per_m2 &&
              s.film_residual.outside_W_per_m2 <= tolerance.outside_W_per_m2) ||
             s.film_passes >= tolerance.most_passes)
             break;
-        s.film = s.film_found;
+        std::swap(s.film, s.film_found);
     }
     send_supply(bank, network, s);
     find_water(bank, s);
     find_moisture(start, s);
-}
-
-void StageSolver::solve_with_films(SurfaceBank& bank, ZoneNetwork& network, const StageStart& start, Stage& s) const
-{
-    constexpr double still_W_per_m2 = 1e-7;
-    constexpr int most_rounds = 500;
-    s.linked.resize(links_.any() ? 2 * bank.count() : 0, 0.0);
-    for (int round = 1;; ++round) {
-        solve_zones(bank, network, start, s);
-        find_faces(bank, network, s);
-        if (!links_.any()) return;
-        links_.find(bank, s.face_C, s.x.radiant_C, s.linked_found);
-        double moved = 0.0;
-        for (std::size_t f = 0; f < s.linked.size(); ++f)
-            moved = std::max(moved, std::abs(s.linked_found[f] - s.linked[f]));
-        if (moved <= still_W_per_m2) return;
-        if (round == most_rounds) {
-            s.solved.settled = false;
-            return;
-        }
-        s.linked = s.linked_found;
-    }
 }
 
 /// What does not depend on any surface.
@@ -240,48 +210,6 @@ void StageSolver::find_absorbed(const SurfaceBank& bank, const ZoneNetwork& netw
     for (std::size_t f = 0; f < faces; ++f)
         absorbed[f] = radiant[zone[f]] + per0[f] * signal[sun0[f]] + per1[f] * signal[sun1[f]];
     for (const FurtherTerm& t : bank.further_terms) absorbed[t.face] += t.factor * signal[t.signal];
-}
-
-/// Face temperatures as far as they do not depend on the zones' unknowns; then these.
-void StageSolver::solve_zones(const SurfaceBank& bank, ZoneNetwork& network, const StageStart& start, Stage& s) const
-{
-    const std::size_t n = bank.count();
-    s.known.resize(2 * n);
-    s.base.resize(2 * n);
-    const double *signal = s.signal.data(), *answers = bank.answers.data(), *answer = s.answer.data(),
-                 *absorbed = s.absorbed.data(), *outdoor = bank.outdoor.data(), *given = bank.given_W.data();
-    const std::uint32_t* environment = bank.environment.data();
-    double* known = s.known.data();
-    for (std::size_t f = 0; f < 2 * n; ++f)
-        known[f] = answers[f] * answer[f] + absorbed[f] + outdoor[f] * signal[environment[f]] + given[f];
-    for (std::size_t f = 0; f < s.linked.size(); ++f) known[f] += bank.answers[f] * s.linked[f];
-    eliminate_known(n, bank.own.data(), bank.across.data(), s.known.data(), nullptr, s.base.data());
-    s.drives.air_W = s.storing_W;
-    network.add_bases(s.base, s.drives);
-    s.solved = network.solve(s.drives, start.actions, s.x);
-}
-
-/// Face temperatures from the zones' unknowns.
-void StageSolver::find_faces(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s) const
-{
-    const std::size_t n = bank.count();
-    s.face_C.resize(2 * n);
-    const double *air = s.x.air_C.data(), *radiant = s.x.radiant_C.data(), *load = s.x.load_W.data(),
-                 *per_W = network.radiant_per_m2().data(), *convective = bank.convective.data(),
-                 *radiative = bank.radiative.data();
-    const std::uint32_t* zone = bank.zone.data();
-    double* known = s.known.data();
-    if (network.radiates())
-        for (std::size_t f = 0; f < 2 * n; ++f) {
-            const std::uint32_t z = zone[f];
-            known[f] = convective[f] * air[z] + radiative[f] * radiant[z] + per_W[z] * load[z];
-        }
-    else
-        for (std::size_t f = 0; f < 2 * n; ++f)
-            known[f] = convective[f] * air[zone[f]] + radiative[f] * radiant[zone[f]];
-    for (const ZoneNetwork::SupplyToFace& to : network.supply_to_faces())
-        if (const std::size_t f = to.side * n + to.slot; !bank.fixed[f]) s.known[f] += to.per_W * s.x.load_W[to.zone];
-    eliminate_known(n, bank.own.data(), bank.across.data(), s.known.data(), s.base.data(), s.face_C.data());
 }
 
 /// What of the supply goes into planes, once it is known.

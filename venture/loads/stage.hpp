@@ -13,7 +13,7 @@ namespace venture::loads::detail {
 
 /// Everything about a stage, kept so that nothing is allocated anew.
 struct Stage {
-    std::vector<double> signal{};                                   ///< of the model; then no lower and no upper limit
+    std::vector<double> signal{}; ///< of the model; then no lower and no upper limit, and 0
     std::vector<double> absorbed{}, answer{}, base{}, known{};      ///< per face
     std::vector<double> face_C{}, flux{};                           ///< per face; fluxes once find_fluxes() was asked
     std::vector<double> plane_W_per_m2{}, plane_history{}, water{}; ///< per plane: all heat put in, and of it water's
@@ -49,8 +49,8 @@ public:
     /// @param links  outlives this
     StageSolver(const ThermalModel& model, const Links& links, double stage_s);
 
-    /// Adds no lower and no upper limit behind the signals of a stage.
-    static void add_limits(std::vector<double>& signal);
+    /// Adds no lower and no upper limit, and 0, behind the signals of a stage.
+    static void add_further(std::vector<double>& signal);
     /// @param s  its `x` and its `film` hold the first guess, its `signal` what drives
     void solve(SurfaceBank& bank, ZoneNetwork& network, Films& films, const FilmAccuracy& tolerance,
                const StageStart& start, Stage& s) const;
@@ -63,15 +63,23 @@ private:
     void find_answers(const SurfaceBank& bank, const StageStart& start, Stage& s) const;
     void find_planes(const SurfaceBank& bank, const StageStart& start, Stage& s) const;
     void find_absorbed(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s) const;
-    void solve_zones(const SurfaceBank& bank, ZoneNetwork& network, const StageStart& start, Stage& s) const;
-    void find_faces(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s) const;
+    static void find_bases(const SurfaceBank& bank, SlotRange block, Stage& s);
+    static void find_faces(const SurfaceBank& bank, const ZoneNetwork& network, SlotRange block, Stage& s);
     static void send_supply(const SurfaceBank& bank, const ZoneNetwork& network, Stage& s);
     void find_water(const SurfaceBank& bank, Stage& s) const;
     void find_moisture(const StageStart& start, Stage& s) const;
     [[nodiscard]] double find_moisture_of(std::size_t zone, const StageStart& start, Stage& s) const;
 
-    /// Zones and faces with films as they are; faces that are linked until what they exchange stays.
-    void solve_with_films(SurfaceBank& bank, ZoneNetwork& network, const StageStart& start, Stage& s) const;
+    /// One block of slots after the other, so that what is found of them is still at hand when it is asked for next.
+    static void prepare_zones(SurfaceBank& bank, ZoneNetwork& network, const Films& films, bool films_are_new,
+                              Stage& s);
+    static void find_all_faces(const SurfaceBank& bank, const ZoneNetwork& network, Films* films,
+                               const StageStart& start, Stage& s);
+    static void find_films(Films& films, std::size_t block, const StageStart& start, Stage& s);
+    /// Zones and faces with films as they are, and the films that follow; faces that are linked until what they
+    /// exchange stays.
+    void solve_with_films(SurfaceBank& bank, ZoneNetwork& network, Films& films, const StageStart& start,
+                          Stage& s) const;
 
     const ThermalModel& model_;
     const Links& links_;

@@ -1,19 +1,53 @@
 #include <venture/loads/surface_bank.hpp>
 
 #include <algorithm>
-
-#include <venture/loads/face_loops.hpp>
+#include <numeric>
 
 namespace venture::loads::detail {
+
+namespace {
+
+/// Of every surface, by the first of its zones in the order of their ids; walls of many kinds make longer blocks, since
+/// a kind's slots are filled up to whole lanes in each.
+std::vector<std::size_t> blocks_of_surfaces(const ThermalModel& model)
+{
+    constexpr std::size_t zones_a_block = 256, slots_of_a_kind = 32;
+    const std::size_t zones = model.zones.size(), surfaces = model.surfaces.size();
+    const std::size_t most = surfaces / std::max<std::size_t>(1, slots_of_a_kind * model.walls.size()),
+                      count = std::clamp<std::size_t>(zones / zones_a_block, 1, std::max<std::size_t>(1, most));
+    std::vector<std::size_t> order(zones), block_of_zone(zones + 1, 0), out;
+    std::iota(order.begin(), order.end(), std::size_t{0});
+    std::ranges::stable_sort(order, {}, [&](std::size_t z) { return model.zones[z].id; });
+    for (std::size_t k = 0; k < zones; ++k) block_of_zone[order[k]] = k * count / zones;
+    block_of_zone[zones] = count - 1; // of a face in no zone
+    for (const Surface& s : model.surfaces) {
+        const auto zone = [&](const Face& face) {
+            const auto* z = std::get_if<ZoneFace>(&face);
+            return z != nullptr ? z->zone : zones;
+        };
+        out.push_back(std::min(block_of_zone[zone(s.outside)], block_of_zone[zone(s.inside)]));
+    }
+    return out;
+}
+
+} // namespace
 
 SurfaceBank::SurfaceBank(const ThermalModel& model, double step_s)
 {
     for (const fabric::WallModes& wall : model.walls) steppers.push_back(fabric::wall_stepper(wall, step_s));
-    std::vector<std::vector<std::size_t>> of_wall(model.walls.size());
-    for (std::size_t i = 0; i < model.surfaces.size(); ++i) of_wall[model.surfaces[i].wall].push_back(i);
-    for (std::size_t w = 0; w < of_wall.size(); ++w) {
-        std::ranges::stable_sort(of_wall[w], {}, [&](std::size_t i) { return model.surfaces[i].id; });
-        if (!of_wall[w].empty()) add_row(model, w, of_wall[w]);
+    const std::vector<std::size_t> block_of = blocks_of_surfaces(model);
+    const std::size_t block_count = block_of.empty() ? 1 : std::ranges::max(block_of) + 1;
+    std::vector<std::vector<std::size_t>> of_wall(block_count * model.walls.size());
+    for (std::size_t i = 0; i < model.surfaces.size(); ++i)
+        of_wall[block_of[i] * model.walls.size() + model.surfaces[i].wall].push_back(i);
+    for (std::size_t block = 0; block < block_count; ++block) {
+        const std::size_t first = slots.size();
+        for (std::size_t w = 0; w < model.walls.size(); ++w) {
+            auto& surfaces = of_wall[block * model.walls.size() + w];
+            std::ranges::stable_sort(surfaces, {}, [&](std::size_t i) { return model.surfaces[i].id; });
+            if (!surfaces.empty()) add_row(model, w, surfaces);
+        }
+        blocks.push_back({first, slots.size()});
     }
     lay_out_faces(model);
     for (std::size_t i = 0; i < count(); ++i) set_response(i, nullptr);
@@ -47,13 +81,11 @@ void SurfaceBank::lay_out_faces(const ThermalModel& model)
 {
     const std::size_t n = count();
     for (auto* per_slot : {&y[0], &y[1], &y[2], &carry[0], &carry[1], &carry[2]}) per_slot->assign(n, 0.0);
-    for (auto* per_face : {&own, &across, &area, &in_zone, &warmer, &convective, &radiative, &outdoor, &long_wave,
-                           &long_wave_W, &given_W})
+    for (auto* per_face : {&own, &across, &area, &in_zone, &film, &radiative, &warmer, &given_W})
         per_face->assign(2 * n, 0.0);
     zone.assign(2 * n, static_cast<std::uint32_t>(model.zones.size()));
-    environment.assign(2 * n, 0);
+    environment.assign(2 * n, static_cast<std::uint32_t>(model.signals.size() + further_signals - 1));
     fixed.assign(2 * n, 0);
-    answers.assign(2 * n, 1.0);
     for (std::size_t k = 0; k < terms_in_rows; ++k) {
         sun[k].assign(2 * n, 0);
         sun_per_m2[k].assign(2 * n, 0.0);
@@ -86,28 +118,36 @@ void SurfaceBank::lay_out_face(const ThermalModel& model, const Face& face, std:
         zone[at] = static_cast<std::uint32_t>(z->zone);
         in_zone[at] = 1.0;
         warmer[at] = z->air_warmer_K;
-        convective[at] = z->convective_W_per_m2K;
+        film[at] = z->convective_W_per_m2K;
+        given_W[at] = film[at] * warmer[at];
         radiative[at] = z->radiative_W_per_m2K;
         takes_up(z->absorbed_W);
     } else if (const auto* o = std::get_if<OutdoorFace>(&face)) {
-        outdoor[at] = o->film_by_step ? model.value(*o->film_by_step, 0, 0.5) : o->film_W_per_m2K;
+        film[at] = o->film_by_step ? model.value(*o->film_by_step, 0, 0.5) : o->film_W_per_m2K;
         environment[at] = o->environment_C.index;
         takes_up(o->absorbed_W);
     } else if (const auto* f = std::get_if<FixedFace>(&face)) {
-        outdoor[at] = f->film_W_per_m2K.value_or(1.0); // what is known is the temperature itself
+        film[at] = f->film_W_per_m2K.value_or(1.0); // what is known is the temperature itself
         fixed[at] = f->film_W_per_m2K ? 0 : 1;
-        answers[at] = f->film_W_per_m2K ? 1.0 : 0.0;
         environment[at] = f->temperature_C.index;
     }
 }
 
 void SurfaceBank::eliminate()
 {
-    const std::size_t n = count();
-    for (std::size_t f = 0; f < 2 * n; ++f) given_W[f] = long_wave_W[f] + convective[f] * warmer[f];
-    eliminate_faces(n, {y[0].data(), y[1].data(), y[2].data()},
-                    {convective.data(), radiative.data(), outdoor.data(), long_wave.data()}, own.data(), across.data());
-    for (const std::size_t slot : with_fixed_) eliminate_fixed(slot);
+    for (const SlotRange block : blocks) eliminate(block);
+}
+
+void SurfaceBank::eliminate(SlotRange block)
+{
+    eliminate_faces(count(), block, {y[0].data(), y[1].data(), y[2].data()}, {film.data(), radiative.data()},
+                    own.data(), across.data());
+    for (const std::size_t slot : with_fixed(block)) eliminate_fixed(slot);
+}
+
+std::span<const std::size_t> SurfaceBank::with_fixed(SlotRange block) const
+{
+    return {std::ranges::lower_bound(with_fixed_, block.first), std::ranges::lower_bound(with_fixed_, block.last)};
 }
 
 /// A given temperature: what is known of it is the temperature itself.
@@ -118,7 +158,7 @@ void SurfaceBank::eliminate_fixed(std::size_t slot)
     own[f] = own[g] = 1.0;
     across[f] = across[g] = 0.0;
     if (fixed[g]) return;
-    const double all = convective[g] + radiative[g] + outdoor[g] + long_wave[g] + y[2 * other][slot];
+    const double all = film[g] + radiative[g] + y[2 * other][slot];
     own[g] = 1.0 / all;
     across[g] = -y[1][slot] / all;
 }

@@ -8,9 +8,11 @@
 
 #include <array>
 #include <cstdint>
+#include <span>
 #include <vector>
 
 #include <venture/fabric/wall_stepper.hpp>
+#include <venture/loads/face_loops.hpp>
 #include <venture/loads/thermal_model.hpp>
 
 namespace venture::loads::detail {
@@ -36,14 +38,20 @@ struct FurtherTerm {
     double factor = 0.0; ///< per m2
 };
 
-/// Order of the slots: by wall, then by the surfaces' ids, so that the order of the model changes nothing.
+/// Order of the slots: by blocks of zones, by wall, then by the surfaces' ids, so that the order of the model changes
+/// nothing. A block is gone through together, so that what is found of it is still at hand when it is asked for next.
 class SurfaceBank {
 public:
+    /// Signals behind those of the model: no lower limit, no upper limit, nothing.
+    static constexpr std::size_t further_signals = 3;
+
     /// @param step_s  of one part of a step; infinity for the steady state
     SurfaceBank(const ThermalModel& model, double step_s);
 
     [[nodiscard]] std::size_t count() const { return slots.size(); }
     [[nodiscard]] std::size_t state_count() const { return state_count_; }
+    /// Slots of a block with a face whose temperature is given.
+    [[nodiscard]] std::span<const std::size_t> with_fixed(SlotRange block) const;
     [[nodiscard]] std::size_t modes_of(const Slot& s) const { return steppers[s.stepper].modes(); }
 
     std::vector<Slot> slots{};
@@ -51,31 +59,32 @@ public:
     std::vector<PlanedSlot> planed{};
     std::size_t plane_count = 0;
 
+    std::vector<SlotRange> blocks{}; ///< every slot in one
+
     // per slot
     std::array<std::vector<double>, 3> y{};     ///< 11, 12, 22 of the wall, water in it included
     std::array<std::vector<double>, 3> carry{}; ///< first stage's face temperatures in the second's histories; alike
 
     // per face
-    std::vector<double> own{}, across{};            ///< what is known of it, and of the other face, in its temperature
-    std::vector<std::uint32_t> zone{};              ///< of the model; their number for faces in none
-    std::vector<double> area{};                     ///< m2
-    std::vector<double> in_zone{};                  ///< 1 if it looks into a zone, else 0
-    std::vector<double> convective{}, radiative{};  ///< to the zone's air and radiant point, W/m2K
-    std::vector<double> warmer{};                   ///< the air there than the zone's mean, K
-    std::vector<double> outdoor{};                  ///< to a given temperature, W/m2K
-    std::vector<std::uint32_t> environment{};       ///< signal of that temperature
-    std::vector<double> long_wave{}, long_wave_W{}; ///< apart from it: film, and film times what it goes to, W/m2
-    std::vector<double> given_W{};                  ///< by long wave and warmer air, W/m2; of eliminate()
-    std::vector<unsigned char> fixed{};             ///< temperature given, no film
-    std::vector<double> answers{};                  ///< 0 where the temperature is given, else 1
+    std::vector<double> own{}, across{};      ///< what is known of it, and of the other face, in its temperature
+    std::vector<std::uint32_t> zone{};        ///< of the model; their number for faces in none
+    std::vector<double> area{};               ///< m2
+    std::vector<double> in_zone{};            ///< 1 if it looks into a zone, else 0
+    std::vector<double> film{};               ///< to the zone's air, or to a given temperature, W/m2K
+    std::vector<double> radiative{};          ///< to the zone's radiant point, or by long wave outdoors, W/m2K
+    std::vector<double> warmer{};             ///< the air there than the zone's mean, K
+    std::vector<double> given_W{};            ///< by film and warmer air, or radiative times what it goes to, W/m2
+    std::vector<std::uint32_t> environment{}; ///< signal of the given temperature; of nothing for faces in a zone
+    std::vector<unsigned char> fixed{};       ///< temperature given, no film
     static constexpr std::size_t terms_in_rows = 2;
     std::array<std::vector<std::uint32_t>, terms_in_rows> sun{}; ///< signals of what is taken up
     std::array<std::vector<double>, terms_in_rows> sun_per_m2{}; ///< times this
     std::vector<FurtherTerm> further_terms{};                    ///< of faces that take up more
     bool every_inside_in_zone = true;                            ///< of faces that stand for something
 
-    /// Eliminates the faces of every slot with its films as they are.
+    /// Eliminates the faces of every slot with its films as they are; of some slots.
     void eliminate();
+    void eliminate(SlotRange block);
     /// The water that flows during a step. @return whether any coefficient changed; eliminate() is due then
     bool set_water(const ThermalModel& model, std::size_t step);
 

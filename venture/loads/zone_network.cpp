@@ -2,143 +2,57 @@
 
 #include <algorithm>
 #include <cmath>
-#include <limits>
-#include <numeric>
 
 #include <venture/quantity/error.hpp>
 
 namespace venture::loads::detail {
 
-ZoneNetwork::ZoneNetwork(const ThermalModel& model, const SurfaceBank& bank, double stage_s)
-    : model_{model},
-      order_(model.zones.size()),
-      area_m2_(model.zones.size(), 0.0),
-      local_(model.zones.size()),
-      inverse_(model.zones.size())
-{
-    std::iota(order_.begin(), order_.end(), std::size_t{0});
-    std::ranges::stable_sort(order_, {}, [&](std::size_t z) { return model.zones[z].id; });
-    for (const Zone& zone : model.zones) {
-        storage_.push_back(std::isinf(stage_s) ? 0.0 : zone.air_capacity_J_per_K / stage_s);
-        Control& control = control_.emplace_back();
-        control.radiant_weight = zone.radiant_weight;
-        if (zone.follows) {
-            control.follows = static_cast<std::uint32_t>(zone.follows->zone);
-            control.ratio = zone.follows->ratio;
-        }
-        control.first_transfer = static_cast<std::uint32_t>(transfer_from_.size());
-        for (const TransferAir& air : zone.transfer_air) transfer_from_.push_back(static_cast<std::uint32_t>(air.from));
-        control.end_transfer = static_cast<std::uint32_t>(transfer_from_.size());
-    }
-    lay_out(bank);
-    refresh(bank);
-}
-
-/// Faces of zones and who is behind them: what does not change with coefficients.
-void ZoneNetwork::lay_out(const SurfaceBank& bank)
-{
-    const std::size_t zones = model_.zones.size(), n = bank.count();
-    std::vector<std::vector<std::uint32_t>> faces(zones), behind(zones);
-    for (std::size_t i = 0; i < n; ++i)
-        for (const std::size_t f : {i, n + i}) {
-            const std::size_t z = bank.zone[f], other = bank.zone[f < n ? f + n : f - n];
-            if (z == zones) continue;
-            faces[z].push_back(static_cast<std::uint32_t>(f));
-            area_m2_[z] += bank.area[f];
-            if (other != zones && other != z) behind[z].push_back(static_cast<std::uint32_t>(other));
-        }
-    for (std::size_t z = 0; z < zones; ++z) // a supply into planes acts on whoever looks at that wall
-        for (const PlaneShare& to : model_.zones[z].plane_shares)
-            for (const Face* face : {&model_.surfaces[to.surface].outside, &model_.surfaces[to.surface].inside})
-                if (const auto* at = std::get_if<ZoneFace>(face); at != nullptr && at->zone != z)
-                    behind[at->zone].push_back(static_cast<std::uint32_t>(z));
-    for (std::size_t z = 0; z < zones; ++z) {
-        first_face_.push_back(static_cast<std::uint32_t>(faces_.size()));
-        faces_.insert(faces_.end(), faces[z].begin(), faces[z].end());
-        first_coupling_.push_back(static_cast<std::uint32_t>(couplings_.size()));
-        for (const std::uint32_t other : behind[z])
-            if (std::none_of(couplings_.begin() + first_coupling_.back(), couplings_.end(),
-                             [&](const Coupling& c) { return c.zone == other; }))
-                couplings_.push_back({.zone = other});
-    }
-    first_face_.push_back(static_cast<std::uint32_t>(faces_.size()));
-    first_coupling_.push_back(static_cast<std::uint32_t>(couplings_.size()));
-    supply_couplings_.resize(couplings_.size());
-    to_air_.resize(faces_.size());
-    to_radiant_.resize(faces_.size());
-    for (std::size_t z = 0; z < zones; ++z)
-        for (const std::uint32_t f : faces_of(z)) {
-            const std::size_t other = bank.zone[f < n ? f + n : f - n];
-            coupled_.push_back(other == zones || other == z ? nobody : coupling(z, other));
-            part_.push_back(static_cast<std::uint8_t>(model_.surfaces[bank.slots[f < n ? f : f - n].surface].part));
-        }
-    for (std::size_t z = 0; z <= zones; ++z) {
-        const double area = z < zones ? area_m2_[z] : 0.0;
-        per_area_.push_back(area > 0.0 ? 1.0 / area : 0.0);
-        radiant_per_m2_.push_back(z < zones ? model_.zones[z].radiant_share() * per_area_[z] : 0.0);
-        radiates_ |= radiant_per_m2_.back() > 0.0;
-    }
-    loads_act_ = radiates_ || std::ranges::any_of(model_.zones, [](const Zone& z) { return !z.plane_shares.empty(); });
-    for (std::size_t z = 0; z < zones; ++z) {
-        const Zone& zone = model_.zones[z];
-        local_[z].alone = first_coupling_[z] == first_coupling_[z + 1] && zone.transfer_air.empty() && !zone.follows;
-        bool radiates = false;
-        for (const std::uint32_t f : faces_of(z)) radiates |= bank.radiative[f] > 0.0;
-        local_[z].follows_air = !radiates;
-        all_alone_ = all_alone_ && local_[z].alone;
-    }
-}
-
-std::uint32_t ZoneNetwork::coupling(std::size_t zone, std::size_t other)
-{
-    for (std::uint32_t c = first_coupling_[zone]; c < first_coupling_[zone + 1]; ++c)
-        if (couplings_[c].zone == other) return c;
-    VENTURE_UNREACHABLE("a zone behind a wall that is coupled to nobody");
-}
-
 void ZoneNetwork::refresh(const SurfaceBank& bank)
 {
-    for (Coupling& c : couplings_) c = {.zone = c.zone};
-    std::ranges::fill(supply_couplings_, SupplyCoupling{});
-    for (std::size_t z = 0; z < local_.size(); ++z) refresh_zone(bank, z);
-    add_supply_through_planes(bank);
-    for (Inverse& inverse : inverse_) inverse.for_out_W_per_K = -1.0;
-    for (Local& local : local_)
-        if (local.follows_air) {
-            local.a12 = 0.0;
-            local.a22 = 1.0;
-            local.by_supply[1] = 0.0;
-        }
+    for (std::size_t block = 0; block < bank.blocks.size(); ++block) refresh(bank, block);
+    refresh_rest(bank);
+}
+
+void ZoneNetwork::refresh(const SurfaceBank& bank, std::size_t block)
+{
+    for (const std::uint32_t zone : zones_of(block)) refresh_zone(bank, zone);
 }
 
 void ZoneNetwork::refresh_zone(const SurfaceBank& bank, std::size_t zone)
 {
     const std::size_t n = bank.count();
+    for (std::uint32_t i = first_coupling_[zone]; i < first_coupling_[zone + 1]; ++i) {
+        couplings_[i] = {.zone = couplings_[i].zone};
+        if (loads_act_) supply_couplings_[i] = {};
+    }
     const double radiant_per_m2 = radiant_per_m2_[zone];
     Local local = local_[zone];
     local.a11 = storage_[zone];
     local.a12 = local.a22 = local.warm_air_W = local.by_supply[1] = 0.0;
     local.by_supply[0] = model_.zones[zone].convective_share;
     if (area_m2_[zone] <= 0.0) local.by_supply[0] += model_.zones[zone].radiant_share();
+    const double *film = bank.film.data(), *radiative = bank.radiative.data(), *own_of = bank.own.data(),
+                 *across_of = bank.across.data(), *given = bank.given_W.data(), *area_of = face_area_m2_.data();
+    double *to_air = to_air_.data(), *to_radiant = to_radiant_.data();
+    const bool radiates = radiates_;
     for (std::uint32_t k = first_face_[zone]; k < first_face_[zone + 1]; ++k) {
         const std::size_t f = faces_[k], g = f < n ? f + n : f - n; // the other face
-        const double air = bank.area[f] * bank.convective[f], radiant = bank.area[f] * bank.radiative[f],
-                     own = bank.own[f];
-        to_air_[k] = air;
-        to_radiant_[k] = radiant;
-        local.warm_air_W += air * bank.warmer[f];
-        local.a11 += air * (1.0 - own * bank.convective[f]);
-        local.a12 -= air * own * bank.radiative[f];
-        local.a22 += radiant * (1.0 - own * bank.radiative[f]);
-        if (radiates_) {
+        const double area = area_of[k], air = area * film[f], radiant = area * radiative[f], own = own_of[f];
+        to_air[k] = air;
+        to_radiant[k] = radiant;
+        local.warm_air_W += area * given[f];
+        local.a11 += air * (1.0 - own * film[f]);
+        local.a12 -= air * own * radiative[f];
+        local.a22 += radiant * (1.0 - own * radiative[f]);
+        if (radiates) {
             local.by_supply[0] += air * own * radiant_per_m2;
             local.by_supply[1] += radiant * own * radiant_per_m2;
         }
-        const std::size_t other = bank.zone[g];
-        if (other == local_.size()) continue;
-        const double across = bank.across[f], by_air = across * bank.convective[g],
-                     by_radiant = across * bank.radiative[g], by_supply = across * radiant_per_m2_[other];
-        if (other == zone) {
+        const std::uint32_t behind = coupled_[k];
+        if (behind == nobody) continue;
+        const double across = across_of[f], by_air = across * film[g], by_radiant = across * radiative[g];
+        if (behind == itself) {
+            const double by_supply = across * radiant_per_m2;
             local.a11 -= air * by_air;
             local.a12 -= air * by_radiant;
             local.a22 -= radiant * by_radiant;
@@ -146,19 +60,25 @@ void ZoneNetwork::refresh_zone(const SurfaceBank& bank, std::size_t zone)
             local.by_supply[1] += radiant * by_supply;
             continue;
         }
-        Coupling& c = couplings_[coupled_[k]];
-        c.in_air[0] += air * by_air;
-        c.in_air[1] += air * by_radiant;
-        c.in_radiant[0] += radiant * by_air;
-        c.in_radiant[1] += radiant * by_radiant;
-        if (!radiates_) continue;
-        supply_couplings_[coupled_[k]].in_air += air * by_supply;
-        supply_couplings_[coupled_[k]].in_radiant += radiant * by_supply;
+        Coupling& c = couplings_[behind];
+        c.by_air[0] += air * by_air;
+        c.by_air[1] += radiant * by_air;
+        c.by_radiant[0] += air * by_radiant;
+        c.by_radiant[1] += radiant * by_radiant;
+        if (!radiates) continue;
+        const double by_supply = across * radiant_per_m2_[c.zone];
+        supply_couplings_[behind].in_air += air * by_supply;
+        supply_couplings_[behind].in_radiant += radiant * by_supply;
+    }
+    if (local.follows_air) {
+        local.a12 = local.by_supply[1] = 0.0;
+        local.a22 = 1.0;
     }
     local_[zone] = local;
+    inverse_[zone].for_out_W_per_K = -1.0;
 }
 
-void ZoneNetwork::add_supply_through_planes(const SurfaceBank& bank)
+void ZoneNetwork::refresh_rest(const SurfaceBank& bank)
 {
     supply_to_faces_.clear();
     if (bank.planed.empty()) return;
@@ -179,16 +99,17 @@ void ZoneNetwork::add_supply_through_planes(const SurfaceBank& bank)
                                             per_W * to.share / bank.slots[at->slot].area, to.share});
             }
         }
+    std::ranges::stable_sort(supply_to_faces_, {}, &SupplyToFace::slot);
     for (const SupplyToFace& to : supply_to_faces_) {
         if (bank.fixed[to.side * n + to.slot]) continue;
         for (std::size_t k = 0; k < 2; ++k) {
             const std::size_t f = k * n + to.slot, zone = bank.zone[f];
             if (zone == local_.size()) continue;
             const double heat = bank.area[f] * (k == to.side ? bank.own[f] : bank.across[f]) * to.per_W,
-                         in_air = bank.convective[f] * heat, in_radiant = bank.radiative[f] * heat;
+                         in_air = bank.film[f] * heat, in_radiant = bank.radiative[f] * heat;
             if (zone == to.zone) {
                 local_[zone].by_supply[0] += in_air;
-                local_[zone].by_supply[1] += in_radiant;
+                if (!local_[zone].follows_air) local_[zone].by_supply[1] += in_radiant;
             } else {
                 SupplyCoupling& c = supply_couplings_[coupling(zone, to.zone)];
                 c.in_air += in_air;
@@ -198,10 +119,18 @@ void ZoneNetwork::add_supply_through_planes(const SurfaceBank& bank)
     }
 }
 
-void ZoneNetwork::add_bases(const std::vector<double>& base_C, ZoneDrives& d) const
+std::span<const ZoneNetwork::SupplyToFace> ZoneNetwork::supply_to_faces_of(SlotRange slots) const
 {
-    for (std::size_t z = 0; z < local_.size(); ++z) {
-        double air = d.air_W[z] - local_[z].warm_air_W, radiant = 0.0;
+    const auto first = std::ranges::lower_bound(supply_to_faces_, slots.first, {}, &SupplyToFace::slot),
+               last = std::ranges::lower_bound(supply_to_faces_, slots.last, {}, &SupplyToFace::slot);
+    return {first, last};
+}
+
+void ZoneNetwork::find_drives(std::size_t block, const std::vector<double>& base_C,
+                              const std::vector<double>& storing_W, ZoneDrives& d) const
+{
+    for (const std::uint32_t z : zones_of(block)) {
+        double air = storing_W[z] - local_[z].warm_air_W, radiant = 0.0;
         for (std::uint32_t k = first_face_[z]; k < first_face_[z + 1]; ++k) {
             const double base = base_C[faces_[k]];
             air += to_air_[k] * base;
@@ -287,17 +216,16 @@ double ZoneNetwork::solve_zone(std::size_t zone, const ZoneDrives& d, const Acti
     const Inverse& inverse = inverse_[zone];
     const Control& control = control_[zone];
     // four sums side by side: one after the other they would wait for each other
-    double r1 = d.air_W[zone], r2 = d.radiant_W[zone], by_radiant1 = 0.0, by_radiant2 = 0.0;
+    double by_air[2] = {d.air_W[zone], d.radiant_W[zone]}, by_radiant[2] = {};
+    const double *air_C = x.air_C.data(), *radiant_C = x.radiant_C.data();
     for (std::uint32_t i = first_coupling_[zone]; i < first_coupling_[zone + 1]; ++i) {
         const Coupling& c = couplings_[i];
-        const double air = x.air_C[c.zone], radiant = x.radiant_C[c.zone];
-        r1 += c.in_air[0] * air;
-        r2 += c.in_radiant[0] * air;
-        by_radiant1 += c.in_air[1] * radiant;
-        by_radiant2 += c.in_radiant[1] * radiant;
+        for (std::size_t k = 0; k < 2; ++k) {
+            by_air[k] += c.by_air[k] * air_C[c.zone];
+            by_radiant[k] += c.by_radiant[k] * radiant_C[c.zone];
+        }
     }
-    r1 += by_radiant1;
-    r2 += by_radiant2;
+    double r1 = by_air[0] + by_radiant[0], r2 = by_air[1] + by_radiant[1];
     for (std::uint32_t i = first_coupling_[zone]; loads_act_ && i < first_coupling_[zone + 1]; ++i) {
         r1 += supply_couplings_[i].in_air * x.load_W[couplings_[i].zone];
         r2 += supply_couplings_[i].in_radiant * x.load_W[couplings_[i].zone];
@@ -327,11 +255,14 @@ double ZoneNetwork::solve_zone(std::size_t zone, const ZoneDrives& d, const Acti
 }
 
 /// @return how far any zone moved, K
-double ZoneNetwork::sweep(const ZoneDrives& d, const Action* replay, bool first, ZoneUnknowns& x) const
+double ZoneNetwork::sweep(const ZoneDrives& d, const Action* replay, bool first, ZoneUnknowns& x)
 {
     double moved = 0.0;
     for (const std::size_t z : order_) {
-        if (!first && local_[z].alone) continue;
+        if (first)
+            invert(z, d);
+        else if (local_[z].alone)
+            continue;
         moved = std::max(moved, solve_zone(z, d, replay, x));
     }
     return moved;
@@ -343,7 +274,6 @@ Solved ZoneNetwork::solve(const ZoneDrives& d, const Action* replay, ZoneUnknown
     constexpr double left_K = 1e-11;
     constexpr int most_sweeps = 2000;
     x.action.resize(local_.size(), Action::off);
-    for (std::size_t z = 0; z < local_.size(); ++z) invert(z, d);
     Solved out;
     double before = 0.0;
     for (;;) {

@@ -38,10 +38,13 @@ class ZoneNetwork {
 public:
     ZoneNetwork(const ThermalModel& model, const SurfaceBank& bank, double stage_s);
 
-    /// Coefficients from the surfaces as they are now.
+    /// Coefficients from the surfaces as they are now: of all zones; or block by block, in turn, and what remains.
     void refresh(const SurfaceBank& bank);
-    /// Adds what the surfaces' base temperatures drive. @param base_C  per face
-    void add_bases(const std::vector<double>& base_C, ZoneDrives& drives) const;
+    void refresh(const SurfaceBank& bank, std::size_t block);
+    void refresh_rest(const SurfaceBank& bank);
+    /// What drives the zones whose faces end in a block. @param base_C  per face  @param storing_W  per zone
+    void find_drives(std::size_t block, const std::vector<double>& base_C, const std::vector<double>& storing_W,
+                     ZoneDrives& drives) const;
     /// Starts from what stands in x. @param replay  what each supply does; nothing: what its thermostat says
     [[nodiscard]] Solved solve(const ZoneDrives& drives, const Action* replay, ZoneUnknowns& x);
 
@@ -59,7 +62,10 @@ public:
         std::size_t zone = 0, slot = 0, side = 0, plane = 0; ///< plane among all of the model
         double per_W = 0.0, share = 0.0;
     };
+    /// In the order of slots.
     [[nodiscard]] const std::vector<SupplyToFace>& supply_to_faces() const { return supply_to_faces_; }
+    /// Of some slots.
+    [[nodiscard]] std::span<const SupplyToFace> supply_to_faces_of(SlotRange slots) const;
     [[nodiscard]] std::span<const std::uint32_t> faces_of(std::size_t zone) const
     {
         return {faces_.data() + first_face_[zone], first_face_[zone + 1] - first_face_[zone]};
@@ -72,10 +78,10 @@ public:
                               double (&by_part_W)[part_count]) const;
 
 private:
-    /// Of a neighbour's air and radiant temperature in a zone's two balances.
+    /// Of a neighbour's air and radiant temperature, in a zone's balances of air and radiant point.
     struct Coupling {
+        double by_air[2] = {}, by_radiant[2] = {};
         std::uint32_t zone = 0;
-        double in_air[2] = {}, in_radiant[2] = {};
     };
     /// Of its supply.
     struct SupplyCoupling {
@@ -99,24 +105,30 @@ private:
         double radiant_weight = 0.0, ratio = 1.0;
         std::uint32_t follows = nobody, first_transfer = 0, end_transfer = 0;
     };
-    static constexpr std::uint32_t nobody = 0xffffffffU;
+    static constexpr std::uint32_t nobody = 0xffffffffU, itself = nobody - 1;
     void lay_out(const SurfaceBank& bank);
+    void lay_out_blocks(const SurfaceBank& bank);
+    [[nodiscard]] std::span<const std::uint32_t> zones_of(std::size_t block) const
+    {
+        return {block_zones_.data() + first_zone_[block], first_zone_[block + 1] - first_zone_[block]};
+    }
     void refresh_zone(const SurfaceBank& bank, std::size_t zone);
-    void add_supply_through_planes(const SurfaceBank& bank);
     [[nodiscard]] std::uint32_t coupling(std::size_t zone, std::size_t other);
     void invert(std::size_t zone, const ZoneDrives& d);
     double solve_zone(std::size_t zone, const ZoneDrives& d, const Action* replay, ZoneUnknowns& x) const;
-    double sweep(const ZoneDrives& d, const Action* replay, bool first, ZoneUnknowns& x) const;
+    double sweep(const ZoneDrives& d, const Action* replay, bool first, ZoneUnknowns& x);
 
     const ThermalModel& model_;
     bool radiates_ = false, all_alone_ = true;
     bool loads_act_ = false;           ///< on zones that they do not supply
     std::vector<std::size_t> order_{}; ///< zones by id
     std::vector<double> storage_{}, area_m2_{}, per_area_{}, radiant_per_m2_{};
-    std::vector<std::uint32_t> first_face_{}, faces_{}; ///< faces of zones, zone by zone
-    std::vector<std::uint32_t> coupled_{};              ///< of each of them, into couplings_: what lies behind
-    std::vector<double> to_air_{}, to_radiant_{};       ///< area times film of each of them, W/K
-    std::vector<std::uint8_t> part_{};                  ///< and part of the load
+    std::vector<std::uint32_t> first_zone_{}, block_zones_{}; ///< zones by the block that the last of their faces is in
+    std::vector<std::uint32_t> first_face_{}, faces_{};       ///< faces of zones, zone by zone
+    std::vector<std::uint32_t> coupled_{};                    ///< of each of them, into couplings_: what lies behind
+    std::vector<double> face_area_m2_{};                      ///< of each of them
+    std::vector<double> to_air_{}, to_radiant_{};             ///< area times film of each of them, W/K
+    std::vector<std::uint8_t> part_{};                        ///< and part of the load
     std::vector<Local> local_{};
     std::vector<Inverse> inverse_{};
     std::vector<std::uint32_t> first_coupling_{};
