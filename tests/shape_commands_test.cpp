@@ -42,6 +42,40 @@ TEST_F(ShapeCommands, DrawPlansAsTheyAreAskedFor)
     EXPECT_NE(text_of(folder / "other.png"), usual);
 }
 
+TEST_F(ShapeCommands, DrawTheKindOfPictureThatTheFilesEndingSays)
+{
+    for (const auto& [ending, begins] :
+         {std::pair{"PNG", "\x89PNG"}, {"pdf", "%PDF"}, {"svg", "<?xml"}, {"plan", "<?xml"}}) {
+        EXPECT_EQ(run(fmt::format("draw plan house -o kind.{}", ending)).code, 0);
+        EXPECT_TRUE(text_of(folder / fmt::format("kind.{}", ending)).starts_with(begins)) << ending;
+    }
+    const Ran r = run("draw plan house --as pdf -o other.png");
+    EXPECT_EQ(r.code, 2);
+    EXPECT_THAT(r.errors, HasSubstr("the file's ending says another kind of picture"));
+}
+
+TEST_F(ShapeCommands, DrawRoomsThatWereGivenByTheirFaces)
+{
+    // the front room as a box of faces, its east wall leaning out over nothing
+    const std::string before = run("loads house --json").out;
+    replace("house/project.toml", "type = \"living\"\nat = [0, 0]\nsize = [\"3.4 m\", \"4.2 m\"]",
+            "type = \"living\"\n"
+            "[[room.face]]\ncorners = [[0, 0, 0], [3.4, 0, 0], [3.4, 4.2, 0], [0, 4.2, 0]]\n"
+            "[[room.face]]\ncorners = [[0, 0, 2.7], [3.4, 0, 2.7], [3.4, 4.2, 2.7], [0, 4.2, 2.7]]\n"
+            "[[room.face]]\ncorners = [[0, 0, 0], [3.4, 0, 0], [3.4, 0, 2.7], [0, 0, 2.7]]\n"
+            "[[room.face]]\ncorners = [[3.4, 0, 0], [3.4, 4.2, 0], [3.4, 4.2, 2.7], [3.4, 0, 2.7]]\n"
+            "[[room.face]]\ncorners = [[0, 4.2, 0], [3.4, 4.2, 0], [3.4, 4.2, 2.7], [0, 4.2, 2.7]]\n"
+            "[[room.face]]\ncorners = [[0, 0, 0], [0, 4.2, 0], [0, 4.2, 2.7], [0, 0, 2.7]]\n");
+    const Ran r = run("check house");
+    EXPECT_EQ(r.code, 0) << r.errors;
+    EXPECT_EQ(run("draw plan house -o faces.png").code, 0);
+    EXPECT_EQ(run("draw building house -o faces.html").code, 0);
+    const auto kW = [](const std::string& json) {
+        return nlohmann::json::parse(json)["totals"]["heating_W"].get<double>();
+    };
+    EXPECT_NEAR(kW(run("loads house --json").out) / kW(before), 1.0, 1e-6);
+}
+
 TEST_F(ShapeCommands, TellWhatAPlanCannotBeDrawnWith)
 {
     const auto wrong = [&](const std::string& how) {

@@ -29,25 +29,25 @@ std::optional<std::size_t> Building::find_room(std::string_view name) const
 
 double foot_of_sills_m(const Building& building, const Surface& surface)
 {
-    if (surface.attitude == Attitude::wall) return building.rooms[surface.room].floor_m;
+    if (surface.is_upright()) return building.rooms[surface.room].floor_m;
     std::int64_t lowest = std::numeric_limits<std::int64_t>::max();
     for (const Polygon& part : surface.shape)
         for (const GridPoint p : part.outline) lowest = std::min(lowest, p.y);
     return to_metres(lowest);
 }
 
-SurfacePlane plane_of(const Building& building, const Surface& s)
+SurfacePlane plane_of(const Surface& s)
 {
-    const Room& room = building.rooms[s.room];
-    if (s.attitude == Attitude::floor)
-        return {{0.0, 0.0, room.floor_m}, {1.0, 0.0, 0.0}, {0.0, 1.0, 0.0}, {0.0, 0.0, -1.0}};
-    if (s.attitude == Attitude::ceiling && !s.is_slope())
-        return {{0.0, 0.0, room.floor_m + room.height_m}, {1.0, 0.0, 0.0}, {0.0, 1.0, 0.0}, {0.0, 0.0, 1.0}};
+    if (s.is_level())
+        return {{0.0, 0.0, s.start_m},
+                {1.0, 0.0, 0.0},
+                {0.0, 1.0, 0.0},
+                {0.0, 0.0, s.attitude == Attitude::floor ? -1.0 : 1.0}};
     const double dx = to_metres(s.plan_end.x - s.plan_start.x), dy = to_metres(s.plan_end.y - s.plan_start.y);
     const double length = std::hypot(dx, dy), x = dx / length, y = dy / length;
-    const SurfacePlane::Way zero = {to_metres(s.plan_start.x), to_metres(s.plan_start.y), s.start_m},
-                            along = {x, y, 0.0};
-    if (s.attitude == Attitude::wall) return {zero, along, {0.0, 0.0, 1.0}, {y, -x, 0.0}};
+    const Spot zero = {to_metres(s.plan_start.x), to_metres(s.plan_start.y), s.start_m};
+    const SurfacePlane::Way along = {x, y, 0.0};
+    if (s.is_upright()) return {zero, along, {0.0, 0.0, 1.0}, {y, -x, 0.0}};
     const double flat = std::cos(s.tilt_deg * std::numbers::pi / 180.0),
                  steep = std::sin(s.tilt_deg * std::numbers::pi / 180.0);
     return {zero, along, {-y * flat, x * flat, steep}, {y * steep, -x * steep, flat}};

@@ -75,6 +75,15 @@ struct CeilingSlope {
     [[nodiscard]] double height_m(double x_m, double y_m) const { return at_zero_m + by_x * x_m + by_y * y_m; }
 };
 
+/// A place in space, m: along the plan's x and y, and up from the project's zero.
+using Spot = std::array<double, 3>;
+
+/// A plane face of a room that was given by its faces.
+struct RoomFace {
+    std::string name{};            ///< "south wall", or as it was called
+    std::vector<Spot> corners_m{}; ///< anticlockwise as seen from outside
+};
+
 struct Room {
     std::string name{};
     std::size_t storey = 0;
@@ -83,6 +92,7 @@ struct Room {
     bool on_plan = true; ///< else its neighbours are stated, every one
     double floor_m = 0.0, height_m = 0.0;        ///< of the flat ceiling, if there are slopes as well
     std::vector<CeilingSlope> slopes{};          ///< the ceiling is the lowest of them and of the height
+    std::vector<RoomFace> faces{};               ///< that enclose it, if it was given by them; all else follows
     double floor_area_m2 = 0.0, volume_m3 = 0.0; ///< as typed: between inside faces if that is what lengths run to
     Use use{};
     std::optional<std::size_t> thermostat_in{}; ///< room whose thermostat governs this one's supply, in a year
@@ -120,8 +130,10 @@ enum class Attitude { wall, floor, ceiling };
 
 /// A plane part of a room's boundary with one neighbour. Splitting keeps room and parent.
 struct Surface {
-    std::string name{};   ///< "south wall to outdoors"; unique in the room
-    std::string parent{}; ///< the face it is a part of: "south wall", "floor", "roof"
+    std::string name{};        ///< "south wall to outdoors"; unique in the room
+    std::string parent{};      ///< the face it is a part of: "south wall", "floor", "roof", or as someone called it
+    std::string found_as{};    ///< of a face that someone gave a name: what it is called without
+    std::string face_beyond{}; ///< of the room behind it: the face that it is a part of there
     std::size_t room = 0;
     Attitude attitude = Attitude::wall;
     Neighbour beyond{};
@@ -130,13 +142,16 @@ struct Surface {
     Polygons shape{};                   ///< in its own plane: walls along the plan line and up, others as on the plan
     GridPoint plan_start{}, plan_end{}; ///< of the whole face, for walls; anticlockwise round the room. Of slopes: the
                                         ///< shape's zero, and one metre along its first axis
-    double start_m = 0.0;               ///< of a slope: height of plan_start above the project's zero
+    double start_m = 0.0;               ///< height of the shape's zero above the project's
     double gross_m2 = 0.0;              ///< openings not taken off
     std::size_t build_up = 0;           ///< index into Building::build_ups
     std::vector<Opening> openings{};
     [[nodiscard]] double openings_m2() const;
     [[nodiscard]] double net_m2() const { return gross_m2 - openings_m2(); }
-    [[nodiscard]] bool is_slope() const { return attitude == Attitude::ceiling && tilt_deg > 0.0; }
+    [[nodiscard]] const std::string& plain_name() const { return found_as.empty() ? parent : found_as; }
+    [[nodiscard]] bool is_upright() const { return tilt_deg == 90.0; }
+    [[nodiscard]] bool is_level() const { return tilt_deg == 0.0 || tilt_deg == 180.0; }
+    [[nodiscard]] bool is_slope() const { return !is_upright() && !is_level(); }
 };
 
 /// A build-up, how its outside takes up the sun, and how its layers were found.
@@ -236,10 +251,10 @@ struct Building {
 /// Where the plane of a surface's shape lies in space: along the plan's x and y, and up.
 struct SurfacePlane {
     using Way = std::array<double, 3>;
-    Way zero_m{};             ///< where both coordinates of the shape are 0
+    Spot zero_m{};            ///< where both coordinates of the shape are 0
     Way along{}, up{}, out{}; ///< its axes, and out of the room
 };
-[[nodiscard]] SurfacePlane plane_of(const Building& building, const Surface& surface);
+[[nodiscard]] SurfacePlane plane_of(const Surface& surface);
 /// What sills of a surface's openings are counted from, in the coordinates of its shape: the room's floor, or the lower
 /// edge of a roof. m
 [[nodiscard]] double foot_of_sills_m(const Building& building, const Surface& surface);

@@ -7,63 +7,14 @@
 #include <numbers>
 #include <optional>
 
-#include <venture/building/plan_lines.hpp>
+#include <venture/building/nearby.hpp>
 #include <venture/building/slopes.hpp>
+#include <venture/building/solid.hpp>
+#include <venture/building/solid_neighbours.hpp>
 
 namespace venture::building::detail {
 
 namespace {
-
-struct Extent {
-    std::int64_t low = 0, high = 0;
-};
-
-Extent height_of(const Room& room) { return {to_grid(room.floor_m), to_grid(room.floor_m + room.height_m)}; }
-
-constexpr double widest_gap_m = 0.6; ///< between rooms that someone may have meant to touch
-
-/// Box round a room, in space, on the grid.
-struct Box {
-    GridPoint low, high; ///< on the plan
-    Extent z;
-};
-
-Box box_of(const Room& room)
-{
-    Box box{room.outline.outline.front(), room.outline.outline.front(), height_of(room)};
-    for (const GridPoint p : room.outline.outline) {
-        box.low = {std::min(box.low.x, p.x), std::min(box.low.y, p.y)};
-        box.high = {std::max(box.high.x, p.x), std::max(box.high.y, p.y)};
-    }
-    return box;
-}
-
-/// For each room, in their order, the others on the plan that are not farther off than the widest gap in any direction:
-/// whoever touches a room is among them. Boxes are gone over from left to right.
-std::vector<std::vector<std::size_t>> rooms_nearby(const std::vector<Room>& rooms)
-{
-    const std::int64_t gap = to_grid(widest_gap_m);
-    std::vector<Box> boxes;
-    for (const Room& room : rooms) boxes.push_back(box_of(room));
-    const auto apart = [gap](std::int64_t low_a, std::int64_t high_a, std::int64_t low_b, std::int64_t high_b) {
-        return low_a - high_b > gap || low_b - high_a > gap;
-    };
-    std::vector<std::size_t> order;
-    for (std::size_t r = 0; r < rooms.size(); ++r)
-        if (rooms[r].on_plan) order.push_back(r);
-    std::ranges::sort(order, {}, [&](std::size_t r) { return boxes[r].low.x; });
-    std::vector<std::vector<std::size_t>> nearby(rooms.size());
-    for (std::size_t i = 0; i < order.size(); ++i)
-        for (std::size_t j = i + 1; j < order.size(); ++j) {
-            const Box &p = boxes[order[i]], &q = boxes[order[j]];
-            if (q.low.x - p.high.x > gap) break;
-            if (apart(p.low.y, p.high.y, q.low.y, q.high.y) || apart(p.z.low, p.z.high, q.z.low, q.z.high)) continue;
-            nearby[order[i]].push_back(order[j]);
-            nearby[order[j]].push_back(order[i]);
-        }
-    for (auto& others : nearby) std::ranges::sort(others);
-    return nearby;
-}
 
 /// Bearing of the outward normal of an edge walked anticlockwise, on the plan.
 double outward_bearing_deg(GridPoint from, GridPoint to)
@@ -147,6 +98,7 @@ public:
         for (const Room& room : rooms) {
             lowest_ = std::min(lowest_, height_of(room).low);
             walls_.push_back(walls_of(room));
+            names_.push_back(wall_names(room));
         }
         ground_ = ground_level_m ? to_grid(*ground_level_m) : lowest_;
     }
@@ -154,12 +106,15 @@ public:
     std::vector<Surface> run()
     {
         for (std::size_t r = 0; r < rooms_.size(); ++r) {
+            if (!rooms_[r].faces.empty()) continue; // matched afterwards
             add_walls(r);
             add_floor(r);
             add_ceiling(r);
         }
         return std::move(out_);
     }
+
+    [[nodiscard]] Lie lie(double tolerance_m) const { return {bearing_, lowest_, ground_, tolerance_m}; }
 
 private:
     Surface start(std::size_t room, std::string parent, Attitude attitude, double tilt, double azimuth) const
@@ -168,13 +123,14 @@ private:
             .parent = std::move(parent), .room = room, .attitude = attitude, .tilt_deg = tilt, .azimuth_deg = azimuth};
     }
 
-    void add(Surface surface, Polygons shape, Neighbour beyond)
+    void add(Surface surface, Polygons shape, Neighbour beyond, std::string face_beyond = {})
     {
         std::erase_if(shape, is_sliver);
         if (shape.empty()) return;
         surface.gross_m2 = area_m2(shape);
         surface.shape = std::move(shape);
         surface.beyond = beyond;
+        surface.face_beyond = std::move(face_beyond);
         const char* what = beyond.kind == Neighbour::Kind::outdoors ? "outdoors" : "ground";
         surface.name =
             surface.parent + " to " + (beyond.kind == Neighbour::Kind::room ? rooms_[beyond.room].name : what);
@@ -184,11 +140,10 @@ private:
     void add_walls(std::size_t r)
     {
         const std::vector<Wall>& walls = walls_[r];
-        const std::vector<std::string> names = wall_names(rooms_[r]);
         for (std::size_t i = 0; i < walls.size(); ++i) {
             const auto [a, b] = walls[i];
             const double on_plan = outward_bearing_deg(a, b);
-            Surface wall = start(r, names[i], Attitude::wall, 90.0, std::fmod(on_plan + bearing_ + 720.0, 360.0));
+            Surface wall = start(r, names_[r][i], Attitude::wall, 90.0, std::fmod(on_plan + bearing_ + 720.0, 360.0));
             wall.plan_start = a;
             wall.plan_end = b;
             add_wall_parts(wall, a, b);
@@ -205,8 +160,11 @@ private:
         const Polygons whole = rest;
         for (const std::size_t n : nearby_[wall.room]) {
             Polygons shared;
-            for (const auto& [c, d] : walls_[n]) {
+            std::size_t against = 0;
+            for (std::size_t i = 0; i < walls_[n].size(); ++i) {
+                const auto [c, d] = walls_[n][i];
                 if (!stands_against(a, b, c, d)) continue;
+                against = i;
                 for (const Polygon& p : slopes || !rooms_[n].slopes.empty()
                                             ? shared_under_slopes(whole, a, b, rooms_[n], c, d)
                                             : shared_wall(a, b, own, c, d, height_of(rooms_[n])))
@@ -214,7 +172,8 @@ private:
             }
             if (shared.empty()) continue;
             rest = difference(rest, shared);
-            if (rooms_[wall.room].name < rooms_[n].name) add(wall, shared, {Neighbour::Kind::room, n});
+            if (rooms_[wall.room].name < rooms_[n].name)
+                add(wall, shared, {Neighbour::Kind::room, n}, names_[n][against]);
         }
         if (ground_ > own.low) {
             const Polygons below = {rectangle(0, own.low, along(a, b, b), std::min(ground_, own.high))};
@@ -227,12 +186,13 @@ private:
     void add_floor(std::size_t r)
     {
         const Room& room = rooms_[r];
-        const Surface floor = start(r, "floor", Attitude::floor, 180.0, 0.0);
+        Surface floor = start(r, "floor", Attitude::floor, 180.0, 0.0);
+        floor.start_m = room.floor_m;
         Polygons rest = {room.outline};
         for (const std::size_t n : nearby_[r]) {
             if (!rooms_[n].slopes.empty() || height_of(rooms_[n]).high != height_of(room).low) continue;
             const Polygons shared = intersection({room.outline}, {rooms_[n].outline});
-            add(floor, shared, {Neighbour::Kind::room, n});
+            add(floor, shared, {Neighbour::Kind::room, n}, "roof");
             rest = difference(rest, {rooms_[n].outline});
         }
         const bool on_ground = height_of(room).low <= std::max(ground_, lowest_);
@@ -250,7 +210,9 @@ private:
         for (const std::size_t n : nearby_[r])
             if (height_of(rooms_[n]).low == height_of(room).high)
                 rest = difference(rest, {rooms_[n].outline}); // the floor above stands with the room above
-        add(start(r, "roof", Attitude::ceiling, 0.0, 0.0), rest, {Neighbour::Kind::outdoors});
+        Surface roof = start(r, "roof", Attitude::ceiling, 0.0, 0.0);
+        roof.start_m = room.floor_m + room.height_m;
+        add(std::move(roof), rest, {Neighbour::Kind::outdoors});
     }
 
     /// Slopes and what is flat between them: always to outdoors.
@@ -261,6 +223,7 @@ private:
             const std::string name = part.slope != nullptr ? part.slope->name : "roof";
             const int nth = ++seen[name];
             Surface roof = start(r, nth == 1 ? name : name + " " + std::to_string(nth), Attitude::ceiling, 0.0, 0.0);
+            roof.start_m = rooms_[r].floor_m + rooms_[r].height_m;
             Polygons shape = part.plan;
             if (part.slope != nullptr) {
                 lay_in_plane(roof, *part.slope, part.plan, rooms_[r], bearing_);
@@ -270,21 +233,10 @@ private:
         }
     }
 
-    /// What the grid's rounding leaves of two edges in one line.
-    static bool is_sliver(const Polygon& p)
-    {
-        constexpr double thin_m = 5.0 * grid_m;
-        double round_m = 0.0;
-        for (std::size_t i = 0; i < p.outline.size(); ++i) {
-            const GridPoint a = p.outline[i], b = p.outline[(i + 1) % p.outline.size()];
-            round_m += std::hypot(to_metres(b.x - a.x), to_metres(b.y - a.y));
-        }
-        return area_m2(p) < 0.5 * thin_m * round_m;
-    }
-
     const std::vector<Room>& rooms_;
     std::vector<std::vector<std::size_t>> nearby_;
     std::vector<std::vector<Wall>> walls_{};
+    std::vector<std::vector<std::string>> names_{}; ///< of them
     double bearing_;
     std::int64_t lowest_ = INT64_MAX; ///< floor of all
     std::int64_t ground_ = INT64_MAX; ///< outside; that floor if nothing else is known
@@ -292,6 +244,17 @@ private:
 };
 
 } // namespace
+
+bool is_sliver(const Polygon& p)
+{
+    constexpr double thin_m = 5.0 * grid_m;
+    double round_m = 0.0;
+    for (std::size_t i = 0; i < p.outline.size(); ++i) {
+        const GridPoint a = p.outline[i], b = p.outline[(i + 1) % p.outline.size()];
+        round_m += std::hypot(to_metres(b.x - a.x), to_metres(b.y - a.y));
+    }
+    return area_m2(p) < 0.5 * thin_m * round_m;
+}
 
 std::string compass_word(double bearing_deg)
 {
@@ -313,68 +276,25 @@ std::vector<std::string> wall_names(const Room& room)
     return names;
 }
 
-std::vector<Surface> find_surfaces(const std::vector<Room>& rooms, double plan_bearing_deg,
-                                   std::optional<double> ground_level_m)
+std::vector<std::string> face_names(const Room& room)
 {
-    return Finder{rooms, plan_bearing_deg, ground_level_m}.run();
+    std::vector<std::string> names;
+    for (const RoomFace& face : room.faces) names.push_back(face.name);
+    if (!names.empty()) return names;
+    names = wall_names(room);
+    names.emplace_back("floor");
+    for (const CeilingSlope& slope : room.slopes) names.push_back(slope.name);
+    if (room.slopes.empty()) names.emplace_back("roof");
+    return names;
 }
 
-std::vector<std::pair<std::size_t, std::size_t>> overlapping_rooms(const std::vector<Room>& rooms)
+FoundSurfaces find_surfaces(const std::vector<Room>& rooms, double plan_bearing_deg,
+                            std::optional<double> ground_level_m, double tolerance_m)
 {
-    constexpr double allowed_m2 = 0.01;
-    std::vector<std::pair<std::size_t, std::size_t>> out;
-    const auto nearby = rooms_nearby(rooms);
-    for (std::size_t a = 0; a < rooms.size(); ++a)
-        for (const std::size_t b : nearby[a]) {
-            if (b < a) continue;
-            const Extent za = height_of(rooms[a]), zb = height_of(rooms[b]);
-            if (std::min(za.high, zb.high) <= std::max(za.low, zb.low)) continue;
-            if (area_m2(intersection({rooms[a].outline}, {rooms[b].outline})) > allowed_m2) out.emplace_back(a, b);
-        }
-    return out;
-}
-
-namespace {
-
-std::optional<NearMiss> side_by_side(const std::vector<Room>& rooms, std::size_t first, std::size_t second)
-{
-    const Extent za = height_of(rooms[first]), zb = height_of(rooms[second]);
-    if (std::min(za.high, zb.high) <= std::max(za.low, zb.low)) return std::nullopt;
-    constexpr double nothing_m = 3.0 * grid_m;
-    const Ring &a = rooms[first].outline.outline, &b = rooms[second].outline.outline;
-    for (std::size_t i = 0; i < a.size(); ++i)
-        for (std::size_t j = 0; j < b.size(); ++j) {
-            const auto gap = gap_between(a[i], a[(i + 1) % a.size()], b[j], b[(j + 1) % b.size()]);
-            if (gap && *gap > nothing_m && *gap <= widest_gap_m) return NearMiss{first, second, *gap, false};
-        }
-    return std::nullopt;
-}
-
-std::optional<NearMiss> one_above_the_other(const std::vector<Room>& rooms, std::size_t below, std::size_t above)
-{
-    constexpr double opposite_m2 = 0.1;
-    const double gap = to_metres(height_of(rooms[above]).low - height_of(rooms[below]).high);
-    if (gap <= 0.0 || gap > widest_gap_m) return std::nullopt;
-    if (area_m2(intersection({rooms[below].outline}, {rooms[above].outline})) < opposite_m2) return std::nullopt;
-    return NearMiss{below, above, gap, true};
-}
-
-} // namespace
-
-std::vector<NearMiss> near_misses(const std::vector<Room>& rooms)
-{
-    std::vector<NearMiss> out;
-    const auto add = [&](const std::optional<NearMiss>& miss) {
-        if (miss) out.push_back(*miss);
-    };
-    const auto nearby = rooms_nearby(rooms);
-    for (std::size_t a = 0; a < rooms.size(); ++a)
-        for (const std::size_t b : nearby[a]) {
-            if (b < a) continue;
-            add(side_by_side(rooms, a, b));
-            add(one_above_the_other(rooms, a, b));
-            add(one_above_the_other(rooms, b, a));
-        }
+    Finder finder{rooms, plan_bearing_deg, ground_level_m};
+    FoundSurfaces out{.surfaces = finder.run()};
+    if (std::ranges::any_of(rooms, [](const Room& r) { return !r.faces.empty(); }))
+        add_solid_surfaces(rooms, finder.lie(tolerance_m), out.surfaces, out.bridged);
     return out;
 }
 

@@ -216,9 +216,10 @@ struct OpeningInput {
     Given<double> reveal, overhang, overhang_above, overhang_beyond, fins, fins_beside;
 };
 
-/// What is said of one face of a room instead of being found.
+/// What is said of one face of a room instead of being found; or a face that the room is enclosed by.
 struct FaceInput {
-    Given<std::string> on, beyond, room, sun, build_up, note;
+    Given<std::string> name, on, beyond, room, sun, build_up, note;
+    Given<PointList> corners; ///< in space, above the storey's floor
     Given<double> temperature, reduction_factor, warmer_in_winter, warmer_in_summer;
 };
 

@@ -106,7 +106,7 @@ public:
         for (const Surface* s : mine_)
             if (s->beyond.kind == Neighbour::Kind::outdoors) {
                 add_openings(*s);
-                if (s->attitude == Attitude::wall) add_level_edges(*s);
+                if (s->is_upright()) add_level_edges(*s);
             }
         add_corners();
         return lengths_;
@@ -150,7 +150,7 @@ private:
     {
         Side out;
         for (const Surface* s : mine_) {
-            if (s->room != room_ || s->parent != wall || s->beyond.kind == Neighbour::Kind::room) continue;
+            if (s->room != room_ || s->plain_name() != wall || s->beyond.kind == Neighbour::Kind::room) continue;
             const Stretches up = upright_edges(s->shape, at_end ? Line{s->plan_start, s->plan_end}.length : 0.0);
             out.any_but_rooms.insert(out.any_but_rooms.end(), up.begin(), up.end());
             if (s->beyond.kind == Neighbour::Kind::outdoors)
@@ -161,6 +161,7 @@ private:
 
     void add_corners()
     {
+        if (!b_.rooms[room_].faces.empty()) return; // its walls do not follow its outline
         const Ring& ring = b_.rooms[room_].outline.outline;
         const std::vector<std::string> names = detail::wall_names(b_.rooms[room_]);
         const std::size_t n = ring.size();

@@ -120,7 +120,15 @@ std::span<const Key<FaceInput>> keys<FaceInput>()
 {
     using T = FaceInput;
     static const std::vector<Key<T>> all = {
-        text_key<T>("on", &T::on, "a side of the compass, \"floor\" or \"roof\"", true),
+        text_key<T>("on", &T::on, "a side of the compass, \"floor\", \"roof\", or the name of a face"),
+        text_key<T>("name", &T::name,
+                    "what openings, other faces and outputs call it; it goes along when the room is mirrored or its "
+                    "faces are split"),
+        {listed(number("corners", Kind::length, -1e5, 1e5,
+                       "instead of on: a face of a room that is given by its faces, [[x, y, z], ...] as walked "
+                       "round it; x and y on the plan, z above the storey's floor"),
+                3),
+         &T::corners},
         {word("beyond", "what lies behind it instead of what was found",
               {"outdoors", "ground", "no exchange", "party wall", "a temperature", "unheated space", "a room"}),
          &T::beyond},

@@ -233,10 +233,14 @@ private:
                 *room.place.value += fmt::format(", {} m further {}", std::abs(y), y > 0.0 ? "north" : "south");
         }
         if (room.at && (*room.at).size() == 2) room.at.value = QuantityList{(*room.at)[0] + x, (*room.at)[1] + y};
-        if (!room.corners) return;
-        PointList corners = *room.corners;
-        for (quantity::Point& p : corners) p = {p.x_m + x, p.y_m + y};
-        room.corners.value = std::move(corners);
+        const auto move = [&](Given<PointList>& points) {
+            if (!points) return;
+            PointList corners = *points;
+            for (quantity::Point& p : corners) p = {p.x_m + x, p.y_m + y, p.z_m};
+            points.value = std::move(corners);
+        };
+        move(room.corners);
+        for (FaceInput& face : room.faces) move(face.corners);
     }
 
     /// @param at  x, or y, of the mirror
@@ -246,6 +250,18 @@ private:
         const auto turn = [&](Given<std::string>& text) {
             if (text) text.value = mirrored_words(*text, pairs);
         };
+        const auto turn_face = [&](Given<std::string>& text) { // but not the name of a face
+            if (text && std::ranges::none_of(room.faces, [&](const FaceInput& f) {
+                    return f.name && quantity::lower_case(*f.name) == quantity::lower_case(*text);
+                }))
+                turn(text);
+        };
+        const auto turn_over = [&](Given<PointList>& points) {
+            if (!points) return;
+            PointList corners = *points;
+            for (quantity::Point& p : corners) (along_x ? p.x_m : p.y_m) = 2.0 * at - (along_x ? p.x_m : p.y_m);
+            points.value = std::move(corners);
+        };
         if (room.at && (*room.at).size() == 2) {
             QuantityList spot = *room.at;
             double& moved = spot[along_x ? 0 : 1];
@@ -254,11 +270,7 @@ private:
             moved = 2.0 * at - moved - (to_far_side ? (*room.size)[along_x ? 0 : 1] : 0.0);
             room.at.value = std::move(spot);
         }
-        if (room.corners) {
-            PointList corners = *room.corners;
-            for (quantity::Point& p : corners) (along_x ? p.x_m : p.y_m) = 2.0 * at - (along_x ? p.x_m : p.y_m);
-            room.corners.value = std::move(corners);
-        }
+        turn_over(room.corners);
         turn(room.walk);
         if (room.place) { // but for the other room's name
             const std::string& text = *room.place;
@@ -271,9 +283,12 @@ private:
             for (quantity::PlacedText& text : slopes) text.text = mirrored_words(text.text, pairs);
             room.slopes.value = std::move(slopes);
         }
-        for (FaceInput& face : room.faces) turn(face.on);
+        for (FaceInput& face : room.faces) {
+            turn_face(face.on);
+            turn_over(face.corners);
+        }
         for (OpeningInput& o : room.openings) {
-            turn(o.in);
+            turn_face(o.in);
             std::swap(o.from_left, o.from_right);
         }
     }

@@ -70,6 +70,7 @@ void Resolver::check_numbers(const T& value, const KeySpec& spec, quantity::Orig
         for (const quantity::Point p : value) {
             check_number(p.x_m, spec, where);
             check_number(p.y_m, spec, where);
+            check_number(p.z_m, spec, where);
         }
 }
 
@@ -232,6 +233,7 @@ Resolved Resolver::run()
     add_storeys();
     check_repetitions();
     check_fabric_names();
+    check_face_keys();
     const bool tables_sound = !quantity::has_error(problems_);
     add_rooms();
     add_obstructions();

@@ -173,7 +173,7 @@ void Resolver::add_opening(const OpeningInput& given, std::size_t room)
 void Resolver::place_opening(const OpeningInput& given, quantity::OriginId where, const std::string& label, Opening out,
                              Surface& surface)
 {
-    const bool upright = surface.attitude == Attitude::wall;
+    const bool upright = surface.is_upright();
     const Box box = box_of(surface.shape);
     const Room& room = building_.rooms[surface.room];
     const double width = to_metres(box.x1 - box.x0), height = to_metres(box.y1 - box.y0);

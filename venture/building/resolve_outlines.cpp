@@ -359,6 +359,11 @@ std::vector<Resolver::RoomOutline> Resolver::find_outlines()
     for (const StoreyInput& storey : input_.storeys) storeys[value_of(storey.name)] = &storey;
     for (std::size_t r = 0; r < outlines.size(); ++r) {
         const RoomInput& given = input_.rooms[r];
+        if (is_given_by_faces(given)) {
+            const auto storey = storeys.find(value_of(given.storey));
+            outlines[r] = enclosed(given, storey == storeys.end() ? 0.0 : value_of(storey->second->level));
+            continue;
+        }
         outlines[r].ring = outline_of("room", given);
         outlines[r].on_plan = given.at || given.corners || given.place;
     }
@@ -368,16 +373,18 @@ std::vector<Resolver::RoomOutline> Resolver::find_outlines()
         const RoomInput& given = input_.rooms[r];
         const auto storey = storeys.find(value_of(given.storey));
         const double floor = storey == storeys.end() ? 0.0 : value_of(storey->second->level);
-        outlines[r].typed_m2 = outlines[r].ring.empty() ? 0.0 : area_m2(outlines[r].ring);
-        rooms.push_back({value_of(given.name), outlines[r].on_plan ? outlines[r].ring : Ring{}, to_grid(floor),
-                         to_grid(floor + value_of(given.height))});
+        const bool by_plan = outlines[r].faces.empty();
+        if (by_plan) outlines[r].typed_m2 = outlines[r].ring.empty() ? 0.0 : area_m2(outlines[r].ring);
+        rooms.push_back({value_of(given.name), outlines[r].on_plan && by_plan ? outlines[r].ring : Ring{},
+                         to_grid(floor), to_grid(floor + value_of(given.height))});
     }
     move_to_centre_lines(rooms);
     mend(rooms);
     for (std::size_t r = 0; r < outlines.size(); ++r)
-        if (outlines[r].on_plan) outlines[r].ring = rooms[r].ring;
+        if (outlines[r].on_plan && outlines[r].faces.empty()) outlines[r].ring = rooms[r].ring;
     if (value_of(input_.plan.dimensions) != "inside faces")
-        for (RoomOutline& outline : outlines) outline.typed_m2 = outline.ring.empty() ? 0.0 : area_m2(outline.ring);
+        for (RoomOutline& outline : outlines)
+            if (outline.faces.empty()) outline.typed_m2 = outline.ring.empty() ? 0.0 : area_m2(outline.ring);
     cut_holes(rooms, outlines);
     return outlines;
 }

@@ -92,7 +92,8 @@ RoomInput Resolver::part_of(const RoomInput& room, const std::string& name, cons
                        &UseInput::cooling_limit})
         if (auto& given = part.use.*field; given && *given != 0.0)
             given = computed(*given * share, "its share of the room's floor", given.origin);
-    std::erase_if(part.faces, [&](const FaceInput& face) { return face.on && !has_face(ring, whole, *face.on); });
+    std::erase_if(part.faces,
+                  [&](const FaceInput& face) { return face.on && !has_face(ring, whole, side_of(room, *face.on)); });
     return part;
 }
 
@@ -164,7 +165,7 @@ void Resolver::share_out_openings(const RoomInput& room, const Ring& whole,
     for (const OpeningInput& opening : room.openings) {
         auto best = largest;
         if (opening.in && quantity::lower_case(*opening.in) != "roof") {
-            const std::string on = quantity::lower_case(*opening.in), side = on.substr(0, on.find(' '));
+            const std::string on = quantity::lower_case(side_of(room, *opening.in)), side = on.substr(0, on.find(' '));
             const auto along = std::ranges::find_if(
                 parts, [&](const auto& p) { return value_of(p.first.name) == value_of(room.name) + " " + side; });
             const auto any =

@@ -156,6 +156,7 @@ void Resolver::add_room(const RoomInput& given, const RoomOutline& outline)
     room.height_m = value_of(given.height);
     room.floor_area_m2 = outline.typed_m2;
     room.volume_m3 = room.floor_area_m2 * room.height_m;
+    if (!outline.faces.empty()) set_solid(room, outline);
     add_slopes(given, room);
     check_use(given, room);
     building_.rooms.push_back(std::move(room));

@@ -38,38 +38,6 @@ Attitude opposite(Attitude attitude)
 
 } // namespace
 
-std::vector<Surface*> Resolver::faces_called(std::string_view name, std::size_t room, quantity::OriginId where)
-{
-    const std::string wanted = quantity::lower_case(quantity::trimmed(name));
-    const auto blank = std::min(wanted.find(' '), wanted.size());
-    const std::string as_wall = wanted.substr(0, blank) + " wall" + wanted.substr(blank); // "north 2": "north wall 2"
-    const auto is_called = [&](const std::string& face) { // a bare side means all walls that look that way
-        return face == wanted || face == as_wall || face.starts_with(as_wall + " ");
-    };
-    std::vector<Surface*> found;
-    for (Surface& s : building_.surfaces)
-        if (s.room == room && is_called(s.parent)) found.push_back(&s);
-    if (!found.empty()) return found;
-    std::vector<std::string> there = wall_names(building_.rooms[room]);
-    there.emplace_back("floor");
-    for (const CeilingSlope& slope : building_.rooms[room].slopes) there.push_back(slope.name);
-    if (building_.rooms[room].slopes.empty()) there.emplace_back("roof");
-    const std::string& room_name = building_.rooms[room].name;
-    if (std::ranges::any_of(there, is_called)) {
-        problem(codes::no_face, where, fmt::format("the {} of '{}' adjoins other rooms only", name, room_name),
-                "openings and overrules need a part that does not");
-        return {};
-    }
-    std::vector<std::string> sayable = there; // "south" for "south wall", too
-    for (const std::string& face : wall_names(building_.rooms[room])) sayable.push_back(face.substr(0, face.find(' ')));
-    const auto near = quantity::nearest_name(wanted, sayable);
-    problem(codes::no_face, where,
-            fmt::format("room '{}' has no face called '{}'; it has: {}", room_name, name, quantity::listed(there, 12)),
-            near ? fmt::format("did you mean '{}'?", *near)
-                 : std::string{"sides are those of the plan, whose upward direction is north"});
-    return {};
-}
-
 /// Keys of a face that go together with what lies beyond.
 void Resolver::check_face(const FaceInput& face)
 {
@@ -128,13 +96,15 @@ std::optional<Neighbour> Resolver::stated_neighbour(const FaceInput& face, std::
 
 void Resolver::apply_face(const FaceInput& face, std::size_t room)
 {
-    if (!face.on) return;
+    const Given<std::string> on = face.on     ? face.on
+                                  : face.name ? face.name
+                                              : Given<std::string>{face_of_corners(face, room), face.corners.origin};
     check_face(face);
-    const std::vector<Surface*> called = faces_called(*face.on, room, face.on.origin);
+    const std::vector<Surface*> called = faces_called(*on, room, on.origin);
     const auto faces_a_room = [](const Surface* s) { return s->beyond.kind == Neighbour::Kind::room; };
     if (face.beyond && !called.empty() && std::ranges::all_of(called, faces_a_room))
-        problem(codes::no_face, face.on.origin,
-                fmt::format("the {} of '{}' adjoins other rooms only; what lies beyond cannot be overruled", *face.on,
+        problem(codes::no_face, on.origin,
+                fmt::format("the {} of '{}' adjoins other rooms only; what lies beyond cannot be overruled", *on,
                             building_.rooms[room].name));
     const std::optional<Neighbour> stated = stated_neighbour(face, room);
     for (Surface* s : called) {
@@ -148,11 +118,23 @@ void Resolver::apply_face(const FaceInput& face, std::size_t room)
             if (face.warmer_in_summer) s->beyond.warmer_in_summer_K = *face.warmer_in_summer;
             if (face.sun) s->beyond.in_shade = true;
         }
-        if (!face.build_up) continue;
-        if (const auto index = find("build-up", face.build_up, building_.build_ups,
-                                    [](const NamedBuildup& b) { return b.layers.name; }))
-            s->build_up = *index;
+        if (face.build_up) apply_build_up(face, *s);
     }
+}
+
+/// A wall between two rooms is one wall, whichever of them says what it is made of.
+void Resolver::apply_build_up(const FaceInput& face, Surface& surface)
+{
+    const auto index =
+        find("build-up", face.build_up, building_.build_ups, [](const NamedBuildup& b) { return b.layers.name; });
+    if (!index) return;
+    if (surface.build_up != no_build_up && surface.build_up != *index)
+        problem(codes::contradiction, face.build_up.origin,
+                fmt::format("build_up: the {} of '{}' is '{}' here and '{}' elsewhere", surface.name,
+                            building_.rooms[surface.room].name, *face.build_up,
+                            building_.build_ups[surface.build_up].layers.name),
+                "a wall between two rooms is one wall: say it once");
+    surface.build_up = *index;
 }
 
 /// Rooms without a place on the plan: whatever is not said of their faces is told. Two that name each other share one wall:
@@ -215,7 +197,7 @@ double Resolver::outside_wall_m(const RoomInput& given, const std::string& wall_
 {
     for (const FaceInput& face : given.faces)
         if (face.on && face.build_up) {
-            const std::string on = quantity::lower_case(*face.on);
+            const std::string on = quantity::lower_case(side_of(given, *face.on));
             if (wall_name == on || wall_name.starts_with(on + " wall")) return thickness_of(face.build_up);
         }
     return thickness_of(input_.fabric.outside_wall);
@@ -224,7 +206,8 @@ double Resolver::outside_wall_m(const RoomInput& given, const std::string& wall_
 void Resolver::apply_faces()
 {
     for (std::size_t r = 0; r < input_.rooms.size(); ++r)
-        for (const FaceInput& face : input_.rooms[r].faces) apply_face(face, r);
+        for (const FaceInput& face : input_.rooms[r].faces)
+            if (face.on || face.corners) apply_face(face, r);
 }
 
 void Resolver::check_fabric_names()
@@ -262,17 +245,30 @@ void Resolver::join_alike()
     building_.surfaces = std::move(joined);
 }
 
+void Resolver::tell_bridged(const NearMiss& gap)
+{
+    const std::string &first = building_.rooms[gap.first].name, &second = building_.rooms[gap.second].name;
+    finding(quantity::Severity::note, codes::mended, building_.rooms[gap.second].origin,
+            fmt::format("room/{} and room/{}", first, second),
+            fmt::format("faces of '{}' and '{}' that lie {:.1f} mm apart were taken for one", first, second,
+                        1000.0 * gap.gap_m),
+            "[plan] tolerance says up to where that is done");
+}
+
 void Resolver::add_surfaces()
 {
-    building_.surfaces = find_surfaces(building_.rooms, building_.plan_bearing_deg, input_.ground.level.value);
+    FoundSurfaces found = find_surfaces(building_.rooms, building_.plan_bearing_deg, input_.ground.level.value,
+                                        value_of(input_.plan.tolerance));
+    building_.surfaces = std::move(found.surfaces);
+    for (const NearMiss& gap : found.bridged) tell_bridged(gap);
     open_between_parts();
-    constexpr std::size_t not_set = SIZE_MAX;
-    for (Surface& s : building_.surfaces) s.build_up = not_set;
+    for (Surface& s : building_.surfaces) s.build_up = no_build_up;
+    name_faces();
     apply_faces();
     check_stated();
     join_alike();
     for (Surface& s : building_.surfaces)
-        if (s.build_up == not_set) set_build_up(s);
+        if (s.build_up == no_build_up) set_build_up(s);
     add_openings();
 }
 

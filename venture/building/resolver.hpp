@@ -98,6 +98,8 @@ private:
         std::vector<Ring> holes{};
         double typed_m2 = 0.0; ///< between the lines that lengths run to: inside faces, or centre lines
         bool on_plan = true;
+        std::vector<RoomFace> faces{}; ///< of a room that is given by them
+        double volume_m3 = 0.0;        ///< of such a room
     };
     [[nodiscard]] std::vector<RoomOutline> find_outlines();
     template <class Record>
@@ -109,6 +111,12 @@ private:
     void mend(std::vector<PlanRoom>& rooms);
     void cut_holes(const std::vector<PlanRoom>& rooms, std::vector<RoomOutline>& outlines) const;
     void add_obstructions();
+
+    // resolve_solids.cpp: rooms given by their faces
+    [[nodiscard]] static bool is_given_by_faces(const RoomInput& room);
+    void check_face_keys();
+    [[nodiscard]] RoomOutline enclosed(const RoomInput& room, double level_m);
+    static void set_solid(Room& room, const RoomOutline& outline);
 
     // resolve_perimeter.cpp: rooms cut into parts
     void cut_perimeters(std::vector<RoomOutline>& outlines);
@@ -141,7 +149,13 @@ private:
     // resolve_surfaces.cpp: what encloses them
     void check_fabric_names();
     void add_surfaces();
+    void name_faces();
+    void name_face(const FaceInput& face, std::size_t room);
+    [[nodiscard]] static std::string side_of(const RoomInput& room, const std::string& face);
     void apply_faces();
+    void apply_build_up(const FaceInput& face, Surface& surface);
+    [[nodiscard]] std::string face_of_corners(const FaceInput& face, std::size_t room) const;
+    void tell_bridged(const NearMiss& gap);
     void join_alike();
     void apply_face(const FaceInput& face, std::size_t room);
     void check_face(const FaceInput& face);
@@ -228,7 +242,10 @@ private:
     std::vector<quantity::Problem> problems_{};
     std::vector<std::size_t> cut_from_{}; ///< of each room, which room of the input it is a part of
     std::set<std::size_t> stated_{};      ///< surfaces of which the input says what lies beyond
-    bool numbers_sound_ = true;           ///< every number lies in its bounds
+    std::map<std::pair<std::size_t, std::string>, std::string> called_{}; ///< by room and name in small letters: the
+                                                                          ///< face as it is called without
+    static constexpr std::size_t no_build_up = SIZE_MAX;                  ///< yet
+    bool numbers_sound_ = true;                                           ///< every number lies in its bounds
 };
 
 } // namespace venture::building::detail

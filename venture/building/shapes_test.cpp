@@ -275,7 +275,7 @@ TEST(Slopes, OfAnAtticRoomUnderTwo)
         if (s.parent == "south slope") {
             EXPECT_NEAR(s.tilt_deg, 45.0, 1e-9);
             EXPECT_NEAR(s.azimuth_deg, 180.0, 1e-9);
-            const SurfacePlane lies = plane_of(b, s);
+            const SurfacePlane lies = plane_of(s);
             EXPECT_NEAR(lies.zero_m[2], 1.0, 1e-9);
             EXPECT_NEAR(lies.out[1], -std::sqrt(0.5), 1e-9);
             EXPECT_NEAR(lies.along[0], 1.0, 1e-9);

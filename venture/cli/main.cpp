@@ -1,7 +1,10 @@
 /// The command line: parses, calls a command, turns exceptions into exit codes.
 
+#include <algorithm>
+#include <array>
 #include <cstdio>
 #include <exception>
+#include <filesystem>
 #include <functional>
 #include <utility>
 
@@ -12,6 +15,7 @@
 
 #include <venture/cli/commands.hpp>
 #include <venture/quantity/error.hpp>
+#include <venture/quantity/names.hpp>
 
 namespace {
 
@@ -208,16 +212,29 @@ private:
     /// What every picture takes.
     void add_picture(CLI::App& command, std::function<ExitCode()> run)
     {
-        command.add_option("--as", picture_, "kind of picture")
-            ->check(CLI::IsMember({"svg", "png", "pdf"}))
-            ->capture_default_str();
+        command.add_option("--as", picture_, "kind of picture; what the file's ending says unless given, else svg")
+            ->check(CLI::IsMember({"svg", "png", "pdf"}));
         add_output(command, "<kind>");
         command.callback([this, run = std::move(run)] {
-            draw_.picture = picture_ == "png"   ? report::Picture::png
-                            : picture_ == "pdf" ? report::Picture::pdf
-                                                : report::Picture::svg;
+            draw_.picture = kind_of_picture();
             command_ = run;
         });
+    }
+
+    /// @throws CLI::ValidationError if the file's ending says something else
+    [[nodiscard]] report::Picture kind_of_picture() const
+    {
+        constexpr std::array kinds = {"svg", "png", "pdf"}; // in the order of report::Picture
+        const std::string typed = quantity::lower_case(draw_.output.extension().string());
+        const auto by_ending =
+            std::ranges::find_if(kinds, [&](const char* kind) { return typed == std::string{"."} + kind; });
+        if (!picture_.empty() && by_ending != kinds.end() && picture_ != *by_ending)
+            throw CLI::ValidationError{
+                fmt::format("--as {} and --output {}: the file's ending says another kind of picture; "
+                            "leave --as out, or change one of them",
+                            picture_, draw_.output.string())};
+        const std::string kind = !picture_.empty() ? picture_ : by_ending != kinds.end() ? *by_ending : kinds.front();
+        return static_cast<report::Picture>(std::ranges::find(kinds, kind) - kinds.begin());
     }
 
     void add_draw_plan(CLI::App& draw)
@@ -344,7 +361,7 @@ private:
     std::vector<std::string> explained_{}, watched_{};
     std::string word_{}, model_day_{};
     std::filesystem::path output_{};
-    std::string demo_folder_ = "venture-demo", room_{}, wall_{}, picture_ = "svg";
+    std::string demo_folder_ = "venture-demo", room_{}, wall_{}, picture_{};
     bool force_ = false, csv_ = false;
     std::function<ExitCode()> command_{};
 };

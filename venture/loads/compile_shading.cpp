@@ -138,7 +138,7 @@ const std::vector<Compiler::OwnPart>& Compiler::own_parts()
     constexpr double same_direction = 1e-6, same_place_m = 1e-3;
     for (const building::Surface& s : b_.surfaces) {
         if (s.beyond.kind == building::Neighbour::Kind::room || !b_.rooms[s.room].on_plan) continue;
-        const building::SurfacePlane lies = plane_of(b_, s);
+        const building::SurfacePlane lies = plane_of(s);
         const double away = lies.out[0] * lies.zero_m[0] + lies.out[1] * lies.zero_m[1] + lies.out[2] * lies.zero_m[2];
         std::array<long long, 5> key{};
         for (std::size_t k = 0; k < 3; ++k) key[k] = std::llround(lies.out[k] / same_direction);
@@ -173,7 +173,7 @@ std::size_t Compiler::scene_of(const building::Surface& s, const building::Openi
     Scene scene{.tilt_deg = s.tilt_deg,
                 .azimuth_deg = flat ? b_.plan_bearing_deg + 180.0 : s.azimuth_deg,
                 .no_beam = s.beyond.in_shade};
-    building::SurfacePlane lies = plane_of(b_, s);
+    building::SurfacePlane lies = plane_of(s);
     std::vector<Caster> solid;
     if (opening != nullptr) {
         add_openings(*opening, solid, scene.lit);

@@ -60,6 +60,45 @@ TEST(TurnedPlan, WithItsNorthHasTheSameLoads)
     }
 }
 
+/// Every room by the six faces of its box, heights above its storey.
+building::Input by_faces(building::Input in)
+{
+    for (building::RoomInput& r : in.rooms) {
+        const double x0 = (*r.at)[0], y0 = (*r.at)[1], x1 = x0 + (*r.size)[0], y1 = y0 + (*r.size)[1], z1 = 3.0;
+        for (const quantity::PointList& corners :
+             {quantity::PointList{{x0, y0, 0}, {x1, y0, 0}, {x1, y1, 0}, {x0, y1, 0}},
+              {{x0, y0, z1}, {x1, y0, z1}, {x1, y1, z1}, {x0, y1, z1}},
+              {{x0, y0, 0}, {x1, y0, 0}, {x1, y0, z1}, {x0, y0, z1}},
+              {{x1, y0, 0}, {x1, y1, 0}, {x1, y1, z1}, {x1, y0, z1}},
+              {{x0, y1, 0}, {x1, y1, 0}, {x1, y1, z1}, {x0, y1, z1}},
+              {{x0, y0, 0}, {x0, y1, 0}, {x0, y1, z1}, {x0, y0, z1}}})
+            r.faces.emplace_back().corners = corners;
+        r.at = r.size = quantity::Given<quantity::QuantityList>{};
+    }
+    return in;
+}
+
+TEST(RoomsByTheirFaces, HaveTheLoadsOfTheSameBoxes)
+{
+    building::Input boxes = three_rooms();
+    building::ObstructionInput block; // so that shadows are at work, too
+    block.name = std::string{"block"};
+    block.at = quantity::QuantityList{0.0, -9.0};
+    block.size = quantity::QuantityList{10.0, 4.0};
+    block.top = 7.0;
+    boxes.obstructions = {block};
+    building::Input mixed = by_faces(boxes);
+    mixed.rooms[1] = boxes.rooms[1]; // beside one that is typed by its size
+    const RoomLoads typed = design_loads(built(boxes)).loads, faced = design_loads(built(by_faces(boxes))).loads,
+                    both = design_loads(built(mixed)).loads;
+    for (std::size_t r = 0; r < 3; ++r) {
+        EXPECT_NEAR(faced.rooms[r].heating_W / typed.rooms[r].heating_W, 1.0, 1e-6);
+        EXPECT_NEAR(faced.rooms[r].cooling_W / typed.rooms[r].cooling_W, 1.0, 1e-6);
+        EXPECT_NEAR(both.rooms[r].heating_W / typed.rooms[r].heating_W, 1.0, 1e-6);
+        EXPECT_NEAR(both.rooms[r].cooling_W / typed.rooms[r].cooling_W, 1.0, 1e-6);
+    }
+}
+
 TEST(ShuffledRooms, HaveTheSameLoadsToTheBit)
 {
     building::Input in = three_rooms();

@@ -57,9 +57,12 @@ Json value_schema(const KeyEntry& entry)
         if (spec.count > 0) out["minItems"] = out["maxItems"] = spec.count;
         return out;
     }
-    case ValueShape::points:
+    case ValueShape::points: {
+        const int numbers = spec.count == 3 ? 3 : 2;
         return {{"type", "array"},
-                {"items", {{"type", "array"}, {"items", number_schema(spec)}, {"minItems", 2}, {"maxItems", 2}}}};
+                {"items",
+                 {{"type", "array"}, {"items", number_schema(spec)}, {"minItems", numbers}, {"maxItems", numbers}}}};
+    }
     }
     VENTURE_UNREACHABLE("a value without a shape");
 }

@@ -158,18 +158,20 @@ void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<
 
 void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<quantity::PointList>& out)
 {
-    const auto expected = fmt::format("{}: a list of points [x, y] expected", spec.name);
+    const bool in_space = spec.count == 3;
+    const auto expected = fmt::format("{}: a list of points [x, y{}] expected", spec.name, in_space ? ", z" : "");
     const toml::array* list = node.as_array();
     if (list == nullptr) return wrong_type(node, expected, hint_of(spec));
     quantity::PointList points;
     for (const toml::node& item : *list) {
-        const toml::array* pair = item.as_array();
-        if (pair == nullptr || pair->size() != 2) {
+        const toml::array* point = item.as_array();
+        if (point == nullptr || point->size() != (in_space ? 3 : 2)) {
             wrong_type(item, expected, hint_of(spec));
             continue;
         }
-        const auto x = number(*pair->get(0), spec), y = number(*pair->get(1), spec);
-        if (x && y) points.push_back({*x, *y});
+        const auto x = number(*point->get(0), spec), y = number(*point->get(1), spec),
+                   z = in_space ? number(*point->get(2), spec) : std::optional{0.0};
+        if (x && y && z) points.push_back({*x, *y, *z});
     }
     if (points.size() == list->size()) out = Given<quantity::PointList>{std::move(points), origin_of(node)};
 }

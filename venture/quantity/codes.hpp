@@ -38,6 +38,7 @@ inline constexpr std::string_view mended = "V308";    ///< walls or corners move
 inline constexpr std::string_view unstated = "V309";  ///< a face whose neighbour is neither found nor said
 inline constexpr std::string_view slope = "V310";     ///< a sloping ceiling that is none
 inline constexpr std::string_view repeat = "V311";    ///< a repetition of rooms that are not there
+inline constexpr std::string_view solid = "V312";     ///< faces that do not enclose their room
 // findings: the input is usable, but look again
 inline constexpr std::string_view unserved = "V401";        ///< a load that nobody serves
 inline constexpr std::string_view no_outdoor_air = "V402";  ///< people without outdoor air

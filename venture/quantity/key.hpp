@@ -23,6 +23,7 @@ using TextList = std::vector<PlacedText>;
 using QuantityList = std::vector<double>; ///< SI
 struct Point {
     double x_m = 0.0, y_m = 0.0;
+    double z_m = 0.0; ///< of points in space
 };
 using PointList = std::vector<Point>;
 
@@ -39,7 +40,7 @@ struct KeySpec {
     bool required = false;
     bool from_weather = false; ///< of what is required: a weather year stands in for it
     bool whole = false;        ///< only whole numbers
-    std::size_t count = 0;     ///< how many numbers a list must hold; 0 = any
+    std::size_t count = 0;     ///< how many numbers a list must hold; 0 = any. Of points: 3 in space, else on the plan
 };
 
 /// A key and the member of `Table` that it fills.

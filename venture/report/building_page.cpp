@@ -40,9 +40,9 @@ json shape_json(const Polygons& shape)
 }
 
 /// Where a surface's own plane lies in space: its corner, its two axes and the way out, in the plan's directions and up.
-json plane_json(const Building& b, const Surface& s)
+json plane_json(const Surface& s)
 {
-    const building::SurfacePlane plane = plane_of(b, s);
+    const building::SurfacePlane plane = plane_of(s);
     return {{"corner", plane.zero_m}, {"along", plane.along}, {"up", plane.up}, {"out", plane.out}};
 }
 
@@ -101,7 +101,7 @@ private:
     {
         const building::Room& room = b_.rooms[s.room];
         const std::string& storey = b_.storeys[room.storey].name;
-        const json plane = plane_json(b_, s);
+        const json plane = plane_json(s);
         add(plane, kind_of(s), storey, s.net_m2(), 0.0, shape_json(s.shape),
             fmt::format("{}\n{}\n{} net, {} gross\nU {}\n{}", room.name, s.name, units_.text(s.net_m2(), "area"),
                         units_.text(s.gross_m2, "area"), units_.text(building::u_value(b_, s), "heat_transfer"),

@@ -66,7 +66,8 @@ std::string shape_in_words(const KeyEntry& entry)
         return fmt::format("a list of {}, each {}", spec.count > 0 ? std::to_string(spec.count) : "numbers",
                            quantity::typing_rule(spec.kind));
     case ValueShape::points:
-        return fmt::format("a list of points [x, y], each {}", quantity::typing_rule(spec.kind));
+        return fmt::format("a list of points [x, y{}], each {}", spec.count == 3 ? ", z" : "",
+                           quantity::typing_rule(spec.kind));
     }
     return {};
 }
@@ -86,7 +87,8 @@ std::string how_to_write(const KeyEntry& entry, const PreferredUnits& units)
     case ValueShape::numbers:
         return fmt::format("{} = [{}, {}]", spec.name, number, number);
     case ValueShape::points:
-        return fmt::format("{0} = [[{1}, {1}], [{1}, {1}], [{1}, {1}]]", spec.name, number);
+        return fmt::format("{0} = [[{1}], [{1}], [{1}]]", spec.name,
+                           fmt::join(std::vector<std::string>(spec.count == 3 ? 3 : 2, number), ", "));
     }
     return {};
 }

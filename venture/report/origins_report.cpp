@@ -16,6 +16,11 @@ using quantity::PreferredUnits;
 
 namespace {
 
+bool in_space(const quantity::PointList& points)
+{
+    return std::ranges::any_of(points, [](const quantity::Point p) { return p.z_m != 0.0; });
+}
+
 std::string value_text(const EffectiveValue& v, const PreferredUnits& units)
 {
     const auto number = [&](double si) { return units.text(si, v.kind); };
@@ -26,7 +31,9 @@ std::string value_text(const EffectiveValue& v, const PreferredUnits& units)
     if (const auto* numbers = std::get_if<quantity::QuantityList>(&v.value))
         for (const double si : *numbers) add(number(si));
     if (const auto* points = std::get_if<quantity::PointList>(&v.value))
-        for (const quantity::Point p : *points) add(fmt::format("[{}, {}]", number(p.x_m), number(p.y_m)));
+        for (const quantity::Point p : *points)
+            add(in_space(*points) ? fmt::format("[{}, {}, {}]", number(p.x_m), number(p.y_m), number(p.z_m))
+                                  : fmt::format("[{}, {}]", number(p.x_m), number(p.y_m)));
     if (const auto* texts = std::get_if<quantity::TextList>(&v.value))
         for (const quantity::PlacedText& t : *texts) add(t.text);
     return out;
@@ -39,7 +46,8 @@ json value_json(const EffectiveValue& v)
     json out = json::array();
     if (const auto* numbers = std::get_if<quantity::QuantityList>(&v.value)) return *numbers;
     if (const auto* points = std::get_if<quantity::PointList>(&v.value))
-        for (const quantity::Point p : *points) out.push_back({p.x_m, p.y_m});
+        for (const quantity::Point p : *points)
+            out.push_back(in_space(*points) ? json{p.x_m, p.y_m, p.z_m} : json{p.x_m, p.y_m});
     if (const auto* texts = std::get_if<quantity::TextList>(&v.value))
         for (const quantity::PlacedText& t : *texts) out.push_back(t.text);
     return out;

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
 
 #include <fmt/format.h>
 
@@ -101,7 +102,7 @@ void PlanSheet::draw_storey(std::size_t storey, const Placement& at)
     for (const std::size_t r : order_)
         if (stands_on(r, storey)) draw_room(r, storey, at);
     for (const Surface& s : b_.surfaces)
-        if (is_drawn(s) && reaches(s, storey)) draw_wall(s, at);
+        if (is_drawn(s) && reaches(s, storey)) draw_wall(s, storey, at);
     for (const Surface& s : b_.surfaces)
         if (is_drawn(s)) draw_openings(s, storey, at);
     for (const building::OpenBoundary& open : b_.open_boundaries)
@@ -152,13 +153,21 @@ bool PlanSheet::stands_on(std::size_t r, std::size_t storey) const
     return b_.rooms[r].floor_m < cut && cut < b_.rooms[r].floor_m + b_.rooms[r].height_m;
 }
 
+/// Of a place in a wall's own plane, above the project's zero.
+double PlanSheet::height_m(const Surface& s, double up_m)
+{
+    return s.is_upright() ? up_m : s.start_m + up_m * std::sin(s.tilt_deg * std::numbers::pi / 180.0);
+}
+
 bool PlanSheet::reaches(const Surface& s, std::size_t storey) const
 {
-    const auto cut = building::to_grid(b_.storeys[storey].level_m + 1.0);
-    const bool slopes = !b_.rooms[s.room].slopes.empty() && b_.rooms[s.room].storey == storey;
+    const double cut = b_.storeys[storey].level_m + 1.0;
+    const building::Room& room = b_.rooms[s.room];
+    const bool slopes = (!room.slopes.empty() || !room.faces.empty()) && room.storey == storey;
     return std::ranges::any_of(s.shape, [&](const building::Polygon& p) {
         const auto [low, high] = std::ranges::minmax(p.outline, {}, &GridPoint::y);
-        return low.y < cut && (cut < high.y || slopes); // eaves may be lower than the cut
+        return height_m(s, building::to_metres(low.y)) < cut &&
+               (cut < height_m(s, building::to_metres(high.y)) || slopes); // eaves may be lower than the cut
     });
 }
 
@@ -173,14 +182,25 @@ void PlanSheet::draw_room(std::size_t r, std::size_t storey, const Placement& at
 {
     const auto outline = spots(b_.rooms[r].outline.outline, at);
     c_.fill(outline, colours_.of(r), o_.paper ? 0.45 : 1.0);
+    if (!b_.rooms[r].slopes.empty() || !b_.rooms[r].faces.empty()) // where no wall may stand
+        c_.outline(outline, {grey, 0.8});
     if (b_.rooms[r].storey != storey) c_.hatch(outline, {{0.80, 0.80, 0.80}, 0.6}, 14.0);
 }
 
-std::pair<Spot, Spot> PlanSheet::stretch(const Surface& s, double from_m, double to_m, const Placement& at) const
+std::pair<Spot, Spot> PlanSheet::stretch(const Surface& s, double from_m, double to_m, std::size_t storey,
+                                         const Placement& at) const
 {
     const Spot a = at.at(s.plan_start), b = at.at(s.plan_end);
     const double length = std::hypot(b.x - a.x, b.y - a.y) / at.scale;
-    const auto between = [&](double d) { return Spot{a.x + (b.x - a.x) * d / length, a.y + (b.y - a.y) * d / length}; };
+    double out_m = 0.0; // of its foot, where a leaning wall is cut
+    if (!s.is_upright()) {
+        const double cut = b_.storeys[storey].level_m + 1.0;
+        out_m = -std::max(0.0, cut - s.start_m) / std::tan(s.tilt_deg * std::numbers::pi / 180.0);
+    }
+    const auto between = [&](double d) { // outwards is to the right of the way along, which the sheet shows upside down
+        return Spot{a.x + ((b.x - a.x) * d - (b.y - a.y) * out_m) / length,
+                    a.y + ((b.y - a.y) * d + (b.x - a.x) * out_m) / length};
+    };
     return {between(from_m), between(to_m)};
 }
 
@@ -203,11 +223,11 @@ Pen PlanSheet::pen_of(const Surface& s)
     return {};
 }
 
-void PlanSheet::draw_wall(const Surface& s, const Placement& at)
+void PlanSheet::draw_wall(const Surface& s, std::size_t storey, const Placement& at)
 {
     for (const building::Polygon& p : s.shape) {
         const auto [left, right] = std::ranges::minmax(p.outline, {}, &GridPoint::x);
-        const auto [from, to] = stretch(s, building::to_metres(left.x), building::to_metres(right.x), at);
+        const auto [from, to] = stretch(s, building::to_metres(left.x), building::to_metres(right.x), storey, at);
         c_.line(from, to, pen_of(s));
     }
 }
@@ -216,10 +236,10 @@ void PlanSheet::draw_openings(const Surface& s, std::size_t storey, const Placem
 {
     const double low = b_.storeys[storey].level_m, high = low + b_.storeys[storey].height_m;
     for (const building::Opening& o : s.openings) {
-        const double foot = b_.rooms[s.room].floor_m + o.sill_m;
-        if (foot >= high - 0.2 || foot + o.height_m <= low + 0.2) continue;
+        const double sill_m = building::foot_of_sills_m(b_, s) + o.sill_m, foot = height_m(s, sill_m);
+        if (foot >= high - 0.2 || height_m(s, sill_m + o.height_m) <= low + 0.2) continue;
         for (const double left : o.from_left_m) {
-            const auto [from, to] = stretch(s, left, left + o.width_m, at);
+            const auto [from, to] = stretch(s, left, left + o.width_m, storey, at);
             c_.line(from, to, {{1, 1, 1}, 5.6});
             if (o.kind == building::Opening::Kind::window)
                 draw_window(from, to);

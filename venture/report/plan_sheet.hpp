@@ -67,13 +67,15 @@ private:
     std::vector<std::string> wrapped(const std::string& text, double width, double size, bool bold);
     /// Whether a room is cut by a plane a metre above the storey's floor.
     [[nodiscard]] bool stands_on(std::size_t r, std::size_t storey) const;
+    [[nodiscard]] static double height_m(const Surface& s, double up_m);
     [[nodiscard]] bool reaches(const Surface& s, std::size_t storey) const;
     std::vector<Spot> spots(const building::Ring& ring, const Placement& at) const;
     void draw_room(std::size_t r, std::size_t storey, const Placement& at);
     /// Spots at two distances along a wall from the left end seen from outside.
-    std::pair<Spot, Spot> stretch(const Surface& s, double from_m, double to_m, const Placement& at) const;
+    std::pair<Spot, Spot> stretch(const Surface& s, double from_m, double to_m, std::size_t storey,
+                                  const Placement& at) const;
     static Pen pen_of(const Surface& s);
-    void draw_wall(const Surface& s, const Placement& at);
+    void draw_wall(const Surface& s, std::size_t storey, const Placement& at);
     void draw_openings(const Surface& s, std::size_t storey, const Placement& at);
     /// Three thin lines across the gap in a wall.
     void draw_window(Spot from, Spot to);
