@@ -140,12 +140,11 @@ template <class Record>
 {
     if constexpr (requires { record.month; })
         return record.month ? quantity::print_quantity(*record.month, quantity::Kind::number) : "";
-    else if constexpr (requires { record.name; })
-        return record.name ? *record.name : "";
-    else if constexpr (requires { record.on; })
-        return record.on ? *record.on : "";
-    else
-        return "";
+    if constexpr (requires { record.name; })
+        if (record.name) return *record.name;
+    if constexpr (requires { record.on; })
+        if (record.on) return *record.on;
+    return "";
 }
 
 /// The same; the `index`th of its list (from 0) is called by its number from 1 if it has no name.

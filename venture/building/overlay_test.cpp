@@ -36,6 +36,19 @@ TEST(Overlay, ReachesNestedTables)
     EXPECT_DOUBLE_EQ(*in.site.months[0].dry_bulb, 30.0);
 }
 
+TEST(Overlay, ReachesFacesByTheirSideOrTheirName)
+{
+    Input in = one_room();
+    in.rooms[0].faces.resize(2);
+    in.rooms[0].faces[0].on = std::string{"south"};
+    in.rooms[0].faces[1].on = std::string{"west"};
+    in.rooms[0].faces[1].name = std::string{"shop front"};
+    EXPECT_FALSE(apply_overlay(in, "room/Room/face/south/beyond", "ground"));
+    EXPECT_FALSE(apply_overlay(in, "room/Room/face/shop front/sun", "none"));
+    EXPECT_EQ(*in.rooms[0].faces[0].beyond, "ground");
+    EXPECT_EQ(*in.rooms[0].faces[1].sun, "none");
+}
+
 TEST(Overlay, RemembersWhereTheValueCameFrom)
 {
     Input in = one_room();
