@@ -1,5 +1,7 @@
 #include <venture/building/completion.hpp>
 
+#include <algorithm>
+#include <map>
 #include <unordered_map>
 
 #include <fmt/format.h>
@@ -24,6 +26,7 @@ public:
         detail::fill_from_likes(input_); // before: a storey may come from another room
         detail::add_repetitions(input_);
         detail::fill_from_likes(input_); // after: of copies
+        for (RoomTypeInput& type : input_.room_types) take_kind(type);
         for (RoomInput& room : input_.rooms) inherit(room);
         take_ground_temperatures(input_);
         for_each_table(input_, [&](std::string_view, auto& records) {
@@ -47,7 +50,7 @@ private:
     /// The origin of what is taken from some place; the same place gives the same origin.
     OriginId inherited(std::string_view what, std::string_view name, OriginId from)
     {
-        OriginId& known = inherited_[from.index];
+        OriginId& known = inherited_[{from.index, std::string{name}}];
         if (known == OriginId{})
             known = input_.origins.add(
                 {.kind = OriginKind::inherited, .text = fmt::format("{} '{}'", what, name), .parent = from});
@@ -77,12 +80,37 @@ private:
         return nullptr;
     }
 
+    /// A type, the one that it is like, the one that that is like, and so on; each once.
+    std::vector<const RoomTypeInput*> with_likes(const RoomTypeInput* type) const
+    {
+        std::vector<const RoomTypeInput*> out;
+        for (; type != nullptr && std::ranges::find(out, type) == out.end(); type = find(input_.room_types, type->like))
+            out.push_back(type);
+        return out;
+    }
+
+    /// What rooms of a type are for, and whose values they are.
+    void take_kind(RoomTypeInput& type)
+    {
+        for (const RoomTypeInput* other : with_likes(&type)) {
+            take(type.region, other->region, "room type", *other->name);
+            take(type.purpose, other->purpose, "room type", *other->name);
+        }
+    }
+
+    /// What is open of a room's use from a type. People are said in one way: by number or by area.
+    void take_use(UseInput& use, const RoomTypeInput& type)
+    {
+        const bool people_said = use.people || use.area_per_person;
+        for (const auto& key : keys<UseInput>()) {
+            if (people_said && (key.spec.name == "people" || key.spec.name == "area_per_person")) continue;
+            std::visit([&](auto field) { take(use.*field, type.use.*field, "room type", *type.name); }, key.field);
+        }
+    }
+
     void inherit(RoomInput& room)
     {
-        if (const RoomTypeInput* type = find(input_.room_types, room.type))
-            for (const auto& key : keys<UseInput>())
-                std::visit([&](auto field) { take(room.use.*field, type->use.*field, "room type", *type->name); },
-                           key.field);
+        for (const RoomTypeInput* type : with_likes(find(input_.room_types, room.type))) take_use(room.use, *type);
         if (const StoreyInput* storey = find(input_.storeys, room.storey))
             take(room.height, storey->height, "storey", *storey->name);
         for (OpeningInput& opening : room.openings)
@@ -116,7 +144,7 @@ private:
     }
 
     Input& input_;
-    std::unordered_map<std::uint32_t, OriginId> inherited_{};
+    std::map<std::pair<std::uint32_t, std::string>, OriginId> inherited_{};
     std::unordered_map<const KeySpec*, OriginId> defaults_{};
 };
 

@@ -16,7 +16,7 @@ using quantity::TextList;
 
 /// Who the job is for.
 struct ProjectInput {
-    Given<std::string> name, client, number, author, revision, note;
+    Given<std::string> name, client, number, author, revision, region, note;
 };
 
 /// Units that outputs are printed in, one for each quantity::printed_quantities().
@@ -164,7 +164,7 @@ struct ObstructionInput {
 };
 
 struct ProfileInput {
-    Given<std::string> name, note;
+    Given<std::string> name, purpose, note;
     Given<TextList> hours; ///< "08-18 100 %"; hours not named are 0
 };
 
@@ -175,7 +175,7 @@ struct UseInput {
     Given<double> heating_setback, preheating, cooling_setback, precooling;
     Given<std::string> heating_profile, cooling_profile;
     Given<double> stratification, moisture_buffer;
-    Given<double> people, sensible_per_person, latent_per_person;
+    Given<double> people, area_per_person, people_expected, sensible_per_person, latent_per_person;
     Given<double> lighting, equipment, equipment_power, moisture;
     Given<std::string> people_profile, lighting_profile, equipment_profile, moisture_profile, ventilation_profile;
     Given<double> infiltration, infiltration_summer, ventilation_per_person, ventilation_per_area, ventilation_rate;
@@ -185,7 +185,7 @@ struct UseInput {
 };
 
 struct RoomTypeInput {
-    Given<std::string> name, note;
+    Given<std::string> name, like, region, purpose, source, note;
     UseInput use{};
     static void for_each_part(auto& self, auto visit) { visit(self.use); }
 };

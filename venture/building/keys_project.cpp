@@ -16,6 +16,9 @@ std::span<const Key<ProjectInput>> keys<ProjectInput>()
         text_key<T>("number", &T::number, "job number"),
         text_key<T>("author", &T::author, "who answers for it"),
         text_key<T>("revision", &T::revision, "revision letter or date; the only date that outputs carry"),
+        {word("region", "whose usual values the room types that ship bring: \"Europe\" or \"North America\"",
+              regions()),
+         &T::region},
         note_key<T>(),
     };
     return all;

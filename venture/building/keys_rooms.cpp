@@ -11,6 +11,8 @@ std::span<const Key<ProfileInput>> keys<ProfileInput>()
     using T = ProfileInput;
     static const std::vector<Key<T>> all = {
         name_key<T>("what gains call it"),
+        text_key<T>("purpose", &T::purpose,
+                    "what such hours are of: \"shop\"; in a room of another purpose they are a finding"),
         text_key<T>("hours", &T::hours, "clock hours with a fraction: \"08-12 50 %\"; hours not named are 0", true),
         note_key<T>(),
     };
@@ -55,6 +57,11 @@ std::span<const Key<UseInput>> keys<UseInput>()
                         "EN 12831-1 and EN 16798-1 state design temperatures as operative"),
          &T::control},
         {otherwise(number("people", Kind::number, 0, 1e5, "number of people"), 0.0, "nobody"), &T::people},
+        {number("area_per_person", Kind::area, 0.1, 1000, "instead of people: floor area for each of them"),
+         &T::area_per_person},
+        {number("people_expected", Kind::number, 0, 1e5,
+                "number of people that what is said otherwise is checked against; nothing is computed from it"),
+         &T::people_expected},
         {otherwise(number("sensible_per_person", Kind::power, 0, 1000, "heat given off, without evaporation"), 75.0,
                    "seated light work at 24 degC, ASHRAE Handbook - Fundamentals, rounded"),
          &T::sensible_per_person},
@@ -116,7 +123,16 @@ template <>
 std::span<const Key<RoomTypeInput>> keys<RoomTypeInput>()
 {
     using T = RoomTypeInput;
-    static const std::vector<Key<T>> all = {name_key<T>("what rooms call it"), note_key<T>()};
+    static const std::vector<Key<T>> all = {
+        name_key<T>("what rooms call it"),
+        text_key<T>("like", &T::like, "room type that it takes everything from that is not typed here"),
+        {word("region", "whose values they are; types of another region than the project's are a finding", regions()),
+         &T::region},
+        text_key<T>("purpose", &T::purpose,
+                    "what such rooms are for: \"exhibition\"; hours of another purpose are a finding"),
+        text_key<T>("source", &T::source, "where its values come from"),
+        note_key<T>(),
+    };
     return all;
 }
 

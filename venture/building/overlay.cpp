@@ -76,7 +76,8 @@ private:
     {
         const auto near = quantity::nearest_name(typed, allowed);
         problem_ = Problem{quantity::Severity::error, codes::overlay, origin_,
-                           fmt::format("no {} is called '{}'; there are {}", what, typed, quantity::listed(allowed)),
+                           fmt::format("no {} is called '{}'; there {}", what, typed,
+                                       allowed.empty() ? "is none" : "are " + quantity::listed(allowed)),
                            near ? fmt::format("did you mean '{}'?", *near) : std::string{}};
     }
 

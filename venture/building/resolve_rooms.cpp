@@ -133,7 +133,7 @@ void Resolver::check_use(const RoomInput& given, const Room& room)
     }
 }
 
-void Resolver::add_room(const RoomInput& given, const RoomOutline& outline)
+void Resolver::add_room(RoomInput& given, const RoomOutline& outline)
 {
     Room room{.name = value_of(given.name), .type = value_of(given.type), .origin = given.name.origin};
     std::optional<std::size_t> storey;
@@ -158,7 +158,9 @@ void Resolver::add_room(const RoomInput& given, const RoomOutline& outline)
     room.volume_m3 = room.floor_area_m2 * room.height_m;
     if (!outline.faces.empty()) set_solid(room, outline);
     add_slopes(given, room);
+    set_people(given, room);
     check_use(given, room);
+    check_type_fits(given, room);
     building_.rooms.push_back(std::move(room));
 }
 

@@ -129,7 +129,7 @@ private:
 
     // resolve_rooms.cpp: rooms and their use
     void add_rooms();
-    void add_room(const RoomInput& given, const RoomOutline& outline);
+    void add_room(RoomInput& given, const RoomOutline& outline);
     void add_slopes(const RoomInput& given, Room& room);
     [[nodiscard]] Use use_of(const UseInput& given);
     [[nodiscard]] std::optional<Setback> setback_of(const Given<double>& temperature, const Given<std::string>& profile,
@@ -145,6 +145,11 @@ private:
     void add_transfer_air(const TransferAirInput& given, std::size_t room);
     void set_thermostat(const Given<std::string>& governing, std::size_t room);
     void check_air_balance();
+
+    // resolve_types.cpp: what rooms are for
+    void check_room_types();
+    void check_type_fits(const RoomInput& given, const Room& room);
+    void set_people(RoomInput& given, Room& room);
 
     // resolve_surfaces.cpp: what encloses them
     void check_fabric_names();

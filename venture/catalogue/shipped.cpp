@@ -15,8 +15,14 @@ std::string_view shipped_file(std::string_view path)
 
 const std::vector<std::string_view>& shipped_library()
 {
-    static const std::vector<std::string_view> files = {"library/build_ups.toml", "library/glass.toml",
-                                                        "library/materials.toml"};
+    static const std::vector<std::string_view> files = {
+        "library/build_ups.toml",
+        "library/glass.toml",
+        "library/materials.toml",
+        "library/room_types_europe.toml",
+        "library/room_types_north_america.toml",
+        "library/profiles.toml", // after the types, which name them
+    };
     return files;
 }
 

@@ -4,6 +4,7 @@
 
 #include <gmock/gmock.h>
 
+#include <small_building.hpp>
 #include <venture/building/resolve.hpp>
 #include <venture/catalogue/shipped.hpp>
 #include <venture/project/read_project.hpp>
@@ -46,6 +47,49 @@ TEST(ShippedLibrary, SaysOfEachRecordWhereItIsFrom)
     check(all.panes);
     check(all.glazings);
     check(all.shades);
+    std::set<std::pair<std::string, std::string>> types;
+    for (const building::RoomTypeInput& t : all.room_types) {
+        ASSERT_TRUE(t.region && t.purpose && t.source) << *t.name;
+        EXPECT_TRUE(types.emplace(*t.region, *t.name).second) << *t.name;
+    }
+    for (const building::RoomTypeInput& t : all.room_types) // each stands for every region
+        for (const char* region : {"Europe", "North America"})
+            EXPECT_TRUE(types.contains({region, *t.name})) << *t.name;
+    EXPECT_GE(types.size(), 2 * 40u);
+}
+
+/// Each type in a room of its own, which resolves, with hours of its purpose and air for its people.
+TEST(ShippedLibrary, HasRoomTypesThatRoomsCanTake)
+{
+    for (const char* region : {"Europe", "North America"}) {
+        building::Input in = testing_data::shell();
+        in.project.region = std::string{region};
+        project::ProjectFile p;
+        p.input = in;
+        double x = 0.0;
+        for (const building::RoomTypeInput& t : whole_library().input.room_types) {
+            if (*t.region != region) continue;
+            building::RoomInput r = testing_data::room((*t.name).c_str(), x, 0, 4, 5);
+            r.use.heating_setpoint = {};
+            r.type = *t.name;
+            p.input.rooms.push_back(r);
+            x += 4.0;
+        }
+        for (const std::string_view file : shipped_library())
+            project::take_from_library(p, "shipped", std::string{file}, std::string{shipped_file(file)});
+        const building::Resolved r = building::resolve(p.input);
+        for (const auto& problem : r.problems) ADD_FAILURE() << problem.code << " " << problem.message;
+        ASSERT_TRUE(r.building);
+        for (const building::Room& room : r.building->rooms) {
+            EXPECT_LT(room.use.lighting_W_per_m2.value, 50.0) << room.name;
+            EXPECT_TRUE(room.use.heating_setpoint_C || room.type == "plant room") << room.name;
+            const double per_person = room.use.people.value > 0.0
+                                          ? 1000.0 * room.outdoor_air_by_plan_m3_per_s() / room.use.people.value
+                                          : 7.0;
+            EXPECT_GT(per_person, 2.5) << room.name;
+            EXPECT_LT(per_person, 50.0) << room.name;
+        }
+    }
 }
 
 TEST(ShippedLibrary, HasUsualUValuesAndOlderBuildingsLoseMore)

@@ -189,15 +189,11 @@ std::string what_to_try(const std::string& at)
         {fmt::format("venture watch {} loads", at), fmt::format("edit {}/project.toml and see what moves", at)},
         {fmt::format("venture check {} --origins \"room/Boat hall\"", at), "where each of its values came from"},
     };
-    std::size_t widest = 0;
-    for (const auto& [command, why] : commands) widest = std::max(widest, quantity::display_width(command));
-    std::string out = fmt::format("Wrote {}: project.toml, loads.csv and monthly_means.csv (the input), schema/ (for "
-                                  "editors), results/ (check, loads,\nsize, climate as text, JSON and CSV; plan and "
-                                  "climate as SVG, PNG and PDF).\nTry next:\n",
-                                  at);
-    for (const auto& [command, why] : commands)
-        out += fmt::format("  {}{}   {}\n", command, std::string(widest - quantity::display_width(command), ' '), why);
-    return out;
+    return fmt::format("Wrote {}: project.toml, loads.csv and monthly_means.csv (the input), schema/ (for editors), "
+                       "results/ (check, loads,\nsize, climate as text, JSON and CSV; plan and climate as SVG, PNG and "
+                       "PDF).\n",
+                       at) +
+           next_commands(commands);
 }
 
 } // namespace

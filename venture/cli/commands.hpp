@@ -71,6 +71,9 @@ struct ClimateOptions {
                                   const DrawOptions& draw);
 [[nodiscard]] ExitCode draw_building(const CommonOptions& options, const DrawOptions& draw);
 [[nodiscard]] ExitCode draw_plan(const CommonOptions& options, const PlanDrawOptions& plan, const DrawOptions& draw);
+/// Writes a short project to begin from, and prints it as it is understood.
+/// @param starter  "empty", "dwelling", "offices", "school"
+[[nodiscard]] ExitCode new_project(const std::filesystem::path& folder, const std::string& starter, bool force);
 [[nodiscard]] ExitCode demo(const std::filesystem::path& folder, bool force);
 [[nodiscard]] ExitCode climate(const CommonOptions& options, const ClimateOptions& climate);
 /// Writes the project's weather year as CSV.

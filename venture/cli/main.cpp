@@ -26,6 +26,7 @@ constexpr const char* about = R"(Venture: heating and cooling loads of rooms, te
 
 A project is a folder that holds project.toml. To begin:
   venture demo my-demo       write a complete example, compute it, say what to try next
+  venture new my-job         write a short project to begin from (--starter dwelling, offices, school)
   venture check my-demo      the model as it is understood: areas, U-values, air, what was defaulted
   venture climate my-demo    design conditions, design days and the weather year
   venture loads my-demo      heating and cooling peaks of every room, with month and hour
@@ -48,6 +49,7 @@ public:
         app_.add_flag_callback(
             "--verbose", [] { spdlog::set_level(spdlog::level::debug); }, "say on stderr what is being done");
         add_demo();
+        add_new();
         add_check();
         add_climate();
         add_loads();
@@ -92,6 +94,17 @@ private:
         command.add_option("--step", common_.step_min, "time step in minutes; a divisor of 60")
             ->check(CLI::IsMember({1, 2, 3, 4, 5, 6, 10, 12, 15, 20, 30, 60}))
             ->capture_default_str();
+    }
+
+    void add_new()
+    {
+        auto* c = app_.add_subcommand("new", "write a short project to begin from");
+        c->add_option("DIR", new_folder_, "folder to write")->required();
+        c->add_option("--starter", starter_, "what it is to be")
+            ->check(CLI::IsMember({"empty", "dwelling", "offices", "school"}))
+            ->capture_default_str();
+        c->add_flag("--force", force_, "write even over files that Venture did not write or that were changed since");
+        c->callback([this] { command_ = [this] { return cli::new_project(new_folder_, starter_, force_); }; });
     }
 
     void add_demo()
@@ -312,7 +325,8 @@ private:
 
     void add_library()
     {
-        auto* c = app_.add_subcommand("library", "list the materials, build-ups, glazings and shades that ship");
+        auto* c =
+            app_.add_subcommand("library", "list the materials, build-ups, glazings, shades and room types that ship");
         c->add_option("WORD", word_, "only what has it in its name");
         c->add_option("--units", common_.units, "print in these units: SI, inch-pound, or single ones over that");
         c->add_flag("--json", common_.json, "for machines");
@@ -361,7 +375,7 @@ private:
     std::vector<std::string> explained_{}, watched_{};
     std::string word_{}, model_day_{};
     std::filesystem::path output_{};
-    std::string demo_folder_ = "venture-demo", room_{}, wall_{}, picture_{};
+    std::string new_folder_{}, starter_ = "empty", demo_folder_ = "venture-demo", room_{}, wall_{}, picture_{};
     bool force_ = false, csv_ = false;
     std::function<ExitCode()> command_{};
 };

@@ -12,6 +12,7 @@
 #include <unistd.h>
 
 #include <venture/project/output.hpp>
+#include <venture/quantity/names.hpp>
 
 namespace venture::cli {
 
@@ -182,6 +183,16 @@ std::filesystem::path write_result(const std::filesystem::path& project, const s
     project::OutputFolder{asked.has_parent_path() ? asked.parent_path() : ".", force}.write(asked.filename().string(),
                                                                                             bytes);
     return asked;
+}
+
+std::string next_commands(const std::vector<std::pair<std::string, std::string>>& commands)
+{
+    std::size_t widest = 0;
+    for (const auto& [command, why] : commands) widest = std::max(widest, quantity::display_width(command));
+    std::string out = "Try next:\n";
+    for (const auto& [command, why] : commands)
+        out += fmt::format("  {}{}   {}\n", command, std::string(widest - quantity::display_width(command), ' '), why);
+    return out;
 }
 
 ExitCode finish(const Job& job, const CommonOptions& o, bool met)

@@ -40,6 +40,8 @@ void print_json(nlohmann::json document, const Job& job);
 [[nodiscard]] std::filesystem::path write_result(const std::filesystem::path& project,
                                                  const std::filesystem::path& asked, const std::string& name,
                                                  const std::string& bytes, bool force);
+/// "Try next:" and commands in a column, each with what it is good for.
+[[nodiscard]] std::string next_commands(const std::vector<std::pair<std::string, std::string>>& commands);
 /// Ends a command: what was said, and the exit code that follows from it.
 [[nodiscard]] ExitCode finish(const Job& job, const CommonOptions& options, bool met = true);
 

@@ -1,5 +1,7 @@
 /// What a project takes from a library that ships with the program.
 
+#include <algorithm>
+#include <array>
 #include <iterator>
 #include <set>
 
@@ -31,13 +33,14 @@ public:
         return whole_.contains(name) ||
                std::ranges::any_of(texts_, [&](const std::string& t) { return t.find(name) != std::string::npos; });
     }
+    [[nodiscard]] bool is_whole(const std::string& name) const { return whole_.contains(name); }
     void add(const std::string& name) { whole_.insert(name); }
     template <class Record>
     void add(const Record& record)
     {
         building::for_each_key_set(record, [&](const auto& object, auto all) {
             for (const auto& key : all)
-                if (key.spec.name != "name" && key.spec.name != "note" && key.spec.name != "source")
+                if (std::ranges::find(no_names, key.spec.name) == no_names.end())
                     std::visit([&](auto field) { take(object.*field); }, key.field);
         });
         building::for_each_nested_table(record, [&](std::string_view, const auto& nested) {
@@ -46,6 +49,8 @@ public:
     }
 
 private:
+    static constexpr std::array<std::string_view, 4> no_names = {"name", "note", "source", "purpose"};
+
     template <class T>
     void take(const quantity::Given<T>& given)
     {
@@ -68,6 +73,29 @@ template <class Record>
 bool has_record(const std::vector<Record>& all, const std::string& name)
 {
     return std::ranges::any_of(all, [&](const Record& r) { return r.name && *r.name == name; });
+}
+
+bool is_of_region(const building::RoomTypeInput& type, const building::Input& own)
+{
+    return !type.region || (own.project.region && *own.project.region == *type.region);
+}
+
+std::string with_region(const building::RoomTypeInput& type) { return *type.name + " (" + *type.region + ")"; }
+
+/// Types of the project's region by their names, those of others by "NAME (REGION)". A name is meant where it is a whole
+/// text. @return whether any was taken
+bool take_types(const std::vector<building::RoomTypeInput>& from, building::Input& own, Named& named)
+{
+    bool any = false;
+    for (building::RoomTypeInput type : from) {
+        if (!type.name) continue;
+        if (!is_of_region(type, own)) type.name.value = with_region(type);
+        if (has_record(own.room_types, *type.name) || !named.is_whole(*type.name)) continue;
+        named.add(type);
+        own.room_types.push_back(std::move(type));
+        any = true;
+    }
+    return any;
 }
 
 } // namespace
@@ -111,11 +139,15 @@ void take_from_library(ProjectFile& project, const std::string& name, const std:
         take(all.glazings, own.glazings);
         take(all.shades, own.shades);
         take(all.profiles, own.profiles);
-        take(all.room_types, own.room_types);
+        more = take_types(all.room_types, own, named) || more;
     }
     building::for_each_library_table(all, [&](std::string_view, const auto& records) {
-        for (const auto& record : records)
-            if (record.name) own.offered.push_back(*record.name);
+        for (const auto& record : records) {
+            if (!record.name) continue;
+            own.offered.push_back(*record.name);
+            if constexpr (requires { record.region; })
+                if (record.region && !is_of_region(record, own)) own.offered.back() = with_region(record);
+        }
     });
 }
 

@@ -68,6 +68,36 @@ TEST(ShippedLibrary, GivesTheMaterialsThatAWallInWordsStandsFor)
     EXPECT_THAT(names(p.input.materials), testing::ElementsAre("plywood"));
 }
 
+TEST(ShippedLibrary, GivesTheRoomTypesOfTheProjectsRegion)
+{
+    constexpr const char* types = "format = 1\n[[room_type]]\nname = \"office\"\nregion = \"Europe\"\nlighting = 8\n"
+                                  "[[room_type]]\nname = \"office\"\nregion = \"North America\"\nlighting = 9\n"
+                                  "[[room_type]]\nname = \"shop\"\nregion = \"Europe\"\nlighting = 15\n";
+    const auto taken = [&](const std::string& text) {
+        ProjectFile p = read_project_text("format = 1\n" + text, "project.toml");
+        take_from_library(p, "shipped", "types.toml", types);
+        return p.input;
+    };
+    const std::string room = "[[room]]\nname = \"A\"\ntype = \"office\"\n";
+    const building::Input europe = taken("[project]\nregion = \"Europe\"\n" + room);
+    ASSERT_THAT(names(europe.room_types), testing::ElementsAre("office"));
+    EXPECT_EQ(*europe.room_types[0].use.lighting, 8.0);
+    EXPECT_THAT(europe.offered, testing::Contains("office (North America)"));
+    EXPECT_THAT(names(taken(room).room_types), testing::IsEmpty()); // no region, no types
+    const building::Input other =
+        taken("[project]\nregion = \"Europe\"\n[[room]]\nname = \"A\"\ntype = \"office (North America)\"\n");
+    ASSERT_THAT(names(other.room_types), testing::ElementsAre("office (North America)"));
+    EXPECT_EQ(*other.room_types[0].use.lighting, 9.0);
+    // what a type is for is no name of a type
+    EXPECT_THAT(
+        names(
+            taken("[project]\nregion = \"Europe\"\n[[room_type]]\nname = \"kiosk\"\npurpose = \"shop\"\n").room_types),
+        testing::ElementsAre("kiosk"));
+    const building::Input like =
+        taken("[project]\nregion = \"Europe\"\n[[room_type]]\nname = \"ours\"\nlike = \"office\"\n");
+    EXPECT_THAT(names(like.room_types), testing::ElementsAre("ours", "office"));
+}
+
 TEST(ShippedLibrary, GivesNothingThatTheProjectHas)
 {
     const ProjectFile p = with("[[material]]\nname = \"brick\"\nconductivity = 0.5\ndensity = 1500\nspecific_heat = "

@@ -53,6 +53,9 @@ inline constexpr std::string_view table_read_as = "V410";   ///< how a table was
 inline constexpr std::string_view moved_on = "V411";        ///< an acceptance whose finding is gone or has changed
 inline constexpr std::string_view derived = "V412";         ///< design conditions derived from a weather year
 inline constexpr std::string_view moved_height = "V413";    ///< design conditions moved to another height
+inline constexpr std::string_view other_region = "V414";    ///< a room type of another region
+inline constexpr std::string_view other_purpose = "V415";   ///< hours of one purpose in a room of another
+inline constexpr std::string_view people_expected = "V416"; ///< more or fewer people than expected
 // weather
 inline constexpr std::string_view weather_records = "V501"; ///< records that make no year
 inline constexpr std::string_view weather_value = "V502";   ///< a reading that cannot be

@@ -297,6 +297,7 @@ std::string check_text(const Building& b, const PreferredUnits& units)
     add_column(table, "cool", "temperature", units);
     table.add_column("leaks\n1/h");
     add_column(table, "fresh air", "air_flow", units);
+    table.add_column("people");
     add_column(table, "gains", "power_per_area", units);
     table.add_column("own/type/\ndefault");
     double area = 0.0, volume = 0.0;
@@ -312,12 +313,13 @@ std::string check_text(const Building& b, const PreferredUnits& units)
                        setpoint(room.use.heating_setpoint_C, units), setpoint(room.use.cooling_setpoint_C, units),
                        fmt::format("{:g}", room.use.infiltration_per_h.value),
                        number_or_dash(room.outdoor_air_by_plan_m3_per_s(), "air_flow", units),
+                       room.use.people.value > 0.0 ? fmt::format("{:.3g}", room.use.people.value) : "-",
                        number_or_dash(full_gains_W(room) / room.floor_area_m2, "power_per_area", units),
                        fmt::format("{}/{}/{}", room.values_given, room.values_by_type, room.values_by_default)});
     }
     table.add_rule();
-    table.add_row(
-        {fmt::format("{} rooms", b.rooms.size()), "", units.number(area, "area"), units.number(volume, "volume")});
+    table.add_row({fmt::format("{} room{}", b.rooms.size(), b.rooms.size() == 1 ? "" : "s"), "",
+                   units.number(area, "area"), units.number(volume, "volume")});
     std::string out = loads_heading(b, units) + "\n" + table.text();
     out += fmt::format(
         "Walls and roofs net of openings, to wall centre lines{}; gains at full, sensible; own/type/default "
@@ -350,6 +352,7 @@ json check_json(const Building& b)
              {"mean_u_W_per_m2K", e.mean_u()},
              {"infiltration_per_h", room.use.infiltration_per_h.value},
              {"outdoor_air_m3_per_s", room.outdoor_air_by_plan_m3_per_s()},
+             {"people", room.use.people.value},
              {"gains_at_full_W", full_gains_W(room)},
              {"values",
               {{"own", room.values_given}, {"type", room.values_by_type}, {"default", room.values_by_default}}}});

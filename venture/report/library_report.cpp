@@ -121,12 +121,65 @@ std::string shades(const Building& b, const std::string& word)
     return any ? table.text() + "\n" : "";
 }
 
+std::string room_types(const Input& library, const std::string& word, const PreferredUnits& units)
+{
+    TextTable table;
+    table.add_column("Room type", Align::left);
+    table.add_column("region", Align::left);
+    add_column(table, "heated to", "temperature", units);
+    add_column(table, "floor for\na person", "area", units);
+    add_column(table, "air for\na person", "air_flow", units);
+    add_column(table, "air for\nfloor", "air_flow_per_area", units);
+    table.add_column("air\n1/h");
+    add_column(table, "light", "power_per_area", units);
+    add_column(table, "equipment", "power_per_area", units);
+    table.add_column("hours", Align::left);
+    std::string sources;
+    std::size_t count = 0;
+    for (const building::RoomTypeInput& t : library.room_types) {
+        if (!wanted(*t.name, word)) continue;
+        const auto in = [&](const quantity::Given<double>& given, const char* quantity) {
+            return given ? units.number(*given, quantity) : std::string{"-"};
+        };
+        const building::UseInput& use = t.use;
+        table.add_row({*t.name, t.region ? *t.region : "-", in(use.heating_setpoint, "temperature"),
+                       in(use.area_per_person, "area"), in(use.ventilation_per_person, "air_flow"),
+                       in(use.ventilation_per_area, "air_flow_per_area"),
+                       use.ventilation_rate ? fmt::format("{:g}", *use.ventilation_rate) : "-",
+                       in(use.lighting, "power_per_area"), in(use.equipment, "power_per_area"),
+                       use.lighting_profile ? *use.lighting_profile : "always"});
+        sources += fmt::format("  {} ({}): {}\n", *t.name, t.region ? *t.region : "-", t.source ? *t.source : "-");
+        ++count;
+    }
+    if (count == 0) return "";
+    constexpr std::size_t few = 4;
+    return table.text() + (count <= few ? "\nWhere these values come from\n" + sources + "\n" : "\n");
+}
+
+std::string profiles(const Input& library, const std::string& word)
+{
+    TextTable table;
+    table.add_column("Hours", Align::left);
+    table.add_column("of", Align::left);
+    table.add_column("", Align::left);
+    bool any = false;
+    for (const building::ProfileInput& p : library.profiles) {
+        if (!wanted(*p.name, word)) continue;
+        any = true;
+        std::string hours;
+        for (const quantity::PlacedText& text : *p.hours) hours += (hours.empty() ? "" : ", ") + text.text;
+        table.add_row({*p.name, p.purpose ? *p.purpose : "-", hours});
+    }
+    return any ? table.text() + "\n" : "";
+}
+
 } // namespace
 
 std::string library_text(const Input& library, const Building& b, const std::string& word, const PreferredUnits& units)
 {
     const std::string listed = materials(library, word, units) + build_ups(b, word, units) + glazings(b, word, units) +
-                               panes(library, word, units) + shades(b, word);
+                               panes(library, word, units) + shades(b, word) + room_types(library, word, units) +
+                               profiles(library, word);
     if (listed.empty()) return fmt::format("Nothing in the library has '{}' in its name.\n", word);
     return listed +
            "A project uses these by name; its own of the same name stands instead. Values are stated by us: take "
@@ -138,7 +191,8 @@ json library_json(const Input& library, const Building& b, const std::string& wo
     json out = {{"materials", json::array()},
                 {"build_ups", json::array()},
                 {"glazings", json::array()},
-                {"shades", json::array()}};
+                {"shades", json::array()},
+                {"room_types", json::array()}};
     for (const auto& m : library.materials)
         if (wanted(*m.name, word))
             out["materials"].push_back({{"name", *m.name},
@@ -158,6 +212,12 @@ json library_json(const Input& library, const Building& b, const std::string& wo
     for (const auto& s : b.shades)
         if (wanted(s.layer.name, word))
             out["shades"].push_back({{"name", s.layer.name}, {"transmittance", shade_layer(s.layer).transmittance}});
+    for (const auto& t : library.room_types)
+        if (wanted(*t.name, word))
+            out["room_types"].push_back({{"name", *t.name},
+                                         {"region", t.region ? *t.region : ""},
+                                         {"purpose", t.purpose ? *t.purpose : ""},
+                                         {"source", t.source ? *t.source : ""}});
     return out;
 }
 

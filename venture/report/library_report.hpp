@@ -11,7 +11,7 @@
 
 namespace venture::report {
 
-/// @param library  materials, build-ups, panes, glazings and shades, and nothing else
+/// @param library  materials, build-ups, panes, glazings, shades, room types and hours, and nothing else
 /// @param word     only records whose name holds it; empty for all
 [[nodiscard]] std::string library_text(const building::Input& library, const building::Building& completed,
                                        const std::string& word, const quantity::PreferredUnits& units = {});

@@ -1,0 +1,65 @@
+/// Beginning: starters, and the room types that ship, through the real program.
+
+#include <gmock/gmock.h>
+#include <gtest/gtest.h>
+
+#include <house_project.hpp>
+
+namespace venture {
+namespace {
+
+namespace fs = std::filesystem;
+using testing::HasSubstr;
+using testing::Not;
+
+class Starters : public HouseProject {};
+
+TEST_F(Starters, RunAtOnceWithoutAnythingToMend)
+{
+    for (const char* starter : {"empty", "dwelling", "offices", "school"}) {
+        const Ran made = run(fmt::format("new my-{0} --starter {0}", starter));
+        EXPECT_EQ(made.code, 0) << made.errors;
+        EXPECT_THAT(made.out, HasSubstr(fmt::format("Wrote my-{}: project.toml", starter)));
+        EXPECT_THAT(made.errors, Not(HasSubstr("warning"))) << starter;
+        for (const char* command : {"loads", "size", "draw plan", "draw building"})
+            EXPECT_EQ(run(fmt::format("{} my-{}", command, starter)).code, 0) << command << " " << starter;
+    }
+}
+
+TEST_F(Starters, LeaveWhatSomeoneEdited)
+{
+    EXPECT_EQ(run("new mine").code, 0);
+    append("mine/project.toml", "\n# mine\n");
+    EXPECT_NE(run("new mine --starter school").code, 0);
+    EXPECT_THAT(text_of(folder / "mine/project.toml"), HasSubstr("# mine"));
+    EXPECT_EQ(run("new mine --starter school --force").code, 0);
+    EXPECT_THAT(text_of(folder / "mine/project.toml"), HasSubstr("Classroom"));
+    EXPECT_EQ(run("new other --starter palace").code, 2);
+}
+
+TEST_F(Starters, TypesFollowWhenTheyChangeAndRegionsDiffer)
+{
+    EXPECT_EQ(run("new school --starter school").code, 0);
+    const auto people = [&](const std::string& set) {
+        const nlohmann::json checked = run_json("check school --json " + set);
+        for (const auto& room : checked["rooms"])
+            if (room["room"] == "Classroom 3") return room["people"].get<double>();
+        return -1.0;
+    };
+    EXPECT_NEAR(people(""), 31.5, 1e-9);
+    EXPECT_NEAR(people("--set project/region=\"North America\""), 63 / 2.86, 1e-9);
+    EXPECT_NEAR(people("--set \"room/Classroom 1/area_per_person=4.5\""), 14.0, 1e-9);
+    const Ran mixed = run("check school --set \"room/Staff/type=staff room (North America)\"");
+    EXPECT_THAT(mixed.errors, HasSubstr("room 'Staff' has the usual values of North America"));
+    append("school/project.toml", "\n[[room_type]]\nname = \"classroom\"\narea_per_person = 3\n"
+                                  "ventilation_per_person = \"7 L/s\"\n"); // the project's own stands instead
+    EXPECT_NEAR(people(""), 21.0, 1e-9);
+    EXPECT_NEAR(people("--set \"room_type/classroom/area_per_person=7\""), 9.0, 1e-9);
+    EXPECT_NEAR(people("--set \"room/Classroom 1/area_per_person=4.5\""), 14.0, 1e-9); // what a room types goes before
+    const Ran library = run("library classroom");
+    EXPECT_THAT(library.out, HasSubstr("science classroom"));
+    EXPECT_THAT(run("library \"single office\"").out, HasSubstr("EN 15251"));
+}
+
+} // namespace
+} // namespace venture
