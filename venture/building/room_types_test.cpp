@@ -1,10 +1,8 @@
 /// What rooms take from their types, and what is odd about it.
 
-#include <algorithm>
-
 #include <gmock/gmock.h>
 
-#include <small_building.hpp>
+#include <building_questions.hpp>
 #include <venture/building/resolve.hpp>
 #include <venture/quantity/codes.hpp>
 
@@ -38,13 +36,6 @@ Input of_type(std::vector<RoomTypeInput> types, const char* name)
     in.rooms[0].use.ventilation_rate = 2.0;
     in.room_types = std::move(types);
     return in;
-}
-
-std::string told(const Input& in, std::string_view code)
-{
-    const Resolved r = resolve(in);
-    const auto at = std::ranges::find(r.problems, code, &quantity::Problem::code);
-    return at == r.problems.end() ? std::string{} : at->message;
 }
 
 TEST(RoomTypes, AreBuiltOnOthersAndTheNearestSays)

@@ -4,7 +4,7 @@
 
 #include <gtest/gtest.h>
 
-#include <small_building.hpp>
+#include <building_questions.hpp>
 #include <venture/building/resolve.hpp>
 #include <venture/quantity/codes.hpp>
 
@@ -33,15 +33,8 @@ RoomInput placed(const char* name, double along_x, double along_y, const char* p
     return r;
 }
 
-Input with_rooms(std::vector<RoomInput> rooms)
-{
-    Input in = shell();
-    in.rooms = std::move(rooms);
-    return in;
-}
-
 /// Sum over the faces of a room, whose names begin so, and behind which lies something so called.
-double area_of(const Building& b, std::string_view room, std::string_view face, std::string_view beyond)
+double area_of_all(const Building& b, std::string_view room, std::string_view face, std::string_view beyond)
 {
     double sum = 0.0;
     for (const Surface& s : b.surfaces)
@@ -67,8 +60,8 @@ TEST(Shapes, AnLHasTheAreaOfItsTwoRectangles)
 {
     const Building b = built(with_rooms({with_corners("L", {{0, 0}, {6, 0}, {6, 3}, {4, 3}, {4, 5}, {0, 5}})}));
     EXPECT_NEAR(b.rooms[0].floor_area_m2, 6 * 3 + 4 * 2, square_centimetre);
-    EXPECT_NEAR(area_of(b, "L", "north wall", "outdoors"), 6 * 3, square_centimetre);
-    EXPECT_NEAR(area_of(b, "L", "east wall", "outdoors"), 5 * 3, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "L", "north wall", "outdoors"), 6 * 3, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "L", "east wall", "outdoors"), 5 * 3, square_centimetre);
 }
 
 TEST(Shapes, ARoomWithinARoomIsAHoleInIt)
@@ -76,26 +69,26 @@ TEST(Shapes, ARoomWithinARoomIsAHoleInIt)
     const Building b = built(with_rooms({room("Hall", 0, 0, 10, 8), room("Office", 4, 3, 3, 2)}));
     EXPECT_NEAR(b.rooms[0].floor_area_m2, 80 - 6, square_centimetre);
     EXPECT_NEAR(b.rooms[0].volume_m3, 74 * 3, 3 * square_centimetre);
-    EXPECT_NEAR(area_of(b, "Hall", "", "Office"), 10 * 3, square_centimetre);
-    EXPECT_NEAR(area_of(b, "Hall", "floor", "ground"), 74, square_centimetre);
-    EXPECT_NEAR(area_of(b, "Office", "", "outdoors"), 6, square_centimetre); // its roof alone
+    EXPECT_NEAR(area_of_all(b, "Hall", "", "Office"), 10 * 3, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Hall", "floor", "ground"), 74, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Office", "", "outdoors"), 6, square_centimetre); // its roof alone
 }
 
 TEST(Shapes, ThreeRoomsMeetAtAPoint)
 {
     const Building b = built(with_rooms({room("A", 0, 0, 4, 3), room("B", 4, 0, 3, 3), room("C", 0, 3, 7, 2)}));
-    EXPECT_NEAR(area_of(b, "A", "east wall", "B"), 9, square_centimetre);
-    EXPECT_NEAR(area_of(b, "A", "north wall", "C"), 12, square_centimetre);
-    EXPECT_NEAR(area_of(b, "B", "north wall", "C"), 9, square_centimetre);
-    EXPECT_NEAR(area_of(b, "C", "", "outdoors"), 7 * 3 + 2 * 2 * 3 + 14, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "A", "east wall", "B"), 9, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "A", "north wall", "C"), 12, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "B", "north wall", "C"), 9, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "C", "", "outdoors"), 7 * 3 + 2 * 2 * 3 + 14, square_centimetre);
 }
 
 TEST(Shapes, OffsetStoreysShareWhatLiesOverEachOther)
 {
     const Building b = built(with_rooms({room("Below", 0, 0, 5, 4), room("Above", 1.25, 0, 5, 4, "upper")}));
-    EXPECT_NEAR(area_of(b, "Above", "floor", "Below"), 3.75 * 4, square_centimetre);
-    EXPECT_NEAR(area_of(b, "Above", "floor", "outdoors"), 1.25 * 4, square_centimetre);
-    EXPECT_NEAR(area_of(b, "Below", "roof", "outdoors"), 1.25 * 4, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Above", "floor", "Below"), 3.75 * 4, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Above", "floor", "outdoors"), 1.25 * 4, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Below", "roof", "outdoors"), 1.25 * 4, square_centimetre);
 }
 
 TEST(Shapes, AHalfBuriedWallIsSplitAtTheGround)
@@ -105,8 +98,8 @@ TEST(Shapes, AHalfBuriedWallIsSplitAtTheGround)
     in.ground.outdoor_mean = 10.0;
     in.ground.outdoor_amplitude = 6.0;
     const Building b = built(in);
-    EXPECT_NEAR(area_of(b, "Cellar", "south wall", "ground"), 5 * 1.2, square_centimetre);
-    EXPECT_NEAR(area_of(b, "Cellar", "south wall", "outdoors"), 5 * 1.8, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Cellar", "south wall", "ground"), 5 * 1.2, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Cellar", "south wall", "outdoors"), 5 * 1.8, square_centimetre);
 }
 
 TEST(Mends, CloseThreeMillimetresAndSaySo)
@@ -116,7 +109,7 @@ TEST(Mends, CloseThreeMillimetresAndSaySo)
     EXPECT_EQ(told.message, "the west wall of 'B' was moved by up to 3.0 mm, into the line of 'A'");
     EXPECT_EQ(told.severity, quantity::Severity::note);
     const Building b = built(in);
-    EXPECT_NEAR(area_of(b, "A", "east wall", "B"), 9, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "A", "east wall", "B"), 9, square_centimetre);
     EXPECT_NEAR(b.rooms[1].floor_area_m2, 3.003 * 3, square_centimetre);
 }
 
@@ -126,7 +119,7 @@ TEST(Mends, BringAWallThatIsNotQuiteParallelIntoLine)
     const Input in = with_rooms({room("A", 0, 0, 4, 3), with_corners("B", {{4, 0}, {8, 0}, {8, 3}, {4 + aside, 3}})});
     EXPECT_NE(problem_of(in, codes::mended).message.find("20.9 mm"), std::string::npos);
     const Building b = built(in);
-    EXPECT_NEAR(area_of(b, "A", "east wall", "B"), 9, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "A", "east wall", "B"), 9, square_centimetre);
     EXPECT_NEAR(b.rooms[1].floor_area_m2, 12, square_centimetre);
 }
 
@@ -136,14 +129,14 @@ TEST(Mends, LeaveWhatIsFartherOff)
     const Resolved r = resolve(in);
     EXPECT_EQ(count_of(r, codes::mended), 0U);
     EXPECT_EQ(count_of(r, codes::near_miss), 1U);
-    EXPECT_NEAR(area_of(*r.building, "A", "east wall", "outdoors"), 9, square_centimetre);
+    EXPECT_NEAR(area_of_all(*r.building, "A", "east wall", "outdoors"), 9, square_centimetre);
 }
 
 TEST(Mends, TakeAsMuchAsIsStatedAndNoMore)
 {
     Input in = with_rooms({room("A", 0, 0, 4, 3), room("B", 4.06, 0, 3, 3)});
     in.plan.tolerance = 0.08;
-    EXPECT_NEAR(area_of(built(in), "A", "east wall", "B"), 9, square_centimetre);
+    EXPECT_NEAR(area_of_all(built(in), "A", "east wall", "B"), 9, square_centimetre);
     in.plan.tolerance = 0.0;
     in.rooms[1].at = QuantityList{4.001, 0};
     EXPECT_EQ(count_of(resolve(in), codes::mended), 0U);
@@ -173,9 +166,9 @@ TEST(Dimensions, BetweenInsideFacesFindEachOtherAcrossTheWall)
     const Building b = built(in);
     EXPECT_NEAR(b.rooms[0].floor_area_m2, 12, square_centimetre);
     EXPECT_NEAR(b.rooms[1].volume_m3, 45, square_centimetre);
-    EXPECT_NEAR(area_of(b, "A", "east wall", "B"), 3.3 * 3, square_centimetre);
-    EXPECT_NEAR(area_of(b, "A", "south wall", "outdoors"), (4 + 0.15 + 0.05) * 3, square_centimetre);
-    EXPECT_NEAR(area_of(b, "B", "east wall", "outdoors"), 3.3 * 3, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "A", "east wall", "B"), 3.3 * 3, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "A", "south wall", "outdoors"), (4 + 0.15 + 0.05) * 3, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "B", "east wall", "outdoors"), 3.3 * 3, square_centimetre);
     EXPECT_EQ(count_of(resolve(in), codes::near_miss), 0U);
 }
 
@@ -185,7 +178,7 @@ TEST(Dimensions, AWallThatThePlanLeavesNoRoomForIsAFinding)
     in.plan.dimensions = std::string{"inside faces"};
     EXPECT_EQ(problem_of(in, codes::near_miss).message,
               "the plan leaves 200 mm for the wall between 'A' and 'B', whose build-up is 100 mm thick");
-    EXPECT_NEAR(area_of(built(in), "A", "east wall", "B"), 3.3 * 3, square_centimetre);
+    EXPECT_NEAR(area_of_all(built(in), "A", "east wall", "B"), 3.3 * 3, square_centimetre);
 }
 
 TEST(Dimensions, ToOutsideFacesLeavePartitionsWhereTheyAre)
@@ -193,8 +186,8 @@ TEST(Dimensions, ToOutsideFacesLeavePartitionsWhereTheyAre)
     Input in = with_rooms({room("A", 0, 0, 4, 3), room("B", 4, 0, 5, 3)});
     in.plan.dimensions = std::string{"outside faces"};
     const Building b = built(in);
-    EXPECT_NEAR(area_of(b, "A", "south wall", "outdoors"), (4 - 0.15) * 3, square_centimetre);
-    EXPECT_NEAR(area_of(b, "A", "east wall", "B"), 2.7 * 3, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "A", "south wall", "outdoors"), (4 - 0.15) * 3, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "A", "east wall", "B"), 2.7 * 3, square_centimetre);
     EXPECT_NEAR(b.rooms[0].floor_area_m2, 3.85 * 2.7, square_centimetre);
 }
 
@@ -205,7 +198,7 @@ TEST(Dimensions, OfARoomWithinARoomTakeItsWallsFromTheOuterOne)
     const Building b = built(in);
     EXPECT_NEAR(b.rooms[0].floor_area_m2, 80 - 3.2 * 2.2, square_centimetre); // walls of 100 mm round the office
     EXPECT_NEAR(b.rooms[1].floor_area_m2, 6, square_centimetre);
-    EXPECT_NEAR(area_of(b, "Hall", "", "Office"), 2 * (3.1 + 2.1) * 3, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Hall", "", "Office"), 2 * (3.1 + 2.1) * 3, square_centimetre);
 }
 
 TEST(Dimensions, TakeTheThicknessOfAWallThatIsTypedForAFace)
@@ -216,7 +209,7 @@ TEST(Dimensions, TakeTheThicknessOfAWallThatIsTypedForAFace)
     south.on = std::string{"south"};
     south.build_up = std::string{"partition"};
     in.rooms[0].faces = {south};
-    EXPECT_NEAR(area_of(built(in), "A", "east wall", "outdoors"), (3 + 0.05 + 0.15) * 3, square_centimetre);
+    EXPECT_NEAR(area_of_all(built(in), "A", "east wall", "outdoors"), (3 + 0.05 + 0.15) * 3, square_centimetre);
 }
 
 TEST(Places, StandAgainstOtherRooms)
@@ -237,9 +230,9 @@ TEST(Places, OverARoomAndAcrossAWall)
     RoomInput above = placed("Above", 4, 3, "over A");
     above.storey = std::string{"upper"};
     Input in = with_rooms({room("A", 2, 1, 4, 3), above, placed("B", 2, 3, "east of A")});
-    EXPECT_NEAR(area_of(built(in), "Above", "floor", "A"), 12, square_centimetre);
+    EXPECT_NEAR(area_of_all(built(in), "Above", "floor", "A"), 12, square_centimetre);
     in.plan.dimensions = std::string{"inside faces"};
-    EXPECT_NEAR(area_of(built(in), "A", "east wall", "B"), 3.3 * 3, square_centimetre);
+    EXPECT_NEAR(area_of_all(built(in), "A", "east wall", "B"), 3.3 * 3, square_centimetre);
 }
 
 TEST(Places, ThatAreNoneAreTold)
@@ -267,10 +260,10 @@ TEST(Slopes, OfAnAtticRoomUnderTwo)
     const Building b = built(in);
     EXPECT_NEAR(b.rooms[0].height_m, 3.5, 1e-5);
     EXPECT_NEAR(b.rooms[0].volume_m3, 8 * 5 * (1 + 3.5) / 2, 1e-3);
-    EXPECT_NEAR(area_of(b, "Attic", "south slope", "outdoors"), 8 * 2.5 * std::sqrt(2.0), square_centimetre);
-    EXPECT_NEAR(area_of(b, "Attic", "north slope", "outdoors"), 8 * 2.5 * std::sqrt(2.0), square_centimetre);
-    EXPECT_NEAR(area_of(b, "Attic", "east wall", "outdoors"), 5 * 1 + 5 * 2.5 / 2, square_centimetre);
-    EXPECT_NEAR(area_of(b, "Attic", "south wall", "outdoors"), 8, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Attic", "south slope", "outdoors"), 8 * 2.5 * std::sqrt(2.0), square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Attic", "north slope", "outdoors"), 8 * 2.5 * std::sqrt(2.0), square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Attic", "east wall", "outdoors"), 5 * 1 + 5 * 2.5 / 2, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Attic", "south wall", "outdoors"), 8, square_centimetre);
     for (const Surface& s : b.surfaces)
         if (s.parent == "south slope") {
             EXPECT_NEAR(s.tilt_deg, 45.0, 1e-9);
@@ -288,8 +281,8 @@ TEST(Slopes, AreCutByAHeightThatIsTyped)
     in.rooms[0].slopes = TextList{{"south 1 m, 45 deg", {}}, {"north 1 m, 45 deg", {}}};
     in.rooms[0].height = Given<double>{2.5, in.origins.add({.kind = quantity::OriginKind::file, .text = "test"})};
     const Building b = built(in);
-    EXPECT_NEAR(area_of(b, "Attic", "roof", "outdoors"), 8 * 2, square_centimetre);
-    EXPECT_NEAR(area_of(b, "Attic", "south slope", "outdoors"), 8 * 1.5 * std::sqrt(2.0), square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Attic", "roof", "outdoors"), 8 * 2, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Attic", "south slope", "outdoors"), 8 * 1.5 * std::sqrt(2.0), square_centimetre);
     EXPECT_NEAR(b.rooms[0].volume_m3, 8 * (5 * 2.5 - 2 * 0.5 * 1.5 * 1.5), 1e-3);
 }
 
@@ -300,9 +293,9 @@ TEST(Slopes, LeaveNeighboursTheWallThatBothReach)
     const Building b = built(in);
     const double to_tower = 5 * 1 + 0.5 * 5 * 5 * std::tan(M_PI / 6), cut = 1 + 5 * std::tan(M_PI / 6) - 3.0;
     const double above = 0.5 * cut * cut / std::tan(M_PI / 6); // of the attic's wall over the tower's roof
-    EXPECT_NEAR(area_of(b, "Attic", "east wall", "Tower"), to_tower - above, square_centimetre);
-    EXPECT_NEAR(area_of(b, "Attic", "east wall", "outdoors"), above, square_centimetre);
-    EXPECT_NEAR(area_of(b, "Tower", "west wall", "outdoors"), 15 - (to_tower - above), square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Attic", "east wall", "Tower"), to_tower - above, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Attic", "east wall", "outdoors"), above, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Tower", "west wall", "outdoors"), 15 - (to_tower - above), square_centimetre);
 }
 
 TEST(Slopes, HoldWindowsInTheirPlane)

@@ -1,11 +1,11 @@
-/// Rooms given by their faces, and faces that bear names.
+/// Rooms given by their faces.
 
 #include <algorithm>
 #include <cmath>
 
 #include <gtest/gtest.h>
 
-#include <small_building.hpp>
+#include <building_questions.hpp>
 #include <venture/building/resolve.hpp>
 #include <venture/quantity/codes.hpp>
 
@@ -45,38 +45,6 @@ std::vector<FaceInput> box(double x0, double y0, double x1, double y1, double z0
             face({{x0, y0, z0}, {x0, y1, z0}, {x0, y1, z1}, {x0, y0, z1}})};
 }
 
-Input with_rooms(std::vector<RoomInput> rooms)
-{
-    Input in = shell();
-    in.rooms = std::move(rooms);
-    return in;
-}
-
-/// Of a room's face so called, towards what is so called.
-double area_of(const Building& b, std::string_view room, std::string_view face, std::string_view beyond)
-{
-    double sum = 0.0;
-    for (const Surface& s : b.surfaces)
-        if (b.rooms[s.room].name == room && s.parent == face && s.name.ends_with(" to " + std::string{beyond}))
-            sum += s.gross_m2;
-    return sum;
-}
-
-const Surface& surface(const Building& b, std::string_view name)
-{
-    const auto at = std::ranges::find(b.surfaces, name, &Surface::name);
-    if (at == b.surfaces.end()) throw std::runtime_error{"no surface is called " + std::string{name}};
-    return *at;
-}
-
-/// The first problem of a code, in words; empty if there is none.
-std::string told(const Input& in, std::string_view code)
-{
-    const Resolved r = resolve(in);
-    const auto at = std::ranges::find(r.problems, code, &quantity::Problem::code);
-    return at == r.problems.end() ? std::string{} : at->message;
-}
-
 TEST(SolidRoom, ABoxIsTheRoomThatLengthAndWidthGive)
 {
     const Building typed = built(with_rooms({room("Room", 1, 2, 5, 4)})),
@@ -86,7 +54,7 @@ TEST(SolidRoom, ABoxIsTheRoomThatLengthAndWidthGive)
     EXPECT_NEAR(faced.rooms[0].floor_area_m2, 20, square_centimetre);
     EXPECT_NEAR(area_m2(faced.rooms[0].outline), 20, square_centimetre);
     for (const Surface& s : typed.surfaces) {
-        const Surface& same = surface(faced, s.name);
+        const Surface& same = surface_called(faced, s.name);
         EXPECT_NEAR(same.gross_m2, s.gross_m2, square_centimetre) << s.name;
         EXPECT_EQ(same.attitude, s.attitude) << s.name;
         EXPECT_EQ(same.tilt_deg, s.tilt_deg) << s.name;
@@ -105,7 +73,7 @@ TEST(SolidRoom, FacesMayBeWalkedRoundEitherWay)
     EXPECT_NEAR(b.rooms[0].volume_m3, 60, 1e-9);
     EXPECT_NEAR(area_of(b, "Room", "roof", "outdoors"), 20, square_centimetre);
     EXPECT_NEAR(area_of(b, "Room", "floor", "ground"), 20, square_centimetre);
-    EXPECT_NEAR(surface(b, "south wall to outdoors").azimuth_deg, 180, 1e-9);
+    EXPECT_NEAR(surface_called(b, "south wall to outdoors").azimuth_deg, 180, 1e-9);
 }
 
 TEST(SolidRoom, MeetsTypedRoomsAndOthersOfItsKind)
@@ -118,7 +86,7 @@ TEST(SolidRoom, MeetsTypedRoomsAndOthersOfItsKind)
     EXPECT_NEAR(area_of(b, "B", "east wall", "outdoors"), 1 * 3, square_centimetre);
     EXPECT_NEAR(area_of(b, "C", "floor", "A"), 16, square_centimetre); // the room above
     EXPECT_NEAR(area_of(b, "A", "roof", "outdoors"), 0, square_centimetre);
-    EXPECT_EQ(surface(b, "west wall to B").face_beyond, "east wall");
+    EXPECT_EQ(surface_called(b, "west wall to B").face_beyond, "east wall");
     EXPECT_NEAR(area_of(b, "C", "west wall", "D"), 3 * 2.5, square_centimetre);
     EXPECT_NEAR(area_of(b, "D", "east wall", "outdoors"), 1 * 3 + 3 * 0.5, square_centimetre);
 }
@@ -144,7 +112,8 @@ TEST(SolidRoom, AnAtticHasTheAreasOfItsSlopes)
     EXPECT_NEAR(faced.rooms[0].volume_m3, typed.rooms[0].volume_m3, 1e-6);
     EXPECT_NEAR(area_of(faced, "Attic", "south slope", "outdoors"), 8 * 3 * std::sqrt(2.0), square_centimetre);
     EXPECT_NEAR(area_of(faced, "Attic", "west gable", "outdoors"), 6 * 1 + 9, square_centimetre);
-    const Surface &a = surface(faced, "south slope to outdoors"), &b = surface(typed, "south slope to outdoors");
+    const Surface &a = surface_called(faced, "south slope to outdoors"),
+                  &b = surface_called(typed, "south slope to outdoors");
     EXPECT_NEAR(a.tilt_deg, b.tilt_deg, 1e-9);
     EXPECT_NEAR(a.azimuth_deg, b.azimuth_deg, 1e-9);
     const SurfacePlane p = plane_of(a), q = plane_of(b);
@@ -175,7 +144,8 @@ TEST(SolidRoom, LeaningFacesAreWallsAsLongAsTheyAreSteep)
                                          face({{0, 4, 0}, {5, 4, 0}, {5, 4 - in, 3}, {0, 4 - in, 3}}),
                                          face({{0, 0, 0}, {0, 4, 0}, {0, 4 - in, 3}, {0, -lean, 3}}),
                                          face({{5, 0, 0}, {5, 4, 0}, {5, 4 - in, 3}, {5, -lean, 3}})})}));
-    const Surface &south = surface(b, "south wall to outdoors"), &north = surface(b, "north wall to outdoors");
+    const Surface &south = surface_called(b, "south wall to outdoors"),
+                  &north = surface_called(b, "north wall to outdoors");
     EXPECT_NEAR(south.tilt_deg, 105, 1e-9);
     EXPECT_NEAR(north.tilt_deg, 61, 1e-9);
     EXPECT_EQ(north.attitude, Attitude::wall);
@@ -309,100 +279,6 @@ TEST(SolidRoom, NothingHangsOnTheOrderOfRoomsOrOnTheAxes)
     for (const Surface& s : t.surfaces) whole_turned += s.gross_m2;
     EXPECT_NEAR(whole_turned, whole, 1e-3);
     EXPECT_EQ(t.surfaces.size(), once.size());
-}
-
-// --- faces that bear names
-
-Input shop()
-{
-    Input in = with_rooms({room("Shop", 0, 0, 6, 5), room("Store", 6, 0, 3, 5)});
-    FaceInput front;
-    front.on = std::string{"south"};
-    front.name = std::string{"Shop front"};
-    in.rooms[0].faces = {front};
-    return in;
-}
-
-TEST(NamedFace, IsWhatOpeningsFacesAndOutputsCallIt)
-{
-    Input in = shop();
-    FaceInput shaded;
-    shaded.on = std::string{"shop front"};
-    shaded.sun = std::string{"none"};
-    in.rooms[0].faces.push_back(shaded);
-    in.rooms[0].openings = {window("Shop front", 3, 2), window("south", 1, 1)};
-    in.rooms[0].openings[0].from_left = 0.5;
-    in.rooms[0].openings[1].from_right = 0.5;
-    const Building b = built(in);
-    const Surface& front = surface(b, "Shop front to outdoors");
-    EXPECT_EQ(front.openings.size(), 2); // by its name, and still by its side
-    EXPECT_TRUE(front.beyond.in_shade);
-    EXPECT_EQ(front.plain_name(), "south wall");
-}
-
-TEST(NamedFace, GoesAlongWhenItsRoomIsMirroredOrSplit)
-{
-    Input in = shop();
-    in.rooms[0].faces[0].on = std::string{"east"};
-    in.rooms[0].faces[0].name = std::string{"West End glass"}; // a side's word in it is no side
-    in.rooms[0].openings = {window("West End glass", 1, 1)};
-    in.rooms.pop_back();
-    RepeatInput twin;
-    twin.rooms = TextList{{"Shop", {}}};
-    twin.name = std::string{"twin"};
-    twin.mirror_x = 0.0;
-    in.repeats = {twin};
-    const Building b = built(in);
-    std::size_t glass = 0;
-    for (const Surface& s : b.surfaces)
-        if (s.parent == "West End glass") {
-            EXPECT_NEAR(s.azimuth_deg, s.room == 0 ? 90 : 270, 1e-9);
-            glass += s.openings.size();
-        }
-    EXPECT_EQ(glass, 2);
-
-    Input half = shop(); // half in the ground: two parts of one name
-    half.ground.level = 1.0;
-    half.ground.outdoor_mean = 10.0;
-    half.ground.outdoor_amplitude = 8.0;
-    const Building split = built(half);
-    EXPECT_NEAR(area_of(split, "Shop", "Shop front", "ground"), 6, square_centimetre);
-    EXPECT_NEAR(area_of(split, "Shop", "Shop front", "outdoors"), 12, square_centimetre);
-}
-
-TEST(NamedFace, MustBeOneFaceAndHaveItsNameAlone)
-{
-    Input in = shop();
-    in.rooms[0].corners = PointList{{0, 0}, {3, 0}, {3, 1}, {6, 1}, {6, 5}, {0, 5}};
-    in.rooms[0].at = in.rooms[0].size = {};
-    EXPECT_EQ(told(in, codes::contradiction), "name: 'south' are several faces of 'Shop': south wall, south wall 2");
-    in = shop();
-    in.rooms[0].faces[0].name = std::string{"north"};
-    EXPECT_EQ(told(in, codes::twice), "another face of 'Shop' is called 'north' already");
-    in = shop();
-    in.rooms[0].faces[0].on = std::string{"south-west"};
-    EXPECT_NE(told(in, codes::no_face), "");
-    in = shop();
-    in.rooms[0].openings = {window("Shopfront", 1, 1)}; // gone, or never there
-    const Resolved r = resolve(in);
-    const auto at = std::ranges::find(r.problems, codes::no_face, &quantity::Problem::code);
-    ASSERT_NE(at, r.problems.end());
-    EXPECT_EQ(at->hint, "did you mean 'shop front'?");
-}
-
-TEST(NamedFace, AWallBetweenTwoRoomsIsMadeOfWhatEitherSays)
-{
-    Input in = shop();
-    FaceInput between;
-    between.on = std::string{"west"};
-    between.build_up = std::string{"wall"};
-    in.rooms[1].faces = {between}; // the wall stands with the shop, whose name comes first
-    EXPECT_EQ(built(in).build_ups[surface(built(in), "east wall to Store").build_up].layers.name, "wall");
-    between.on = std::string{"east"};
-    between.build_up = std::string{"roof"};
-    in.rooms[0].faces.push_back(between);
-    EXPECT_EQ(told(in, codes::contradiction),
-              "build_up: the east wall to Store of 'Shop' is 'wall' here and 'roof' elsewhere");
 }
 
 } // namespace
