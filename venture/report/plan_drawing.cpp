@@ -223,9 +223,28 @@ Pen PlanSheet::pen_of(const Surface& s)
     return {};
 }
 
+/// What of a wall stands where the storey is cut; all of it where it ends below.
+building::Polygons PlanSheet::at_cut(const Surface& s, std::size_t storey) const
+{
+    constexpr std::int64_t thin = 1000; // a millimetre
+    const double rise = height_m(s, 1.0) - height_m(s, 0.0), cut_m = b_.storeys[storey].level_m + 1.0;
+    const std::int64_t cut = building::to_grid((cut_m - height_m(s, 0.0)) / rise);
+    building::Polygons out;
+    for (const building::Polygon& p : s.shape) {
+        const auto [left, right] = std::ranges::minmax(p.outline, {}, &GridPoint::x);
+        const building::Polygons parts =
+            building::intersection({p}, {building::rectangle(left.x, cut, right.x, cut + thin)});
+        if (parts.empty() && std::ranges::max(p.outline, {}, &GridPoint::y).y <= cut)
+            out.push_back(p);
+        else
+            out.insert(out.end(), parts.begin(), parts.end());
+    }
+    return out;
+}
+
 void PlanSheet::draw_wall(const Surface& s, std::size_t storey, const Placement& at)
 {
-    for (const building::Polygon& p : s.shape) {
+    for (const building::Polygon& p : at_cut(s, storey)) {
         const auto [left, right] = std::ranges::minmax(p.outline, {}, &GridPoint::x);
         const auto [from, to] = stretch(s, building::to_metres(left.x), building::to_metres(right.x), storey, at);
         c_.line(from, to, pen_of(s));

@@ -1,5 +1,9 @@
 #include <venture/report/plan_drawing.hpp>
 
+#include <cmath>
+#include <regex>
+#include <string>
+
 #include <gtest/gtest.h>
 
 #include <small_building.hpp>
@@ -54,6 +58,28 @@ TEST(PlanDrawing, ChangesWithWhatIsAskedFor)
         EXPECT_NE(plan(d, {.fill = fill}), usual);
     EXPECT_NE(plan(d, {.storey = 1}), usual);
     EXPECT_NE(plan(d, {.marks = {{"Hall", "look here"}}}), usual);
+}
+
+/// Length of the thick lines of an SVG: walls to outdoors.
+double length_of_outside_walls(const std::string& svg)
+{
+    static const std::regex thick{R"(stroke-width:5;[^>]*d="M ([0-9.]+) ([0-9.]+) L ([0-9.]+) ([0-9.]+))"};
+    double sum = 0.0;
+    for (std::sregex_iterator line{svg.begin(), svg.end(), thick}, end; line != end; ++line) {
+        const auto at = [&](std::size_t k) { return std::stod((*line)[k]); };
+        sum += std::hypot(at(3) - at(1), at(4) - at(2));
+    }
+    return sum;
+}
+
+TEST(PlanDrawing, ShowsWallsAsTheyAreWhereTheStoreyIsCut)
+{
+    building::Input in = shell(); // the hall looks to the store below, and to outdoors above it and beside it
+    in.rooms = {room("Hall", 0, 0, 6, 9), room("Store", 6, 0, 4, 5)};
+    const double level = length_of_outside_walls(plan(drawn(in), {.storey = 0}));
+    in.rooms[0].height = 5.5;
+    EXPECT_GT(level, 100.0);
+    EXPECT_NEAR(length_of_outside_walls(plan(drawn(in), {.storey = 0})), level, 1e-6);
 }
 
 TEST(PlanDrawing, MarksWhatMovedSinceAnOlderVersion)

@@ -75,6 +75,7 @@ private:
     std::pair<Spot, Spot> stretch(const Surface& s, double from_m, double to_m, std::size_t storey,
                                   const Placement& at) const;
     static Pen pen_of(const Surface& s);
+    [[nodiscard]] building::Polygons at_cut(const Surface& s, std::size_t storey) const;
     void draw_wall(const Surface& s, std::size_t storey, const Placement& at);
     void draw_openings(const Surface& s, std::size_t storey, const Placement& at);
     /// Three thin lines across the gap in a wall.
