@@ -233,7 +233,7 @@ struct RoomInput {
     Given<std::string> name, storey, type, like, walk, place, thermostat_in, note;
     Given<QuantityList> at, size;
     Given<PointList> corners;
-    Given<double> height, perimeter;
+    Given<double> height, ceiling_void, floor_void, perimeter;
     Given<TextList> slopes, perimeter_on;
     UseInput use{};
     std::vector<OpeningInput> openings{};

@@ -188,6 +188,12 @@ std::span<const Key<RoomInput>> keys<RoomInput>()
         {number("height", Kind::length, 1.5, 100,
                 "floor to ceiling; the storey's unless typed, or as high as the slopes go"),
          &T::height},
+        {number(
+             "ceiling_void", Kind::length, 0, 10,
+             "depth of the void over a suspended ceiling: within the height, and so of the walls, but not of the air; "
+             "none unless typed"),
+         &T::ceiling_void},
+        {number("floor_void", Kind::length, 0, 5, "the same of the void under a raised floor"), &T::floor_void},
         note_key<T>(),
     };
     return all;

@@ -158,10 +158,25 @@ void Resolver::add_room(RoomInput& given, const RoomOutline& outline)
     room.volume_m3 = room.floor_area_m2 * room.height_m;
     if (!outline.faces.empty()) set_solid(room, outline);
     add_slopes(given, room);
+    take_out_voids(given, room);
     set_people(given, room);
     check_use(given, room);
     check_type_fits(given, room);
     building_.rooms.push_back(std::move(room));
+}
+
+/// Voids over ceilings and under floors are no air of the room.
+void Resolver::take_out_voids(const RoomInput& given, Room& room)
+{
+    const double voids_m = value_of(given.ceiling_void) + value_of(given.floor_void);
+    const double left_m3 = room.volume_m3 - voids_m * room.floor_area_m2;
+    if (voids_m > 0.0 && !(left_m3 > 0.0))
+        problem(codes::contradiction, given.ceiling_void ? given.ceiling_void.origin : given.floor_void.origin,
+                fmt::format("the voids of '{}' are {:g} m deep together, which leaves no air in its {:g} m of height",
+                            room.name, voids_m, room.height_m),
+                "mend them, or the height, which runs from floor to floor where there are voids");
+    else
+        room.volume_m3 = left_m3;
 }
 
 void Resolver::add_slopes(const RoomInput& given, Room& room)

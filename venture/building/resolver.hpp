@@ -131,6 +131,7 @@ private:
     void add_rooms();
     void add_room(RoomInput& given, const RoomOutline& outline);
     void add_slopes(const RoomInput& given, Room& room);
+    void take_out_voids(const RoomInput& given, Room& room);
     [[nodiscard]] Use use_of(const UseInput& given);
     [[nodiscard]] std::optional<Setback> setback_of(const Given<double>& temperature, const Given<std::string>& profile,
                                                     const Given<double>& ramp);

@@ -74,6 +74,20 @@ TEST(Shapes, ARoomWithinARoomIsAHoleInIt)
     EXPECT_NEAR(area_of_all(b, "Office", "", "outdoors"), 6, square_centimetre); // its roof alone
 }
 
+TEST(Shapes, VoidsAreOfTheWallsButNotOfTheAir)
+{
+    RoomInput below = room("Office", 0, 0, 5, 4);
+    below.ceiling_void = 0.45;
+    below.floor_void = 0.15;
+    const Building b = built(with_rooms({below, room("Above", 0, 0, 5, 4, "upper")}));
+    EXPECT_NEAR(b.rooms[0].volume_m3, 20 * (3 - 0.45 - 0.15), 1e-9);
+    EXPECT_NEAR(area_of_all(b, "Office", "south wall", "outdoors"), 5 * 3, square_centimetre);
+    EXPECT_NEAR(area_of_all(b, "Above", "floor", "Office"), 20, square_centimetre);
+    below.ceiling_void = 2.9;
+    EXPECT_EQ(told(with_rooms({below}), codes::contradiction),
+              "the voids of 'Office' are 3.05 m deep together, which leaves no air in its 3 m of height");
+}
+
 TEST(Shapes, ThreeRoomsMeetAtAPoint)
 {
     const Building b = built(with_rooms({room("A", 0, 0, 4, 3), room("B", 4, 0, 3, 3), room("C", 0, 3, 7, 2)}));
