@@ -8,7 +8,7 @@
 
 #include <venture/building/polygon.hpp>
 #include <venture/building/shadows.hpp>
-#include <venture/calendar/profile.hpp>
+#include <venture/calendar/calendar.hpp>
 #include <venture/climate/design_day.hpp>
 #include <venture/fabric/glazed_unit.hpp>
 #include <venture/fabric/ground_year.hpp>
@@ -23,6 +23,8 @@ using quantity::Sourced;
 
 struct Project {
     std::string name{}, client{}, number{}, author{}, revision{};
+    int year = 2029; ///< whose weekdays and dates calendars count
+    quantity::OriginId year_origin{};
 };
 
 struct Storey {
@@ -30,18 +32,24 @@ struct Storey {
     double level_m = 0.0, height_m = 0.0; ///< floor to floor
 };
 
-/// Heat and moisture from something inside, with when. Shares of the sensible heat: radiant, the rest convective.
+/// Heat and moisture from something inside, at full, with when. What is lost on the way is not in it.
 struct Gain {
-    double sensible_W = 0.0;        ///< at full
-    double moisture_kg_per_s = 0.0; ///< at full
-    double radiant_share = 0.0;
-    std::size_t profile = 0; ///< index into Building::profiles
+    enum class Kind { people, lighting, equipment, cooking, moisture };
+    std::string name{};
+    Kind kind = Kind::equipment;
+    double convective_W = 0.0, radiant_W = 0.0; ///< sensible heat into the room
+    double moisture_kg_per_s = 0.0;
+    double to_void_W = 0.0;  ///< sensible heat into the void over the ceiling
+    double lost_W = 0.0;     ///< that leaves at once, as through a hood
+    std::size_t profile = 0; ///< index into Building::calendars
+    quantity::OriginId origin{};
+    [[nodiscard]] double sensible_W() const { return convective_W + radiant_W; }
 };
 
 /// What is held outside the hours of a set-point, and how it comes back.
 struct Setback {
     Sourced<double> temperature_C{};
-    std::size_t profile = 0;      ///< when the set-point holds; index into Building::profiles
+    std::size_t profile = 0;      ///< when the set-point holds; index into Building::calendars
     double ramp_h = usual_ramp_h; ///< before it does
     static constexpr double usual_ramp_h = 2.0;
 };
@@ -57,6 +65,7 @@ struct Use {
     bool control_operative = true; ///< set-points hold the operative, else the air temperature
     Sourced<double> people{}, sensible_per_person_W{}, latent_per_person_W{};
     Sourced<double> lighting_W_per_m2{}, equipment_W_per_m2{}, equipment_W{}, moisture_kg_per_s{};
+    std::vector<Gain> gains{}; ///< what all of these come to, and what was given by itself; with diversity
     Sourced<double> infiltration_per_h{}, infiltration_summer_per_h{}, ventilation_per_person_m3_per_s{},
         ventilation_per_area_m_per_s{}, ventilation_per_h{};
     Sourced<double> furniture_J_per_m2K{};
@@ -84,6 +93,11 @@ struct RoomFace {
     std::vector<Spot> corners_m{}; ///< anticlockwise as seen from outside
 };
 
+/// A value that a room has instead of its type's, both as text.
+struct OverruledValue {
+    std::string key{}, own{}, of_type{};
+};
+
 struct Room {
     std::string name{};
     std::size_t storey = 0;
@@ -95,8 +109,14 @@ struct Room {
     std::vector<RoomFace> faces{};               ///< that enclose it, if it was given by them; all else follows
     double floor_area_m2 = 0.0, volume_m3 = 0.0; ///< as typed: between inside faces if that is what lengths run to
     Use use{};
+    /// That stand instead of the computed loads, and why.
+    std::optional<Sourced<double>> heating_load_W{}, sensible_load_W{}, latent_load_W{};
+    std::string load_reason{};
+    bool left_out = false;                      ///< stands, but is not conditioned, not used, and counts in no sum
+    std::optional<std::size_t> void_room{};     ///< that takes heat sent into the void over its ceiling
     std::optional<std::size_t> thermostat_in{}; ///< room whose thermostat governs this one's supply, in a year
     quantity::OriginId origin{};
+    std::vector<OverruledValue> overruled{};
     int values_given = 0, values_by_type = 0, values_by_default = 0; ///< of its use: who said them
     [[nodiscard]] double outdoor_air_by_plan_m3_per_s() const;       ///< ventilation at full
 };
@@ -123,6 +143,7 @@ struct Opening {
     std::optional<std::size_t> shade{}; ///< of a window; index into Building::shades
     double u_value_W_per_m2K = 0.0;     ///< of a door
     Plates plates{};                    ///< round each of them
+    double open_share = 0.0;            ///< of a door to outdoors: of the time that each stands open
     [[nodiscard]] double area_m2() const { return width_m * height_m * static_cast<double>(from_left_m.size()); }
 };
 
@@ -138,13 +159,14 @@ struct Surface {
     Attitude attitude = Attitude::wall;
     Neighbour beyond{};
     double tilt_deg = 90.0;
-    double azimuth_deg = 0.0;           ///< true bearing of the outward normal
-    Polygons shape{};                   ///< in its own plane: walls along the plan line and up, others as on the plan
-    GridPoint plan_start{}, plan_end{}; ///< of the whole face, for walls; anticlockwise round the room. Of slopes: the
-                                        ///< shape's zero, and one metre along its first axis
-    double start_m = 0.0;               ///< height of the shape's zero above the project's
-    double gross_m2 = 0.0;              ///< openings not taken off
-    std::size_t build_up = 0;           ///< index into Building::build_ups
+    double azimuth_deg = 0.0;            ///< true bearing of the outward normal
+    Polygons shape{};                    ///< in its own plane: walls along the plan line and up, others as on the plan
+    GridPoint plan_start{}, plan_end{};  ///< of the whole face, for walls; anticlockwise round the room. Of slopes: the
+                                         ///< shape's zero, and one metre along its first axis
+    double start_m = 0.0;                ///< height of the shape's zero above the project's
+    double gross_m2 = 0.0;               ///< openings not taken off
+    std::size_t build_up = 0;            ///< index into Building::build_ups
+    std::optional<double> absorptance{}; ///< of its outside face, where that is not its build-up's
     std::vector<Opening> openings{};
     [[nodiscard]] double openings_m2() const;
     [[nodiscard]] double net_m2() const { return gross_m2 - openings_m2(); }
@@ -212,7 +234,7 @@ struct OpenBoundary {
 struct TransferAir {
     std::size_t from = 0, to = 0; ///< rooms
     double flow_m3_per_s = 0.0;   ///< at full
-    std::size_t profile = 0;      ///< index into Building::profiles
+    std::size_t profile = 0;      ///< index into Building::calendars
     bool both_ways = false;       ///< as much goes back
     quantity::OriginId origin{};
 };
@@ -239,7 +261,7 @@ struct Building {
     std::vector<ThermalBridge> thermal_bridges{};
     std::vector<TransferAir> transfer_air{};
     std::vector<Obstruction> obstructions{};
-    std::vector<calendar::Profile> profiles{}; ///< [0] is "always"
+    std::vector<calendar::Calendar> calendars{}; ///< profiles too; [0] is "always", [1] is "never"
     std::vector<Storey> storeys{};
     std::vector<Room> rooms{};       ///< in the order of the input
     std::vector<Surface> surfaces{}; ///< a wall between two rooms stands once

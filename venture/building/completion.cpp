@@ -98,19 +98,44 @@ private:
         }
     }
 
-    /// What is open of a room's use from a type. People are said in one way: by number or by area.
+    /// Whether a key says in another way what was said already: people by number or by area, their heat by activity or
+    /// in watts.
+    static bool said_otherwise(const UseInput& use, std::string_view key)
+    {
+        if (key == "people") return use.area_per_person.value.has_value();
+        if (key == "area_per_person") return use.people.value.has_value();
+        if (key == "activity") return use.sensible_per_person || use.latent_per_person;
+        if (key == "sensible_per_person" || key == "latent_per_person") return use.activity.value.has_value();
+        return false;
+    }
+
+    /// What is open of a room's use from a type.
     void take_use(UseInput& use, const RoomTypeInput& type)
     {
-        const bool people_said = use.people || use.area_per_person;
+        const UseInput said = use; // before, so that one key of the type does not shut out another
         for (const auto& key : keys<UseInput>()) {
-            if (people_said && (key.spec.name == "people" || key.spec.name == "area_per_person")) continue;
+            if (said_otherwise(said, key.spec.name)) continue;
             std::visit([&](auto field) { take(use.*field, type.use.*field, "room type", *type.name); }, key.field);
+        }
+    }
+
+    /// Gains of a type that the room has none of the same name for.
+    void take_gains(std::vector<GainInput>& gains, const RoomTypeInput& type)
+    {
+        for (const GainInput& from : type.gains) {
+            if (find(gains, from.name) != nullptr) continue;
+            GainInput& own = gains.emplace_back();
+            for (const auto& key : keys<GainInput>())
+                std::visit([&](auto field) { take(own.*field, from.*field, "room type", *type.name); }, key.field);
         }
     }
 
     void inherit(RoomInput& room)
     {
-        for (const RoomTypeInput* type : with_likes(find(input_.room_types, room.type))) take_use(room.use, *type);
+        for (const RoomTypeInput* type : with_likes(find(input_.room_types, room.type))) {
+            take_use(room.use, *type);
+            take_gains(room.gains, *type);
+        }
         if (const StoreyInput* storey = find(input_.storeys, room.storey))
             take(room.height, storey->height, "storey", *storey->name);
         for (OpeningInput& opening : room.openings)

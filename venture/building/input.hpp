@@ -16,7 +16,8 @@ using quantity::TextList;
 
 /// Who the job is for.
 struct ProjectInput {
-    Given<std::string> name, client, number, author, revision, region, note;
+    Given<std::string> name, client, number, author, revision, region, phase, note;
+    Given<double> year;
 };
 
 /// Units that outputs are printed in, one for each quantity::printed_quantities().
@@ -151,7 +152,7 @@ struct GroundInput {
 /// Which build-up stands where, unless a room says otherwise.
 struct FabricInput {
     Given<std::string> outside_wall, ground_wall, inner_wall, roof, ground_floor, inner_floor, exposed_floor,
-        party_wall, glazing, shade, note;
+        party_wall, glazing, shade, wall_colour, roof_colour, note;
     Given<double> door_u_value;
 };
 
@@ -165,7 +166,41 @@ struct ObstructionInput {
 
 struct ProfileInput {
     Given<std::string> name, purpose, note;
-    Given<TextList> hours; ///< "08-18 100 %"; hours not named are 0
+    Given<TextList> hours;      ///< "08-18 100 %"; hours not named are 0
+    Given<QuantityList> values; ///< instead: 24 fractions
+};
+
+/// Days of the year under one name: typed, and out of an iCalendar file.
+struct DaysInput {
+    Given<std::string> name, file, events, note;
+    Given<TextList> dates;
+};
+
+/// Which profile applies on which day.
+struct CalendarInput {
+    Given<std::string> name, purpose, design_day, note;
+    Given<TextList> rules; ///< "Monday to Friday: office hours"; later ones win
+};
+
+/// How tight the building is; without it rooms state their infiltration.
+struct AirtightnessInput {
+    Given<double> permeability, air_changes, test_pressure, flow_exponent;
+    Given<std::string> tightness, shielding, note;
+    [[nodiscard]] bool is_used() const { return permeability || air_changes || tightness; }
+};
+
+/// A dwelling's people, appliances and plants, in short.
+struct DwellingInput {
+    Given<double> bedrooms, people, plants;
+    Given<std::string> appliances, note;
+    Given<TextList> rooms;
+    [[nodiscard]] bool is_used() const { return bedrooms || people || plants || appliances || rooms; }
+};
+
+/// Heat and moisture from something in a room.
+struct GainInput {
+    Given<std::string> name, kind, profile, note;
+    Given<double> power, power_per_area, count, moisture, radiant, latent, lost, to_void;
 };
 
 /// What a room can have by its use; a room type holds the same.
@@ -176,9 +211,13 @@ struct UseInput {
     Given<std::string> heating_profile, cooling_profile;
     Given<double> stratification, moisture_buffer;
     Given<double> people, area_per_person, people_expected, sensible_per_person, latent_per_person;
-    Given<double> lighting, equipment, equipment_power, moisture;
+    Given<std::string> activity;
+    Given<double> lighting, lighting_power, equipment, equipment_power, moisture;
+    Given<double> people_radiant, lighting_radiant, equipment_radiant, lighting_to_void, gain_diversity;
     Given<std::string> people_profile, lighting_profile, equipment_profile, moisture_profile, ventilation_profile;
     Given<double> infiltration, infiltration_summer, ventilation_per_person, ventilation_per_area, ventilation_rate;
+    Given<double> vents, flues, chimneys;
+    Given<std::string> floor_finish, ceiling_finish;
     Given<double> furniture;
     Given<double> heating_limit, cooling_limit, radiant_share;
     Given<std::string> heated_by, cooled_by;
@@ -187,7 +226,9 @@ struct UseInput {
 struct RoomTypeInput {
     Given<std::string> name, like, region, purpose, source, note;
     UseInput use{};
+    std::vector<GainInput> gains{};
     static void for_each_part(auto& self, auto visit) { visit(self.use); }
+    static void for_each_nested(auto& self, auto visit) { visit("gain", self.gains); }
 };
 
 /// How the plan was drawn.
@@ -213,14 +254,15 @@ struct RepeatInput {
 struct OpeningInput {
     Given<std::string> name, in, to, kind, glazing, shade, note;
     Given<double> width, height, area, share, sill, from_left, from_right, count, u_value;
+    Given<double> opened_per_hour, open_for;
     Given<double> reveal, overhang, overhang_above, overhang_beyond, fins, fins_beside;
 };
 
 /// What is said of one face of a room instead of being found; or a face that the room is enclosed by.
 struct FaceInput {
-    Given<std::string> name, on, beyond, room, sun, build_up, note;
+    Given<std::string> name, on, beyond, room, sun, build_up, colour, note;
     Given<PointList> corners; ///< in space, above the storey's floor
-    Given<double> temperature, reduction_factor, warmer_in_winter, warmer_in_summer;
+    Given<double> temperature, reduction_factor, warmer_in_winter, warmer_in_summer, absorptance;
 };
 
 /// Air that comes into a room from another one.
@@ -230,34 +272,46 @@ struct TransferAirInput {
 };
 
 struct RoomInput {
-    Given<std::string> name, storey, type, like, walk, place, thermostat_in, note;
+    Given<std::string> name, storey, type, like, walk, place, thermostat_in, status, leave_out, void_room, note;
     Given<QuantityList> at, size;
     Given<PointList> corners;
     Given<double> height, ceiling_void, floor_void, perimeter;
+    Given<double> heating_load, sensible_load, latent_load; ///< that stand instead of the computed ones
+    Given<std::string> load_reason;
     Given<TextList> slopes, perimeter_on;
     UseInput use{};
     std::vector<OpeningInput> openings{};
     std::vector<FaceInput> faces{};
     std::vector<TransferAirInput> transfer_air{};
+    std::vector<GainInput> gains{};
     static void for_each_part(auto& self, auto visit) { visit(self.use); }
     static void for_each_nested(auto& self, auto visit)
     {
         visit("opening", self.openings);
         visit("face", self.faces);
         visit("transfer_air", self.transfer_air);
+        visit("gain", self.gains);
     }
+};
+
+/// A record of a room that stands in a table by itself, a line each.
+template <class Record>
+struct OfRoom {
+    Given<std::string> room;
+    Record record{};
+    static void for_each_part(auto& self, auto visit) { visit(self.record); }
 };
 
 /// Pipes between a plant and the terminal units of rooms.
 struct CircuitInput {
     Given<std::string> name, carries, unit, plant, note;
-    Given<double> supply, back;
+    Given<double> supply, back, diversity;
 };
 
 /// What makes heat or cold.
 struct PlantInput {
     Given<std::string> name, kind, note;
-    Given<double> margin, units;
+    Given<double> margin, units, diversity;
 };
 
 /// A product that someone has settled on: rated, not chosen.
@@ -296,6 +350,10 @@ struct Input {
     std::vector<ThermalBridgeInput> thermal_bridges{};
     std::vector<ObstructionInput> obstructions{};
     std::vector<ProfileInput> profiles{};
+    std::vector<DaysInput> days{};
+    std::vector<CalendarInput> calendars{};
+    AirtightnessInput airtightness{};
+    DwellingInput dwelling{};
     std::vector<RoomTypeInput> room_types{};
     PlanInput plan{};
     std::vector<StoreyInput> storeys{};

@@ -24,6 +24,21 @@ namespace venture::building {
     return {quantity::Severity::error, code, where, fmt::format("{}: {}", spec.name, found), std::move(hint)};
 }
 
+/// What to do about a number outside its bounds: the unit in which it would be inside, if there is one.
+[[nodiscard]] inline std::string unit_that_fits(double si, const quantity::KeySpec& spec)
+{
+    std::vector<std::string> units = quantity::unit_symbols(spec.kind);
+    if (spec.kind == quantity::Kind::length)
+        std::ranges::stable_partition(units, [](const auto& u) { return u == "mm"; });
+    for (const std::string& unit : units) {
+        const auto meant = quantity::to_si(si, unit, spec.kind);
+        const double* value = std::get_if<double>(&meant);
+        if (value != nullptr && *value >= spec.allowed.lowest && *value <= spec.allowed.highest)
+            return fmt::format("is the unit right? \"{:g} {}\" would be", si, unit);
+    }
+    return "is the unit right?";
+}
+
 /// Whether a number lies in the key's bounds; if not, why.
 [[nodiscard]] inline std::optional<quantity::Problem> bounds_problem(double si, const quantity::KeySpec& spec,
                                                                      quantity::OriginId where)
@@ -36,7 +51,7 @@ namespace venture::building {
     return key_problem(
         quantity::codes::bounds, where, spec,
         fmt::format("{} is outside {} to {}", print(si), print(spec.allowed.lowest), print(spec.allowed.highest)),
-        "is the unit right?");
+        unit_that_fits(si, spec));
 }
 
 /// Reads a number with its unit into `out`.

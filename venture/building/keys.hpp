@@ -48,6 +48,16 @@ std::span<const Key<building::FabricInput>> keys<building::FabricInput>();
 template <>
 std::span<const Key<building::ProfileInput>> keys<building::ProfileInput>();
 template <>
+std::span<const Key<building::DaysInput>> keys<building::DaysInput>();
+template <>
+std::span<const Key<building::CalendarInput>> keys<building::CalendarInput>();
+template <>
+std::span<const Key<building::AirtightnessInput>> keys<building::AirtightnessInput>();
+template <>
+std::span<const Key<building::DwellingInput>> keys<building::DwellingInput>();
+template <>
+std::span<const Key<building::GainInput>> keys<building::GainInput>();
+template <>
 std::span<const Key<building::UseInput>> keys<building::UseInput>();
 template <>
 std::span<const Key<building::RoomTypeInput>> keys<building::RoomTypeInput>();
@@ -67,6 +77,12 @@ template <>
 std::span<const Key<building::TransferAirInput>> keys<building::TransferAirInput>();
 template <>
 std::span<const Key<building::RoomInput>> keys<building::RoomInput>();
+template <>
+std::span<const Key<building::OfRoom<building::OpeningInput>>> keys<building::OfRoom<building::OpeningInput>>();
+template <>
+std::span<const Key<building::OfRoom<building::GainInput>>> keys<building::OfRoom<building::GainInput>>();
+template <>
+std::span<const Key<building::OfRoom<building::TransferAirInput>>> keys<building::OfRoom<building::TransferAirInput>>();
 template <>
 std::span<const Key<building::CircuitInput>> keys<building::CircuitInput>();
 template <>
@@ -109,6 +125,10 @@ void for_each_table(auto& input, Visit visit)
     visit("thermal_bridge", input.thermal_bridges);
     visit("obstruction", input.obstructions);
     visit("profile", input.profiles);
+    visit("days", input.days);
+    visit("calendar", input.calendars);
+    visit("airtightness", input.airtightness);
+    visit("dwelling", input.dwelling);
     visit("room_type", input.room_types);
     visit("plan", input.plan);
     visit("storey", input.storeys);
@@ -121,6 +141,15 @@ void for_each_table(auto& input, Visit visit)
     visit("method", input.method);
 }
 
+/// Visits the tables nested in rooms that may also stand in a CSV file by themselves, as (name, member of a room).
+template <class Visit>
+void for_each_table_of_rooms(Visit visit)
+{
+    visit("opening", &RoomInput::openings);
+    visit("gain", &RoomInput::gains);
+    visit("transfer_air", &RoomInput::transfer_air);
+}
+
 /// Visits the tables that a library may hold.
 template <class Visit>
 void for_each_library_table(auto& input, Visit visit)
@@ -131,6 +160,8 @@ void for_each_library_table(auto& input, Visit visit)
     visit("glazing", input.glazings);
     visit("shade", input.shades);
     visit("profile", input.profiles);
+    visit("days", input.days);
+    visit("calendar", input.calendars);
     visit("room_type", input.room_types);
 }
 

@@ -315,6 +315,11 @@ std::span<const Key<FabricInput>> keys<FabricInput>()
         text_key<T>("glazing", &T::glazing, "glazing of windows that name none"),
         text_key<T>("shade", &T::shade, "shade of windows that name none"),
         {number("door_u_value", Kind::heat_transfer, 0.1, 7, "of doors that state none"), &T::door_u_value},
+        {word("wall_colour",
+              "of the outside of walls: takes up 40, 60 or 80 % of the sun, instead of what build-ups say",
+              {"light", "medium", "dark"}),
+         &T::wall_colour},
+        {word("roof_colour", "the same of roofs", {"light", "medium", "dark"}), &T::roof_colour},
         note_key<T>(),
     };
     return all;

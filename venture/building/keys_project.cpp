@@ -19,6 +19,17 @@ std::span<const Key<ProjectInput>> keys<ProjectInput>()
         {word("region", "whose usual values the room types that ship bring: \"Europe\" or \"North America\"",
               regions()),
          &T::region},
+        {whole(
+             number("year", Kind::number, 1600, 9999,
+                    "whose weekdays and dates calendars count; that of the weather year unless typed, else 2029, which "
+                    "begins on a Monday")),
+         &T::year},
+        {otherwise_word(word("phase",
+                             "what stands: existing, without rooms that are new; or planned, without those to be "
+                             "removed",
+                             {"existing", "planned"}),
+                        "planned", "what is designed for"),
+         &T::phase},
         note_key<T>(),
     };
     return all;
@@ -131,8 +142,8 @@ std::span<const Key<TableFileInput>> keys<TableFileInput>()
     static const std::vector<Key<T>> all = {
         text_key<T>("file", &T::file, "CSV file in the project's folder, one record a line", true),
         {must(word("holds", "what a line is",
-                   {"material", "build_up", "glazing", "profile", "room_type", "storey", "room", "circuit", "plant",
-                    "kept", "monthly_mean"})),
+                   {"material", "build_up", "glazing", "profile", "room_type", "storey", "room", "opening", "gain",
+                    "transfer_air", "circuit", "plant", "kept", "monthly_mean"})),
          &T::holds},
         {word("separator", "between cells; detected unless typed", {"comma", "semicolon", "tab", "bar"}),
          &T::separator},

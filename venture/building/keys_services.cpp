@@ -16,6 +16,10 @@ std::span<const Key<CircuitInput>> keys<CircuitInput>()
         {must(number("return", Kind::temperature, 4, 90, "water back from the units")), &T::back},
         {must(word("unit", "terminal unit on it", {"radiator", "fan coil"})), &T::unit},
         text_key<T>("plant", &T::plant, "plant that feeds it", true),
+        {otherwise(number("diversity", Kind::fraction, 0.01, 1,
+                          "share of what its rooms need together that it meets at once"),
+                   1.0, "all of it"),
+         &T::diversity},
         note_key<T>(),
     };
     return all;
@@ -31,6 +35,10 @@ std::span<const Key<PlantInput>> keys<PlantInput>()
         {otherwise(number("margin", Kind::fraction, 0, 1, "allowance on the sum of what its rooms need"), 0.0,
                    "none unless typed"),
          &T::margin},
+        {otherwise(number("diversity", Kind::fraction, 0.01, 1,
+                          "share of what its circuits need together that it meets at once; before the margin"),
+                   1.0, "all of it"),
+         &T::diversity},
         {otherwise(whole(number("units", Kind::number, 1, 12, "how many equal units share the duty")), 1.0, "one"),
          &T::units},
         note_key<T>(),

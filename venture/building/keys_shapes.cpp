@@ -97,6 +97,9 @@ std::span<const Key<OpeningInput>> keys<OpeningInput>()
          &T::from_left},
         {number("from_right", Kind::length, 0, 1000, "instead, from the right end"), &T::from_right},
         {otherwise(whole(number("count", Kind::number, 1, 1000, "how many alike")), 1.0, "one"), &T::count},
+        {number("opened_per_hour", Kind::number, 0, 3600, "of a door to outdoors: how often each is opened in an hour"),
+         &T::opened_per_hour},
+        {number("open_for", Kind::hours, 0, 1, "how long it stands open each time; 10 s unless typed"), &T::open_for},
         {number("reveal", Kind::length, 0, 2,
                 "by how much the window stands back from the face of the wall: head and "
                 "sides shade it; none unless typed"),
@@ -147,6 +150,9 @@ std::span<const Key<FaceInput>> keys<FaceInput>()
          &T::warmer_in_summer},
         {word("sun", "none: in permanent shade", {"none"}), &T::sun},
         text_key<T>("build_up", &T::build_up, "instead of the one in [fabric]"),
+        {word("colour", "of its outside: takes up 40, 60 or 80 % of the sun", {"light", "medium", "dark"}), &T::colour},
+        {number("absorptance", Kind::fraction, 0, 1, "instead of colour: share of the sun that its outside takes up"),
+         &T::absorptance},
         note_key<T>(),
     };
     return all;
@@ -194,6 +200,24 @@ std::span<const Key<RoomInput>> keys<RoomInput>()
              "none unless typed"),
          &T::ceiling_void},
         {number("floor_void", Kind::length, 0, 5, "the same of the void under a raised floor"), &T::floor_void},
+        text_key<T>("void_room", &T::void_room,
+                    "room that is the void over its ceiling: takes the heat that gains send there"),
+        {otherwise_word(
+             word("status", "whether it stands in both phases of the project", {"as it is", "new", "to be removed"}),
+             "as it is", "stands before and after"),
+         &T::status},
+        {otherwise_word(
+             word("leave_out",
+                  "yes: stands, but is neither heated nor cooled nor used, and has no loads; its temperature "
+                  "floats",
+                  {"no", "yes"}),
+             "no", "every room counts"),
+         &T::leave_out},
+        {number("heating_load", Kind::power, 0, 1e7, "stands instead of the computed one, and is shown beside it"),
+         &T::heating_load},
+        {number("sensible_load", Kind::power, 0, 1e7, "the same of sensible cooling"), &T::sensible_load},
+        {number("latent_load", Kind::power, 0, 1e7, "the same of latent cooling, with sensible_load"), &T::latent_load},
+        text_key<T>("load_reason", &T::load_reason, "why loads were typed; printed with them"),
         note_key<T>(),
     };
     return all;

@@ -206,7 +206,7 @@ INSTANTIATE_TEST_SUITE_P(Input, Mistakes,
                                          [](Input& in) { in.rooms[0].storey = std::string{"attic"}; }},
                                  Mistake{"unknown_type", codes::unknown_name, "no room type is called 'x'",
                                          [](Input& in) { in.rooms[0].type = std::string{"x"}; }},
-                                 Mistake{"unknown_profile", codes::unknown_name, "no profile is called 'x'",
+                                 Mistake{"unknown_profile", codes::unknown_name, "no profile or calendar is called 'x'",
                                          [](Input& in) { in.rooms[0].use.people_profile = std::string{"x"}; }},
                                  Mistake{"unknown_glazing", codes::unknown_name, "no glazing is called 'x'",
                                          [](Input& in) {

@@ -120,7 +120,7 @@ void Resolver::check_bounds_and_requirements(Of what)
     for_each_table(input_, [&](std::string_view name, const auto& records) {
         const bool of_site = name == "site" || name == "weather" || name == "monthly_mean";
         const bool of_fabric = name == "material" || name == "build_up" || name == "pane" || name == "glazing" ||
-                               name == "shade" || name == "profile";
+                               name == "shade" || name == "profile" || name == "days" || name == "calendar";
         if ((what == Of::site && !of_site) || (what == Of::fabric && !of_fabric)) return;
         if constexpr (requires { records.begin(); })
             for (const auto& record : records) check_record(name, record);
@@ -153,26 +153,6 @@ void Resolver::add_project()
     const ProjectInput& p = input_.project;
     building_.project = {value_of(p.name), value_of(p.client), value_of(p.number), value_of(p.author),
                          value_of(p.revision)};
-}
-
-void Resolver::add_profiles()
-{
-    building_.profiles.push_back(calendar::constant_profile("always", 1.0));
-    for (const ProfileInput& given : input_.profiles) {
-        calendar::Profile profile{value_of(given.name), {}};
-        if (given.hours)
-            for (const auto& text : *given.hours) {
-                const auto ranges = calendar::parse_hour_range(text.text);
-                if (const auto* wrong = std::get_if<std::string>(&ranges)) {
-                    problem(codes::hours, text.origin, *wrong);
-                    continue;
-                }
-                for (const auto& range : std::get<std::vector<calendar::HourRange>>(ranges))
-                    for (int h = range.from; h < range.to; ++h)
-                        profile.fraction[static_cast<std::size_t>(h)] = range.fraction;
-            }
-        building_.profiles.push_back(std::move(profile));
-    }
 }
 
 void Resolver::add_storeys()
@@ -229,6 +209,7 @@ Resolved Resolver::run()
     add_build_ups();
     add_glazings();
     add_profiles();
+    add_calendars();
     add_shades();
     add_storeys();
     check_repetitions();
@@ -241,9 +222,12 @@ Resolved Resolver::run()
     // Shapes are only worth matching when every room has one; the names they use can be told all the same.
     const bool all_shaped = numbers_sound_ && building_.rooms.size() == input_.rooms.size() && !building_.rooms.empty();
     if (all_shaped && (tables_sound || !quantity::has_error(problems_))) add_surfaces();
+    if (all_shaped && !quantity::has_error(problems_)) add_leakage();
+    if (building_.rooms.size() == input_.rooms.size()) check_air_balance();
     if (building_.rooms.size() == input_.rooms.size())
         add_thermal_bridges(all_shaped && !quantity::has_error(problems_));
     if (all_shaped && !quantity::has_error(problems_)) add_ground();
+    if (all_shaped && !quantity::has_error(problems_)) look_over_rooms();
     Resolved out{.problems = std::move(problems_)};
     if (!quantity::has_error(out.problems) && numbers_sound_) {
         building_.origins = input_.origins;
@@ -270,6 +254,7 @@ ResolvedFabric Resolver::run_fabric()
     add_build_ups();
     add_glazings();
     add_profiles();
+    add_calendars();
     add_shades();
     return {.fabric = std::move(building_), .problems = std::move(problems_), .effective = std::move(input_)};
 }

@@ -41,6 +41,10 @@ struct ResolvedFabric {
 /// Completes build-ups, glazings and shades, and nothing else.
 [[nodiscard]] ResolvedFabric resolve_fabric(const Input& input);
 
+/// Year whose weekdays and dates calendars count: that of the project, else of its weather year, else 2029, a common year
+/// that begins on a Monday.
+[[nodiscard]] int calendar_year(const Input& input);
+
 /// Fills what was left open from room types and defaults, finds neighbours, and checks everything. A building made in
 /// code gets the same defaults and the same checks as one read from files.
 [[nodiscard]] Resolved resolve(const Input& input);

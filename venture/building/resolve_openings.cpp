@@ -103,9 +103,29 @@ void Resolver::fill_opening(const OpeningInput& given, quantity::OriginId where,
                           return g.values.name;
                       }).value_or(0);
     if (!door && !given.to) out.shade = shade_of(given);
+    set_open_share(given, label, out);
     if ((door || given.to) && given.shade)
         problem(codes::contradiction, given.shade.origin,
                 fmt::format("{}: a {} has no shade", label, door ? "door" : "window between rooms"));
+}
+
+/// How much of the time a door to outdoors stands open.
+void Resolver::set_open_share(const OpeningInput& given, const std::string& label, Opening& out)
+{
+    if (!given.opened_per_hour && !given.open_for) return;
+    constexpr double usual_h = 10.0 / 3600.0;
+    const quantity::OriginId where = given.opened_per_hour ? given.opened_per_hour.origin : given.open_for.origin;
+    if (out.kind != Opening::Kind::door || given.to || !given.opened_per_hour)
+        problem(codes::contradiction, where,
+                fmt::format("{}: {}", label,
+                            !given.opened_per_hour ? "open_for stands without opened_per_hour"
+                                                   : "only doors to outdoors are opened by the hour"),
+                "say both of a door to outdoors; air between rooms is transfer_air");
+    out.open_share = value_of(given.opened_per_hour) * (given.open_for ? *given.open_for : usual_h);
+    if (out.open_share > 1.0)
+        problem(codes::contradiction, where,
+                fmt::format("{}: it would stand open for {:.0f} minutes in every hour", label, 60.0 * out.open_share),
+                "mend opened_per_hour or open_for");
 }
 
 /// Where the size of an opening is said, if it is, in one of three ways.

@@ -9,12 +9,6 @@ namespace venture::building::detail {
 namespace codes = quantity::codes;
 using quantity::Severity;
 
-std::size_t Resolver::profile_called(const Given<std::string>& name)
-{
-    if (!name) return 0;
-    return find("profile", name, building_.profiles, [](const calendar::Profile& p) { return p.name; }).value_or(0);
-}
-
 std::optional<Setback> Resolver::setback_of(const Given<double>& temperature, const Given<std::string>& profile,
                                             const Given<double>& ramp)
 {
@@ -78,6 +72,36 @@ void Resolver::count_origins(const UseInput& given, Room& room) const
             key.field);
 }
 
+/// What a room says itself although its type does.
+void Resolver::list_overruled(const RoomInput& given, Room& room) const
+{
+    struct AsText {
+        std::string operator()(double value, const KeySpec& spec) const
+        {
+            return quantity::print_quantity(value, spec.kind);
+        }
+        std::string operator()(const std::string& value, const KeySpec&) const { return fmt::format("'{}'", value); }
+    };
+    constexpr AsText as_text;
+    for (const RoomTypeInput* type : types_of(given))
+        for (const auto& key : keys<UseInput>())
+            std::visit(
+                [&](auto field) {
+                    if constexpr (requires { as_text(*(given.use.*field), key.spec); }) {
+                        const auto &own = given.use.*field, &theirs = type->use.*field;
+                        if (!own || !theirs || *own == *theirs) return;
+                        const auto kind = input_.origins.at(own.origin).kind;
+                        if (kind == quantity::OriginKind::inherited || kind == quantity::OriginKind::default_value)
+                            return;
+                        if (std::ranges::find(room.overruled, key.spec.name, &OverruledValue::key) ==
+                            room.overruled.end())
+                            room.overruled.push_back(
+                                {std::string{key.spec.name}, as_text(*own, key.spec), as_text(*theirs, key.spec)});
+                    }
+                },
+                key.field);
+}
+
 /// @param away  sign of the way in which a setback lies from its set-point
 void Resolver::check_setback(const Room& room, std::string_view what, const Given<double>& setback,
                              const Given<std::string>& profile, const Given<double>& ramp,
@@ -113,7 +137,8 @@ void Resolver::check_use(const RoomInput& given, const Room& room)
         use.heating_setpoint_C->value > use.cooling_setpoint_C->value)
         problem(codes::contradiction, use.cooling_setpoint_C->origin,
                 fmt::format("room '{}' would be heated to {:g} degC and cooled to {:g} degC at once", room.name,
-                            use.heating_setpoint_C->value, use.cooling_setpoint_C->value));
+                            use.heating_setpoint_C->value, use.cooling_setpoint_C->value),
+                "keep some kelvin between the two");
     check_setback(room, "heating", given.use.heating_setback, given.use.heating_profile, given.use.preheating,
                   use.heating_setpoint_C, -1.0);
     check_setback(room, "cooling", given.use.cooling_setback, given.use.cooling_profile, given.use.precooling,
@@ -125,12 +150,6 @@ void Resolver::check_use(const RoomInput& given, const Room& room)
     if (use.humidity_limit && !use.cooling_setpoint_C)
         problem(codes::contradiction, use.humidity_limit->origin,
                 fmt::format("room '{}' has a humidity limit but no cooling set-point: nothing dries it", room.name));
-    if (use.people.value > 0.0 && room.outdoor_air_by_plan_m3_per_s() <= 0.0) {
-        finding(Severity::warning, codes::no_outdoor_air, given.name.origin, "room/" + room.name,
-                fmt::format("room '{}' holds {:g} people and has no ventilation, only leakage", room.name,
-                            use.people.value),
-                "give ventilation_per_person, ventilation_per_area or ventilation_rate");
-    }
 }
 
 void Resolver::add_room(RoomInput& given, const RoomOutline& outline)
@@ -148,6 +167,7 @@ void Resolver::add_room(RoomInput& given, const RoomOutline& outline)
         (void)find("room type", given.type, input_.room_types, [](const RoomTypeInput& t) { return value_of(t.name); });
     room.use = use_of(given.use);
     count_origins(given.use, room);
+    list_overruled(given, room);
     if (!numbers_sound_ || !storey || outline.ring.empty()) return; // a length out of bounds is no shape
     room.storey = *storey;
     room.outline = {outline.ring, outline.holes};
@@ -160,6 +180,7 @@ void Resolver::add_room(RoomInput& given, const RoomOutline& outline)
     add_slopes(given, room);
     take_out_voids(given, room);
     set_people(given, room);
+    leave_out(given, room);
     check_use(given, room);
     check_type_fits(given, room);
     building_.rooms.push_back(std::move(room));
@@ -217,13 +238,18 @@ void Resolver::add_rooms()
         chosen(input_.plan.dimensions, spec_of(&PlanInput::dimensions).choices, PlanDimensions::centre_lines);
     std::vector<RoomOutline> outlines = find_outlines();
     cut_perimeters(outlines);
+    drop_absent_rooms(outlines);
     for (std::size_t r = 0; r < input_.rooms.size(); ++r) add_room(input_.rooms[r], outlines[r]);
     if (building_.rooms.size() != input_.rooms.size()) return;
     for (std::size_t r = 0; r < input_.rooms.size(); ++r) {
         for (const TransferAirInput& air : input_.rooms[r].transfer_air) add_transfer_air(air, r);
         set_thermostat(input_.rooms[r].thermostat_in, r);
+        set_typed_loads(input_.rooms[r], building_.rooms[r]);
+        if (const Given<std::string>& over = input_.rooms[r].void_room)
+            building_.rooms[r].void_room = other_room("void_room", over, r);
     }
-    check_air_balance();
+    spread_dwelling();
+    add_gains();
     for (const auto& [a, b] : overlapping_rooms(building_.rooms))
         problem(codes::overlap, building_.rooms[b].origin,
                 fmt::format("rooms '{}' and '{}' stand in the same place", building_.rooms[a].name,
@@ -253,6 +279,31 @@ void Resolver::add_transfer_air(const TransferAirInput& given, std::size_t room)
                                       .profile = profile_called(given.profile),
                                       .both_ways = value_of(given.way) == "both",
                                       .origin = given.flow.origin});
+}
+
+void Resolver::set_typed_loads(const RoomInput& given, Room& room)
+{
+    const auto take = [](const Given<double>& typed, std::optional<Sourced<double>>& onto) {
+        if (typed) onto = sourced(typed);
+    };
+    take(given.heating_load, room.heating_load_W);
+    take(given.sensible_load, room.sensible_load_W);
+    take(given.latent_load, room.latent_load_W);
+    room.load_reason = value_of(given.load_reason);
+    if (given.heating_load || given.sensible_load)
+        finding(Severity::note, codes::typed_load,
+                given.heating_load ? given.heating_load.origin : given.sensible_load.origin, "room/" + room.name,
+                fmt::format("a load of '{}' is typed and stands instead of the computed one{}", room.name,
+                            room.load_reason.empty() ? "" : ": " + room.load_reason),
+                room.load_reason.empty() ? "say why in load_reason" : "")
+            .inputs = fmt::format("{:.3f} {:.3f} {:.3f}", value_of(given.heating_load), value_of(given.sensible_load),
+                                  value_of(given.latent_load));
+    if (given.latent_load && !given.sensible_load)
+        problem(codes::contradiction, given.latent_load.origin,
+                fmt::format("room '{}' has a latent_load without a sensible_load", room.name), "type both");
+    if (room.left_out && (given.heating_load || given.sensible_load))
+        problem(codes::contradiction, given.leave_out.origin,
+                fmt::format("room '{}' is left out and has a typed load", room.name), "keep one of them");
 }
 
 void Resolver::set_thermostat(const Given<std::string>& governing, std::size_t room)

@@ -218,7 +218,8 @@ void Resolver::check_fabric_names()
     if (input_.fabric.glazing) (void)find("glazing", input_.fabric.glazing, building_.glazings, glazings);
     for (const auto& key : keys<FabricInput>()) {
         const auto* field = std::get_if<Given<std::string> FabricInput::*>(&key.field);
-        if (field == nullptr || key.spec.name == "note" || key.spec.name == "shade" || key.spec.name == "glazing")
+        if (field == nullptr || key.spec.name == "note" || key.spec.name == "shade" || key.spec.name == "glazing" ||
+            !key.spec.choices.empty())
             continue;
         if (const auto& name = input_.fabric.**field) (void)find("build-up", name, building_.build_ups, build_ups);
     }
@@ -269,6 +270,8 @@ void Resolver::add_surfaces()
     join_alike();
     for (Surface& s : building_.surfaces)
         if (s.build_up == no_build_up) set_build_up(s);
+    add_finishes();
+    set_colours();
     add_openings();
 }
 

@@ -1,7 +1,6 @@
-/// Room types: built on others, fit for the project's region and the room's hours, and used at all. And people by area.
+/// Room types: built on others, fit for the project's region and the room's hours, and used at all.
 
 #include <algorithm>
-#include <cmath>
 
 #include <venture/building/resolver.hpp>
 
@@ -21,6 +20,17 @@ const RoomTypeInput* type_called(const std::vector<RoomTypeInput>& types, const 
 }
 
 } // namespace
+
+/// The type of a room, the one that that is like, and so on; each once.
+std::vector<const RoomTypeInput*> Resolver::types_of(const RoomInput& room) const
+{
+    std::vector<const RoomTypeInput*> out;
+    const RoomTypeInput* type = type_called(input_.room_types, room.type);
+    for (; type != nullptr && std::ranges::find(out, type) == out.end();
+         type = type_called(input_.room_types, type->like))
+        out.push_back(type);
+    return out;
+}
 
 void Resolver::check_room_types()
 {
@@ -74,28 +84,6 @@ void Resolver::check_type_fits(const RoomInput& given, const Room& room)
                             spec_of(field).name.substr(0, spec_of(field).name.find('_')), *hours, *profile->purpose),
                 "take hours of its own purpose, or say why these are right");
     }
-}
-
-/// Number of people, from the floor area for each of them where that is what was said.
-void Resolver::set_people(RoomInput& given, Room& room)
-{
-    const bool by_number =
-        given.use.people && input_.origins.at(given.use.people.origin).kind != OriginKind::default_value;
-    const Given<double>& area = given.use.area_per_person;
-    if (by_number && area)
-        problem(codes::contradiction, area.origin,
-                fmt::format("people and area_per_person both say how many people '{}' holds", room.name),
-                "give one of them; the other one as people_expected, to check it against");
-    else if (area && *area > 0.0)
-        given.use.people = computed(room.floor_area_m2 / *area, "floor area, by area_per_person", area.origin);
-    room.use.people = sourced(given.use.people);
-    constexpr double alike = 0.1;
-    const Given<double>& expected = given.use.people_expected;
-    const double people = room.use.people.value;
-    if (!expected || std::abs(people - *expected) <= alike * std::max(people, *expected)) return;
-    finding(Severity::warning, codes::people_expected, expected.origin, "room/" + room.name,
-            fmt::format("room '{}' holds {:.1f} people, {:g} were expected", room.name, people, *expected),
-            "mend people or area_per_person, or what is expected");
 }
 
 } // namespace venture::building::detail

@@ -47,10 +47,24 @@ private:
     void check_numbers(const T& value, const KeySpec& spec, quantity::OriginId where);
     void check_names();
     void add_project();
-    [[nodiscard]] std::size_t profile_called(const Given<std::string>& name);
-    void add_profiles();
     void add_storeys();
     void check_repetitions();
+
+    // resolve_calendars.cpp: profiles, named days and calendars
+    void set_year();
+    void add_profiles();
+    void add_calendars();
+    void check_days();
+    [[nodiscard]] calendar::Profile profile_of(const ProfileInput& given);
+    [[nodiscard]] std::optional<calendar::YearDays> days_called(std::string_view name);
+    [[nodiscard]] std::optional<calendar::YearDays> days_in(std::string_view text, quantity::OriginId where);
+    [[nodiscard]] std::optional<calendar::Profile> daily_profile(const std::string& text, quantity::OriginId where);
+    [[nodiscard]] std::optional<calendar::RuleDays> rule_of(const quantity::PlacedText& rule);
+    void look_over(const calendar::Calendar& made, const CalendarInput& given);
+    [[nodiscard]] std::optional<std::size_t> calendar_called(const Given<std::string>& name);
+    [[nodiscard]] std::optional<std::vector<calendar::HourRange>> hours_in(std::string_view text,
+                                                                           quantity::OriginId where);
+    [[nodiscard]] std::size_t profile_called(const Given<std::string>& name);
 
     // resolve_fabric.cpp: what surfaces are made of
     void check_materials();
@@ -139,18 +153,53 @@ private:
                        const Given<std::string>& profile, const Given<double>& ramp,
                        const std::optional<Sourced<double>>& setpoint, double away);
     void count_origins(const UseInput& given, Room& room) const;
+    void list_overruled(const RoomInput& given, Room& room) const;
     void tell_near_miss(const NearMiss& miss);
     void check_use(const RoomInput& given, const Room& room);
     [[nodiscard]] std::optional<std::size_t> other_room(std::string_view key, const Given<std::string>& name,
                                                         std::size_t room);
     void add_transfer_air(const TransferAirInput& given, std::size_t room);
+    void set_typed_loads(const RoomInput& given, Room& room);
     void set_thermostat(const Given<std::string>& governing, std::size_t room);
     void check_air_balance();
 
     // resolve_types.cpp: what rooms are for
     void check_room_types();
+    [[nodiscard]] std::vector<const RoomTypeInput*> types_of(const RoomInput& room) const;
     void check_type_fits(const RoomInput& given, const Room& room);
+
+    // resolve_gains.cpp: people, and heat and moisture from all that is inside
     void set_people(RoomInput& given, Room& room);
+    void set_activity(UseInput& given, Use& use);
+    void spread_dwelling();
+    void add_gains();
+    [[nodiscard]] Gain gain_of(const GainInput& given, const Room& room);
+
+    // resolve_leakage.cpp: outdoor air that nobody asked for
+    void add_leakage();
+    [[nodiscard]] double leaks_at_50_Pa_m_per_s();
+    void set_infiltration(std::size_t room, double leaks_m_per_s);
+    [[nodiscard]] double through_doors_m3_per_s(std::size_t room, bool winter) const;
+
+    // resolve_finishes.cpp: what lies on floors, hangs under ceilings, and colours faces
+    void add_finishes();
+    [[nodiscard]] std::optional<std::size_t> finish_of(std::size_t room, Attitude attitude);
+    void set_colours();
+
+    // resolve_phases.cpp: rooms that do not stand yet, or no longer
+    void drop_absent_rooms(std::vector<RoomOutline>& outlines);
+    void leave_out(const RoomInput& given, Room& room);
+
+    // resolve_findings.cpp: what is odd about the whole
+    void look_over_rooms();
+    void look_at_glass(std::size_t room);
+    void look_at_gains(const Room& room);
+    void look_at_air(const Room& room);
+    void look_at_name(const Room& room);
+    void look_at_hours();
+    void look_at_calendars();
+    void look_at_left_out();
+    void look_at_build_ups();
 
     // resolve_surfaces.cpp: what encloses them
     void check_fabric_names();
@@ -179,6 +228,7 @@ private:
     [[nodiscard]] Surface* surface_for(const OpeningInput& opening, std::size_t room, const std::string& label);
     [[nodiscard]] static Plates plates_of(const OpeningInput& opening);
     void check_plates(const OpeningInput& opening, const std::string& label);
+    void set_open_share(const OpeningInput& given, const std::string& label, Opening& out);
     void fill_opening(const OpeningInput& opening, quantity::OriginId where, const std::string& label, Opening& out);
     [[nodiscard]] std::optional<quantity::OriginId> size_of_opening(const OpeningInput& opening, std::size_t room);
     static void size_by_wall(const OpeningInput& opening, const Surface& surface, Opening& out);
@@ -246,8 +296,9 @@ private:
     Input input_; ///< completed
     Building building_{};
     std::vector<quantity::Problem> problems_{};
-    std::vector<std::size_t> cut_from_{}; ///< of each room, which room of the input it is a part of
-    std::set<std::size_t> stated_{};      ///< surfaces of which the input says what lies beyond
+    std::vector<std::size_t> cut_from_{};              ///< of each room, which room of the input it is a part of
+    std::map<std::string, calendar::YearDays> days_{}; ///< that [[days]] name
+    std::set<std::size_t> stated_{};                   ///< surfaces of which the input says what lies beyond
     std::map<std::pair<std::size_t, std::string>, std::string> called_{}; ///< by room and name in small letters: the
                                                                           ///< face as it is called without
     static constexpr std::size_t no_build_up = SIZE_MAX;                  ///< yet

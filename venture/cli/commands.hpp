@@ -69,6 +69,12 @@ struct ClimateOptions {
 /// Draws a room's temperatures and loads over some days of the weather year.
 [[nodiscard]] ExitCode draw_hours(const CommonOptions& options, const std::string& room, const YearOptions& year,
                                   const DrawOptions& draw);
+/// Draws the calendars of a project, day by hour.
+/// @param name  of one calendar or profile; empty: all calendars
+[[nodiscard]] ExitCode draw_year(const CommonOptions& options, const std::string& name, const DrawOptions& draw);
+/// Writes records as a CSV table that a project can read again.
+/// @param table  "room", "opening", ...   @param write  no output: to the terminal
+[[nodiscard]] ExitCode export_table(const CommonOptions& options, const std::string& table, const DrawOptions& write);
 [[nodiscard]] ExitCode draw_building(const CommonOptions& options, const DrawOptions& draw);
 [[nodiscard]] ExitCode draw_plan(const CommonOptions& options, const PlanDrawOptions& plan, const DrawOptions& draw);
 /// Writes a short project to begin from, and prints it as it is understood.

@@ -10,6 +10,7 @@
 #include <venture/building/resolve.hpp>
 #include <venture/catalogue/read_catalogue.hpp>
 #include <venture/catalogue/shipped.hpp>
+#include <venture/exchange/icalendar.hpp>
 #include <venture/exchange/loads_table.hpp>
 #include <venture/exchange/weather_file.hpp>
 #include <venture/quantity/codes.hpp>
@@ -47,7 +48,23 @@ Job::Job(const std::filesystem::path& path, const std::vector<std::string>& chan
         problems_ = std::move(project_.problems);
     }
     lay_over(changes);
+    read_events();
     take_from_shipped_library();
+}
+
+/// Dates of iCalendar files join those that [[days]] state.
+void Job::read_events()
+{
+    building::Input& input = project_.input;
+    for (building::DaysInput& days : input.days) {
+        const project::SourceFile* file = days.file ? project_.sources.find(*days.file) : nullptr;
+        if (file == nullptr) continue; // told when it was to be read
+        building::TextList dates =
+            exchange::read_event_days(file->text, file->name, building::calendar_year(input),
+                                      days.events ? *days.events : std::string{}, input.origins, problems_);
+        if (days.dates) dates.insert(dates.begin(), (*days.dates).begin(), (*days.dates).end());
+        days.dates = {std::move(dates), days.dates ? days.dates.origin : days.file.origin};
+    }
 }
 
 void Job::take_from_shipped_library(const std::vector<std::string>& also)

@@ -71,6 +71,7 @@ private:
     /// Tells what is wrong with circuits and plants of a project whose building does not stand.
     void check_services_alone();
     void tell_capped_humidity();
+    void read_events();
     void add(std::vector<quantity::Problem> more);
     [[nodiscard]] std::vector<services::Client> clients() const;
 

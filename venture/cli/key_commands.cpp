@@ -7,6 +7,7 @@
 #include <nlohmann/json.hpp>
 
 #include <venture/building/effective.hpp>
+#include <venture/cli/calendar_commands.hpp>
 #include <venture/cli/fabric_commands.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/project/output.hpp>
@@ -39,10 +40,13 @@ std::vector<building::EffectiveValue> values_of(const Job& job, const std::strin
 ExitCode no_such_name(const std::string& name, const building::Building* building)
 {
     std::vector<std::string> names = report::explainable_keys();
-    if (building != nullptr) std::ranges::copy(fabric_names(*building), std::back_inserter(names));
+    if (building != nullptr) {
+        std::ranges::copy(fabric_names(*building), std::back_inserter(names));
+        std::ranges::copy(calendar_names(*building), std::back_inserter(names));
+    }
     const auto near = quantity::nearest_name(name, names);
     print_error(fmt::format("no key{} is called '{}'{}; all keys are in docs/keys.md\n",
-                            building != nullptr ? ", no build-up and no glazing" : "", name,
+                            building != nullptr ? ", no build-up, no glazing and no profile" : "", name,
                             near ? fmt::format(" (did you mean '{}'?)", *near) : ""));
     return ExitCode::bad_input;
 }
@@ -76,6 +80,10 @@ ExitCode explain(const CommonOptions& o, const std::string& key)
     const building::Building* building = job && job->building() ? &*job->building() : nullptr;
     if (!text) {
         if (building != nullptr && show_fabric(key, *building, true, units, o, job)) return finish(*job, o);
+        if (const auto* calendar = building != nullptr ? find_calendar(*building, key) : nullptr) {
+            print(explained(*building, *calendar));
+            return finish(*job, o);
+        }
         if (job) return no_such_name(key, building);
         const auto shipped = shipped_fabric();
         if (show_fabric(key, shipped.fabric, false, units, o, job)) return ExitCode::done;

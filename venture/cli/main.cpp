@@ -14,6 +14,7 @@
 #include <spdlog/spdlog.h>
 
 #include <venture/cli/commands.hpp>
+#include <venture/project/write_table.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/names.hpp>
 
@@ -59,6 +60,7 @@ public:
         add_explain();
         add_library();
         add_schema();
+        add_export();
         add_pack();
         add_watch();
     }
@@ -299,6 +301,10 @@ private:
         hours->add_option("--from", year_.from, "first day, e.g. \"10 July\"")->required();
         hours->add_option("--days", year_.days, "how many; a week unless given")->check(CLI::Range(1, 366));
         add_picture(*hours, [this] { return cli::draw_hours(common_, room_, year_, draw_); });
+        auto* year = draw->add_subcommand("year", "calendars day by hour: when things are used");
+        add_common(*year, false);
+        year->add_option("NAME", calendar_, "of one calendar or profile; all calendars unless given");
+        add_picture(*year, [this] { return cli::draw_year(common_, calendar_, draw_); });
         auto* climate = draw->add_subcommand("climate", "the weather year: temperatures, sun by hour and day, wind");
         add_common(*climate, false);
         add_picture(*climate, [this] { return cli::draw_climate(common_, draw_); });
@@ -306,9 +312,8 @@ private:
 
     void add_explain()
     {
-        auto* c = app_.add_subcommand(
-            "explain",
-            "what a key of the project file means and where a project sets it, or a build-up or glazing taken apart");
+        auto* c = app_.add_subcommand("explain", "what a key of the project file means and where a project sets it, or "
+                                                 "a build-up, glazing or calendar taken apart");
         c->add_option(
              "NAME", explained_,
              "[PROJECT] NAME: a key (\"height\", \"room/height\", \"room.opening/sill\"), a table (\"room\"), or "
@@ -340,6 +345,19 @@ private:
         c->add_option("-o,--output", output_, "write the schemas of project, include and library into this folder");
         c->add_flag("--force", force_, "write even over files that Venture did not write");
         c->callback([this] { command_ = [this] { return cli::schema(output_, force_); }; });
+    }
+
+    void add_export()
+    {
+        auto* c = app_.add_subcommand(
+            "export", "write a table of the project as CSV, to edit in a spreadsheet and name in a [[table]]");
+        add_common(*c, false);
+        c->add_option("TABLE", table_, "what its lines are: room, opening, room_type, ...")
+            ->required()
+            ->check(CLI::IsMember(project::writable_tables()));
+        c->add_option("-o,--output", draw_.output, "file to write; to the terminal unless given");
+        c->add_flag("--force", draw_.force, "write even over a file that Venture did not write");
+        c->callback([this] { command_ = [this] { return cli::export_table(common_, table_, draw_); }; });
     }
 
     void add_pack()
@@ -375,7 +393,8 @@ private:
     std::vector<std::string> explained_{}, watched_{};
     std::string word_{}, model_day_{};
     std::filesystem::path output_{};
-    std::string new_folder_{}, starter_ = "empty", demo_folder_ = "venture-demo", room_{}, wall_{}, picture_{};
+    std::string new_folder_{}, starter_ = "empty", demo_folder_ = "venture-demo", room_{}, wall_{}, picture_{},
+                               calendar_{}, table_{};
     bool force_ = false, csv_ = false;
     std::function<ExitCode()> command_{};
 };

@@ -36,14 +36,14 @@ std::vector<LoadCause> causes(const Building& b, const climate::DesignDay& day, 
 std::vector<LoadCause> causes_of_heating(const Building& b, std::size_t room, const RoomLoad& load,
                                          const DesignOptions& options)
 {
-    if (!load.heated || load.typed || load.heating_W <= 0.0) return {};
+    if (!load.heated || load.typed || load.heating_overruled || load.heating_W <= 0.0) return {};
     return causes(b, climate::winter_design_day(b.site), room, load.heating_room_C, {}, 1.0, options.step_s);
 }
 
 std::vector<LoadCause> causes_of_cooling(const Building& b, std::size_t room, const RoomLoad& load,
                                          const DesignOptions& options)
 {
-    if (!load.cooled || load.typed || load.cooling_sensible_W <= 0.0) return {};
+    if (!load.cooled || load.typed || load.cooling_overruled || load.cooling_sensible_W <= 0.0) return {};
     const auto month = std::ranges::find(b.site.months, load.cooling_when.month, &climate::CoolingMonth::month);
     const auto& setpoint = b.rooms[room].use.cooling_setpoint_C;
     if (month == b.site.months.end() || !setpoint) return {};

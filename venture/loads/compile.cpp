@@ -59,6 +59,7 @@ void Compiler::add_zones()
             if (bridge.room == order[z]) m_.zones[z].thermal_bridges_W_per_K += bridge.heat_loss_W_per_K;
     }
     add_transfer_air();
+    add_gains_in_voids();
     if (options_.limits) add_limits();
     sun_.resize(order.size());
 }
@@ -125,26 +126,44 @@ Zone Compiler::zone_of(const building::Room& room)
     return zone;
 }
 
+namespace {
+
+Forcing forcing_of(building::Gain::Kind kind)
+{
+    switch (kind) {
+    case building::Gain::Kind::people:
+        return Forcing::people;
+    case building::Gain::Kind::lighting:
+        return Forcing::lighting;
+    default:
+        return Forcing::equipment;
+    }
+}
+
+} // namespace
+
 void Compiler::add_gains(const building::Room& room, Zone& zone)
 {
-    const building::Use& use = room.use;
-    const auto add = [&](double watts, double radiant_share, std::size_t when, Forcing forcing) {
-        if (watts <= 0.0) return;
-        zone.convective_gain_W.push_back({profile(when, forcing), watts * (1.0 - radiant_share)});
-        zone.radiant_gain_W.push_back({profile(when, forcing), watts * radiant_share});
-    };
-    add(use.people.value * use.sensible_per_person_W.value, radiant_share_people, use.people_profile, Forcing::people);
-    add(use.lighting_W_per_m2.value * room.floor_area_m2, radiant_share_lighting, use.lighting_profile,
-        Forcing::lighting);
-    add(use.equipment_W_per_m2.value * room.floor_area_m2 + use.equipment_W.value, radiant_share_equipment,
-        use.equipment_profile, Forcing::equipment);
-    const double from_people =
-        use.people.value * use.latent_per_person_W.value / air::latent_heat_of_vaporisation_J_per_kg;
-    if (from_people > 0.0)
-        zone.moisture_gain_kg_per_s.push_back({profile(use.people_profile, Forcing::moisture), from_people});
-    if (use.moisture_kg_per_s.value > 0.0)
-        zone.moisture_gain_kg_per_s.push_back(
-            {profile(use.moisture_profile, Forcing::moisture), use.moisture_kg_per_s.value});
+    for (const building::Gain& gain : room.use.gains) {
+        const Forcing forcing = forcing_of(gain.kind);
+        if (gain.sensible_W() > 0.0) {
+            zone.convective_gain_W.push_back({profile(gain.profile, forcing), gain.convective_W});
+            zone.radiant_gain_W.push_back({profile(gain.profile, forcing), gain.radiant_W});
+        }
+        if (gain.moisture_kg_per_s > 0.0)
+            zone.moisture_gain_kg_per_s.push_back({profile(gain.profile, Forcing::moisture), gain.moisture_kg_per_s});
+    }
+}
+
+/// Heat that rooms send into the void over their ceilings, where that is a room.
+void Compiler::add_gains_in_voids()
+{
+    if (winter()) return;
+    for (const building::Room& room : b_.rooms)
+        for (const building::Gain& gain : room.use.gains)
+            if (room.void_room && gain.to_void_W > 0.0)
+                m_.zones[zone_of_room_[*room.void_room]].convective_gain_W.push_back(
+                    {profile(gain.profile, forcing_of(gain.kind)), gain.to_void_W});
 }
 
 void Compiler::add_control(const building::Room& room, Zone& zone)
@@ -171,10 +190,8 @@ SignalId Compiler::set_point(double temperature_C, const std::optional<building:
     const double back_C = setback->temperature_C.value;
     const auto key = std::tuple{temperature_C, back_C, setback->profile, setback->ramp_h, away};
     if (const auto known = set_points_.find(key); known != set_points_.end()) return known->second;
-    const auto& fraction = b_.profiles[setback->profile].fraction;
     const auto asked = [&](std::size_t hour) {
-        return std::lerp(back_C, temperature_C,
-                         fraction[static_cast<std::size_t>(spell_.clock_h[hour % spell_.hours])]);
+        return std::lerp(back_C, temperature_C, fraction(setback->profile, hour % spell_.hours));
     };
     const auto at = [&](std::size_t hour, double into_h) {
         double value = asked(hour);
@@ -198,20 +215,33 @@ SignalId Compiler::set_point(double temperature_C, const std::optional<building:
     return set_points_[key] = m_.add(std::move(signal));
 }
 
-/// A profile of clock time in standard time; in winter design its largest value all day.
+/// The profile of a day of the spell; on design days the one that the calendar has for them.
+const calendar::Profile& Compiler::profile_at(std::size_t calendar, std::size_t hour) const
+{
+    const calendar::Calendar& c = b_.calendars[calendar];
+    return spell_.clock_date.empty() ? c.on_design_day(spell_.month[hour]) : c.on(spell_.clock_date[hour]);
+}
+
+/// What a calendar says by the clock, some way into an hour of the spell.
+double Compiler::fraction(std::size_t calendar, std::size_t hour, double into_h) const
+{
+    const double clock_h = spell_.clock_h[hour] + into_h;
+    const std::size_t day_of = clock_h < 24.0 ? hour : (hour + 1) % spell_.hours; // clocks ahead by half an hour
+    return profile_at(calendar, day_of).fraction[static_cast<std::size_t>(clock_h) % 24];
+}
+
+/// A calendar of clock time in standard time; in winter design its largest value all day.
 SignalId Compiler::profile(std::size_t index, Forcing forcing)
 {
     if (const auto known = profiles_.find({index, forcing}); known != profiles_.end()) return known->second;
-    const auto& fraction = b_.profiles[index].fraction;
-    if (winter()) return profiles_[{index, forcing}] = m_.add_constant(*std::ranges::max_element(fraction), forcing);
+    if (winter())
+        return profiles_[{index, forcing}] = m_.add_constant(b_.calendars[index].on_design_day(0).highest(), forcing);
     const bool whole = std::ranges::all_of(spell_.clock_h, [](double h) { return h == std::floor(h); });
-    const std::size_t per_hour = whole ? 1 : m_.steps / spell_.hours; // clocks may be ahead by half an hour
+    const std::size_t per_hour = whole ? 1 : m_.steps / spell_.hours;
     std::vector<double> values;
     for (std::size_t h = 0; h < spell_.hours; ++h)
-        for (std::size_t k = 0; k < per_hour; ++k) {
-            const double clock_h = spell_.clock_h[h] + (static_cast<double>(k) + 0.5) / static_cast<double>(per_hour);
-            values.push_back(fraction[static_cast<std::size_t>(clock_h) % 24]);
-        }
+        for (std::size_t k = 0; k < per_hour; ++k)
+            values.push_back(fraction(index, h, (static_cast<double>(k) + 0.5) / static_cast<double>(per_hour)));
     return profiles_[{index, forcing}] = m_.add_blocks(std::move(values), forcing);
 }
 

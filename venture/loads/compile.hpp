@@ -9,9 +9,6 @@
 
 namespace venture::loads {
 
-/// Shares of what gains give off as radiation; the rest is convection.
-/// Source    ASHRAE Handbook - Fundamentals, nonresidential cooling load chapter, typical splits, rounded.
-inline constexpr double radiant_share_people = 0.6, radiant_share_lighting = 0.5, radiant_share_equipment = 0.3;
 /// Share of sunlight that a face inside takes up at each strike; our assumption for mid-coloured rooms.
 inline constexpr double inside_solar_absorptance = 0.6;
 /// Absorptance of doors; our assumption.

@@ -61,12 +61,11 @@ std::vector<double> Compiler::shade_down(const building::Surface& s, const build
     std::vector<double> down(sun.size(), 0.0);
     if (!window.shade) return down;
     const building::NamedShade& shade = b_.shades[*window.shade];
-    const auto& fraction = b_.profiles[shade_profile(s, window)].fraction;
+    const std::size_t when = shade_profile(s, window);
     for (std::size_t k = 0; k < down.size(); ++k) {
         const std::size_t hour = k / spell_.samples_per_hour % spell_.hours;
-        const auto clock_h = static_cast<std::size_t>(spell_.clock_h[hour]) % 24;
         const bool is_up = spell_.sun[k].elevation_deg() > 0.0;
-        down[k] = share_down(shade.use, sun[k].total_W_per_m2(), shade.above_W_per_m2, fraction[clock_h], is_up);
+        down[k] = share_down(shade.use, sun[k].total_W_per_m2(), shade.above_W_per_m2, fraction(when, hour), is_up);
     }
     return down;
 }

@@ -93,7 +93,9 @@ void Compiler::add_opaque(const building::Surface& s)
     switch (s.beyond.kind) {
     case Neighbour::Kind::outdoors: {
         OutdoorFace face = outdoor_face(s, outside_emissivity);
-        if (!winter()) face.absorbed_W = {{sun_on(s, nullptr), out.area_m2 * b_.build_ups[s.build_up].absorptance}};
+        if (!winter())
+            face.absorbed_W = {
+                {sun_on(s, nullptr), out.area_m2 * s.absorptance.value_or(b_.build_ups[s.build_up].absorptance)}};
         out.outside = std::move(face);
         break;
     }

@@ -61,12 +61,15 @@ private:
     void add_zones();
     Zone zone_of(const building::Room& room);
     void add_gains(const building::Room& room, Zone& zone);
+    void add_gains_in_voids();
     void add_control(const building::Room& room, Zone& zone);
     void add_limits();
     void add_transfer_air();
     SignalId infiltration(const building::Use& use);
     SignalId set_point(double temperature_C, const std::optional<building::Setback>& setback, double towards);
     SignalId profile(std::size_t index, Forcing forcing);
+    [[nodiscard]] const calendar::Profile& profile_at(std::size_t calendar, std::size_t hour) const;
+    [[nodiscard]] double fraction(std::size_t calendar, std::size_t hour, double into_h = 0.0) const;
 
     // compile_surfaces.cpp: walls, openings and what lies on either side
     void add_surfaces();

@@ -184,6 +184,7 @@ RoomLoad load_of(const Building& b, const std::vector<Run>& runs, std::size_t r)
     const auto floating_C = [&](std::size_t other) { return zone_day(runs.front(), other).air_C.front(); };
     if (out.heated) out.paper = paper_sum(b, r, floating_C);
     for (std::size_t i = 1; i < runs.size() && runs[i].setbacks; ++i) add_cooling(runs[i], r, out);
+    overrule(out, room.heating_load_W, room.sensible_load_W, room.latent_load_W, room.load_reason);
     return out;
 }
 
@@ -207,6 +208,9 @@ DesignLoads design_loads(const Building& building, const DesignOptions& options)
         all.add_bits(run.fingerprint);
     }
     for (std::size_t r = 0; r < building.rooms.size(); ++r) out.loads.rooms.push_back(load_of(building, runs, r));
+    for (const building::Room& room : building.rooms)
+        for (const auto* typed : {&room.heating_load_W, &room.sensible_load_W, &room.latent_load_W})
+            if (*typed) all.add((*typed)->value);
     out.loads.fingerprint = all.value();
     out.loads.outdoor_winter_C = building.site.winter.dry_bulb_C;
     out.loads.pressure_Pa = runs.front().day.pressure.pascal();

@@ -45,8 +45,8 @@ public:
         const building::Room& room = b_.rooms[room_];
         const double outdoor_C = b_.site.winter.dry_bulb_C;
         add_air("infiltration", room.use.infiltration_per_h.value * room.volume_m3 / 3600.0, outdoor_C);
-        const auto& when = b_.profiles[room.use.ventilation_profile].fraction;
-        add_air("ventilation", room.outdoor_air_by_plan_m3_per_s() * *std::ranges::max_element(when), outdoor_C);
+        const double most = b_.calendars[room.use.ventilation_profile].on_design_day(0).highest();
+        add_air("ventilation", room.outdoor_air_by_plan_m3_per_s() * most, outdoor_C);
         for (const building::TransferAir& air : b_.transfer_air) {
             if (air.to == room_) add_transfer(air, air.from);
             if (air.from == room_ && air.both_ways) add_transfer(air, air.to);
@@ -96,7 +96,7 @@ private:
 
     void add_transfer(const building::TransferAir& air, std::size_t from)
     {
-        const double most = *std::ranges::max_element(b_.profiles[air.profile].fraction);
+        const double most = b_.calendars[air.profile].on_design_day(0).highest();
         add_air("air from " + b_.rooms[from].name, air.flow_m3_per_s * most, room_C(from));
     }
 

@@ -12,6 +12,28 @@ double RoomLoad::paper_W() const
     return sum;
 }
 
+void overrule(RoomLoad& load, const std::optional<quantity::Sourced<double>>& heating_W,
+              const std::optional<quantity::Sourced<double>>& sensible_W,
+              const std::optional<quantity::Sourced<double>>& latent_W, const std::string& reason)
+{
+    if (heating_W) {
+        load.heating_overruled = {load.heating_W, reason, heating_W->origin};
+        load.heated = true;
+        load.heating_W = heating_W->value;
+        load.heating_up_W = 0.0;
+        load.heating_hours_W.clear();
+    }
+    if (sensible_W) {
+        load.cooling_overruled = {load.cooling_W, reason, sensible_W->origin};
+        load.cooled = true;
+        load.cooling_sensible_W = load.cooling_sensible_peak_W = sensible_W->value;
+        load.cooling_latent_W = latent_W ? latent_W->value : 0.0;
+        load.cooling_W = load.cooling_sensible_W + load.cooling_latent_W;
+        load.cooling_days.clear();
+        load.cooling_when = load.cooling_sensible_when = {};
+    }
+}
+
 double heating_together_W(const RoomLoads& loads, const std::vector<std::size_t>& rooms)
 {
     double most = 0.0;

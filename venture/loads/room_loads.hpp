@@ -48,6 +48,13 @@ struct AirBalance {
     }
 };
 
+/// A computed load that somebody typed another one over.
+struct Overruled {
+    double computed_W = 0.0; ///< sensible and latent together, of cooling
+    std::string reason{};    ///< empty if not said
+    quantity::OriginId origin{};
+};
+
 /// Needs of one room for a convective supply.
 struct RoomLoad {
     std::string room{};
@@ -55,6 +62,7 @@ struct RoomLoad {
     double floor_area_m2 = 0.0; ///< 0 if not known
     bool typed = false;         ///< someone typed it; else computed by the heat balance
     quantity::OriginId origin{};
+    std::optional<Overruled> heating_overruled{}, cooling_overruled{}; ///< by single values; `typed` then stays false
     bool heated = false, cooled = false;
     quantity::OriginId heating_setpoint_origin{}, cooling_setpoint_origin{}; ///< who said what is held
 
@@ -78,6 +86,12 @@ struct RoomLoad {
     double highest_air_C = 0.0, lowest_air_C = 0.0; ///< over all cooling design days and the winter design
     [[nodiscard]] double paper_W() const;
 };
+
+/// Puts typed loads over the computed ones of a room, which then carry no hours.
+/// @param latent_W  with the sensible load; nothing: 0
+void overrule(RoomLoad& load, const std::optional<quantity::Sourced<double>>& heating_W,
+              const std::optional<quantity::Sourced<double>>& sensible_W,
+              const std::optional<quantity::Sourced<double>>& latent_W, const std::string& reason);
 
 /// Loads of all rooms, and what they were computed from.
 struct RoomLoads {

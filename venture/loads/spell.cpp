@@ -124,7 +124,9 @@ private:
         const std::size_t i = at(h * out_.samples_per_hour);
         const auto day = static_cast<int>(i / year_.steps_per_day()) + 1;
         const climate::MonthDay date = climate::month_day(day, year_.leap);
-        out_.clock_h.push_back(std::fmod(static_cast<double>(h % 24) + climate::clock_ahead_h(site_, date), 24.0));
+        const double clock_h = static_cast<double>(h % 24) + climate::clock_ahead_h(site_, date);
+        out_.clock_h.push_back(std::fmod(clock_h, 24.0));
+        out_.clock_date.push_back(clock_h < 24.0 ? date : climate::month_day(day % year_.days() + 1, year_.leap));
         out_.month.push_back(date.month);
         const auto stated = std::ranges::find(site_.months, date.month, &climate::CoolingMonth::month);
         out_.site_ground_C.push_back(stated != site_.months.end()

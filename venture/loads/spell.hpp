@@ -23,9 +23,10 @@ struct Spell {
     std::vector<double> sky_C{};             ///< what a black sky would be like
     std::vector<climate::SunPosition> sun{}; ///< in the middle of intervals, if means
     // one an hour
-    std::vector<double> clock_h{};       ///< clock time at its beginning, 0..24
-    std::vector<int> month{};            ///< 1..12; 0 in winter design
-    std::vector<double> site_ground_C{}; ///< where a floor has no ground of its own
+    std::vector<double> clock_h{};               ///< clock time at its beginning, 0..24
+    std::vector<int> month{};                    ///< 1..12; 0 in winter design
+    std::vector<climate::MonthDay> clock_date{}; ///< of the clock at its beginning; empty on design days
+    std::vector<double> site_ground_C{};         ///< where a floor has no ground of its own
     std::vector<double> wind_m_per_s{};
     /// What falls on a plane, per sample.
     std::function<std::vector<climate::PlaneIrradiance>(climate::Angle tilt, climate::Angle azimuth)> irradiance{};

@@ -56,6 +56,20 @@ double hardest_supply_C(const services::Services& services, std::size_t plant)
     return hardest;
 }
 
+/// Diversity of the circuits of some rooms, weighted by the rooms' own peaks.
+double diversity_of_circuits(const loads::RoomLoads& loads, const services::Services& services,
+                             const std::vector<std::size_t>& rooms, bool heats)
+{
+    double all_W = 0.0, met_W = 0.0;
+    for (const std::size_t r : rooms) {
+        const auto& circuit = heats ? services.rooms[r].heating : services.rooms[r].cooling;
+        const double peak_W = heats ? loads.rooms[r].heating_W : loads.rooms[r].cooling_W;
+        all_W += peak_W;
+        met_W += circuit ? peak_W * services.circuits[*circuit].diversity : peak_W;
+    }
+    return all_W > 0.0 ? met_W / all_W : 1.0;
+}
+
 } // namespace
 
 std::vector<PlantSelection> select_plants(const loads::RoomLoads& loads, const services::Services& services,
@@ -67,6 +81,7 @@ std::vector<PlantSelection> select_plants(const loads::RoomLoads& loads, const s
         const bool heats = plant.kind == PlantKind::boiler;
         PlantSelection s{.plant = p,
                          .rooms = services.rooms_of_plant(p),
+                         .plant_diversity = plant.diversity,
                          .margin = plant.margin,
                          .supply_C = hardest_supply_C(services, p),
                          .outdoor_C = outdoor_design_C};
@@ -78,7 +93,8 @@ std::vector<PlantSelection> select_plants(const loads::RoomLoads& loads, const s
             s.coincident = loads::coincident_cooling(loads, s.rooms);
             s.rooms_W = s.coincident.total_W;
         }
-        s.duty_W = s.rooms_W * (1.0 + plant.margin);
+        s.circuits_diversity = diversity_of_circuits(loads, services, s.rooms, heats);
+        s.duty_W = s.rooms_W * s.circuits_diversity * s.plant_diversity * (1.0 + plant.margin);
         if (heats)
             choose_or_keep(s, products.boilers, plant.units);
         else

@@ -33,10 +33,12 @@ struct Products {
 struct PlantSelection {
     std::size_t plant = 0; ///< index into Services::plants
     std::vector<std::size_t> rooms{};
-    double rooms_W = 0.0;           ///< heating: together in winter design; cooling: coincident peak
-    loads::Coincident coincident{}; ///< of cooling
+    double rooms_W = 0.0;            ///< heating: together in winter design; cooling: coincident peak
+    loads::Coincident coincident{};  ///< of cooling
+    double circuits_diversity = 1.0; ///< of its circuits, weighted by what their rooms need
+    double plant_diversity = 1.0;    ///< its own
     double margin = 0.0;
-    double duty_W = 0.0;    ///< with the margin
+    double duty_W = 0.0;    ///< with diversity and margin
     double supply_C = 0.0;  ///< hardest of its circuits
     double outdoor_C = 0.0; ///< that a chiller is rated at: the hottest of the design months
     rating::Choice choice{};

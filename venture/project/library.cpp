@@ -139,6 +139,8 @@ void take_from_library(ProjectFile& project, const std::string& name, const std:
         take(all.glazings, own.glazings);
         take(all.shades, own.shades);
         take(all.profiles, own.profiles);
+        take(all.days, own.days);
+        take(all.calendars, own.calendars);
         more = take_types(all.room_types, own, named) || more;
     }
     building::for_each_library_table(all, [&](std::string_view, const auto& records) {

@@ -9,6 +9,7 @@
 #include <venture/project/record_table.hpp>
 #include <venture/project/stated_csv.hpp>
 #include <venture/quantity/codes.hpp>
+#include <venture/quantity/names.hpp>
 
 namespace venture::project {
 
@@ -84,6 +85,8 @@ void ProjectReader::read(std::string text, const std::string& file)
     read_tables();
     read_named(out_.input.loads.table, FileRole::loads);
     read_named(out_.input.weather.file, FileRole::weather);
+    for (const building::DaysInput& days : out_.input.days)
+        if (!days.file || out_.sources.find(*days.file) == nullptr) read_named(days.file, FileRole::calendar);
     read_libraries();
 }
 
@@ -139,33 +142,86 @@ void ProjectReader::include(const std::string& named, OriginId where)
 
 void ProjectReader::read_tables()
 {
-    for (const building::TableFileInput& t : out_.input.tables)
-        if (t.file && t.holds) read_table(t); // else: a missing key, told later
+    const auto is_of_rooms = [](const building::TableFileInput& t) {
+        bool found = false;
+        building::for_each_table_of_rooms([&](std::string_view name, auto) { found = found || name == *t.holds; });
+        return found;
+    };
+    for (const bool of_rooms : {false, true}) // rooms first, then what they have
+        for (const building::TableFileInput& t : out_.input.tables)
+            if (t.file && t.holds && is_of_rooms(t) == of_rooms) read_table(t); // else: a missing key, told later
+}
+
+/// Lines of a table of what rooms have go to their rooms.
+template <class Record>
+void ProjectReader::share_out(std::string_view table, std::vector<building::OfRoom<Record>>&& lines,
+                              std::vector<Record> building::RoomInput::*list)
+{
+    std::map<std::string, building::RoomInput*> rooms;
+    for (building::RoomInput& room : out_.input.rooms)
+        if (room.name) rooms.emplace(*room.name, &room);
+    std::vector<std::string> names;
+    for (const auto& [name, room] : rooms) names.push_back(name);
+    for (building::OfRoom<Record>& line : lines) {
+        if (!line.room) {
+            if (line.room.refused) continue;
+            OriginId where{};
+            quantity::for_each_key_set(line.record, [&](auto& object, auto keys) {
+                for (const auto& key : keys)
+                    std::visit(
+                        [&](auto field) {
+                            if (object.*field) where = (object.*field).origin;
+                        },
+                        key.field);
+            });
+            problem(codes::missing, where, fmt::format("a line of the table of {}s names no room", table),
+                    "fill the column 'room'");
+            continue;
+        }
+        const auto at = rooms.find(*line.room);
+        if (at != rooms.end()) {
+            (at->second->*list).push_back(std::move(line.record));
+            continue;
+        }
+        const auto near = quantity::nearest_name(*line.room, names);
+        problem(codes::unknown_name, line.room.origin, fmt::format("no room is called '{}'", *line.room),
+                near ? fmt::format("did you mean '{}'?", *near) : std::string{});
+    }
 }
 
 void ProjectReader::read_table(const building::TableFileInput& t)
 {
     const auto bytes = load(t.file, false);
     if (!bytes) return;
-    building::for_each_table(out_.input, [&](std::string_view name, auto& records) {
-        if constexpr (requires { records.begin(); }) {
-            using Record = typename std::remove_cvref_t<decltype(records)>::value_type;
+    building::for_each_table_of_rooms(
+        [&]<class Record>(std::string_view name, std::vector<Record> building::RoomInput::*list) {
             if (name != *t.holds) return;
-            const CsvStated stated = stated_by(t);
-            const auto holds_numbers = [](std::size_t, const std::string& heading) {
-                return RecordTable::holds_numbers<Record>(heading);
-            };
-            const CsvTable table = read_csv(*bytes, *t.file, stated, holds_numbers, out_.input.origins, out_.problems);
-            out_.sources.add(
-                {.name = *t.file, .role = FileRole::table, .text = table.text, .path = out_.folder / *t.file}, *bytes);
-            note_dialect(table, stated, *t.file, out_.input.origins, out_.problems);
-            if (table.header.empty()) {
-                problem(codes::file, place(*t.file, 1, 0), "the table is empty", "begin with a row of column names");
-                return;
-            }
-            RecordTable{table, *t.file, out_.input.origins, out_.problems}.read(records);
-        }
+            std::vector<building::OfRoom<Record>> lines;
+            read_lines(t, *bytes, lines);
+            share_out(name, std::move(lines), list);
+        });
+    building::for_each_table(out_.input, [&](std::string_view name, auto& records) {
+        if constexpr (requires { records.begin(); })
+            if (name == *t.holds) read_lines(t, *bytes, records);
     });
+}
+
+template <class Record>
+void ProjectReader::read_lines(const building::TableFileInput& t, const std::string& bytes,
+                               std::vector<Record>& records)
+{
+    const CsvStated stated = stated_by(t);
+    const auto holds_numbers = [](std::size_t, const std::string& heading) {
+        return RecordTable::holds_numbers<Record>(heading);
+    };
+    const CsvTable table = read_csv(bytes, *t.file, stated, holds_numbers, out_.input.origins, out_.problems);
+    out_.sources.add({.name = *t.file, .role = FileRole::table, .text = table.text, .path = out_.folder / *t.file},
+                     bytes);
+    note_dialect(table, stated, *t.file, out_.input.origins, out_.problems);
+    if (table.header.empty())
+        problem(codes::file, place(*t.file, 1, 0), "the table is empty", "begin with a row of column names");
+    else
+        RecordTable{table, *t.file, out_.input.origins, out_.problems}.read(records);
 }
 
 void ProjectReader::read_named(const Given<std::string>& named, FileRole role)

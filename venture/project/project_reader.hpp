@@ -24,6 +24,11 @@ private:
     void include(const std::string& named, quantity::OriginId where);
     void read_tables();
     void read_table(const building::TableFileInput& stated);
+    template <class Record>
+    void read_lines(const building::TableFileInput& stated, const std::string& bytes, std::vector<Record>& records);
+    template <class Record>
+    void share_out(std::string_view table, std::vector<building::OfRoom<Record>>&& lines,
+                   std::vector<Record> building::RoomInput::*list);
     /// Keeps the bytes of a file for whoever reads its form.
     void read_named(const quantity::Given<std::string>& named, FileRole role);
     void read_libraries();

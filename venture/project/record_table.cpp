@@ -1,6 +1,7 @@
 #include <venture/project/record_table.hpp>
 
 #include <algorithm>
+#include <sstream>
 
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/names.hpp>
@@ -108,8 +109,41 @@ void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<quantity::T
     out = Given<quantity::TextList>{std::move(items), where};
 }
 
+/// "0 0|5 0|5 4.2"
+void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<quantity::PointList>& out)
+{
+    const CsvCell* c = cell(row, std::string{spec.name});
+    if (c == nullptr) return;
+    const OriginId where = place(c->line, c->column);
+    const std::size_t numbers = spec.count == 3 ? 3 : 2;
+    quantity::PointList points;
+    std::istringstream all{with_decimal_point(c->text, table_.dialect.decimal_mark)};
+    out.refused = true;
+    for (std::string text; std::getline(all, text, '|');) {
+        std::istringstream words{text};
+        std::vector<double> of_point;
+        for (double value = 0.0; words >> value;) of_point.push_back(value);
+        if (!words.eof() || of_point.size() != numbers) {
+            problems_.push_back(
+                {Severity::error, codes::wrong_type, where,
+                 fmt::format("{}: '{}' is no point of {} numbers", spec.name, quantity::trimmed(text), numbers),
+                 "write points as in \"0 0|5 0|5 4.2|0 4.2\""});
+            return;
+        }
+        points.push_back({of_point[0], of_point[1], numbers == 3 ? of_point[2] : 0.0});
+    }
+    for (const quantity::Point& p : points)
+        for (const double value : {p.x_m, p.y_m, p.z_m})
+            if (auto outside = building::bounds_problem(value, spec, where)) {
+                problems_.push_back(std::move(*outside));
+                return;
+            }
+    out = Given<quantity::PointList>{std::move(points), where};
+}
+
 void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<quantity::QuantityList>& out)
 {
+    if (spec.count != 2) return; // no columns for it
     const std::string x = fmt::format("{} x", spec.name), y = fmt::format("{} y", spec.name);
     const CsvCell *at_x = cell(row, x), *at_y = cell(row, y);
     if (at_x == nullptr && at_y == nullptr) return;

@@ -14,7 +14,8 @@
 namespace venture::project {
 
 /// Columns are called by the records' keys, in any order; a list of two numbers ("size") stands in the columns
-/// "size x" and "size y"; the items of a list of texts are parted by | in their cell. An empty cell says nothing.
+/// "size x" and "size y"; the items of a list of texts are parted by | in their cell, and so are points, their numbers by
+/// blanks. An empty cell says nothing.
 class RecordTable {
 public:
     RecordTable(const CsvTable& table, std::string file, quantity::OriginPool& origins,
@@ -66,7 +67,8 @@ private:
     static bool is_numeric(const quantity::Key<Table>& key)
     {
         return !std::holds_alternative<quantity::Given<std::string> Table::*>(key.field) &&
-               !std::holds_alternative<quantity::Given<quantity::TextList> Table::*>(key.field);
+               !std::holds_alternative<quantity::Given<quantity::TextList> Table::*>(key.field) &&
+               !std::holds_alternative<quantity::Given<quantity::PointList> Table::*>(key.field);
     }
 
     /// Names of the columns that a key stands in; none for what a table cannot hold.
@@ -74,9 +76,8 @@ private:
     static std::vector<std::string> column_names(const quantity::Key<Table>& key)
     {
         const std::string name{key.spec.name};
-        if (std::holds_alternative<quantity::Given<quantity::PointList> Table::*>(key.field)) return {};
         if (std::holds_alternative<quantity::Given<quantity::QuantityList> Table::*>(key.field))
-            return {name + " x", name + " y"};
+            return key.spec.count == 2 ? std::vector{name + " x", name + " y"} : std::vector<std::string>{};
         return {name};
     }
 
@@ -92,7 +93,7 @@ private:
     void fill(const CsvRow& row, const quantity::KeySpec& spec, quantity::Given<std::string>& out);
     void fill(const CsvRow& row, const quantity::KeySpec& spec, quantity::Given<quantity::TextList>& out);
     void fill(const CsvRow& row, const quantity::KeySpec& spec, quantity::Given<quantity::QuantityList>& out);
-    void fill(const CsvRow&, const quantity::KeySpec&, quantity::Given<quantity::PointList>&) {}
+    void fill(const CsvRow& row, const quantity::KeySpec& spec, quantity::Given<quantity::PointList>& out);
 
     struct Column {
         std::size_t index = 0;

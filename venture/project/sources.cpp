@@ -21,6 +21,8 @@ std::string_view name_of(FileRole role)
         return "loads";
     case FileRole::weather:
         return "weather";
+    case FileRole::calendar:
+        return "calendar";
     case FileRole::library:
         return "library";
     case FileRole::catalogue:

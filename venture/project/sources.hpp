@@ -9,7 +9,7 @@
 
 namespace venture::project {
 
-enum class FileRole { project, include, table, loads, weather, library, catalogue };
+enum class FileRole { project, include, table, loads, weather, calendar, library, catalogue };
 
 [[nodiscard]] std::string_view name_of(FileRole role);
 

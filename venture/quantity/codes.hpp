@@ -26,6 +26,7 @@ inline constexpr std::string_view physics = "V205";       ///< outside the physi
 inline constexpr std::string_view hours = "V206";         ///< not a range of hours
 inline constexpr std::string_view layer = "V207";         ///< not a layer
 inline constexpr std::string_view date = "V208";          ///< not a day of a year
+inline constexpr std::string_view days = "V209";          ///< not days of a year, or no rule of a calendar
 // shape
 inline constexpr std::string_view outline = "V301";   ///< a room without a proper outline
 inline constexpr std::string_view overlap = "V302";   ///< two rooms in one place
@@ -56,6 +57,17 @@ inline constexpr std::string_view moved_height = "V413";    ///< design conditio
 inline constexpr std::string_view other_region = "V414";    ///< a room type of another region
 inline constexpr std::string_view other_purpose = "V415";   ///< hours of one purpose in a room of another
 inline constexpr std::string_view people_expected = "V416"; ///< more or fewer people than expected
+inline constexpr std::string_view idle_rule = "V417";       ///< days or a rule without a day, days without a rule
+inline constexpr std::string_view never_opens = "V418";     ///< hours that never come
+inline constexpr std::string_view uneven_hours = "V419";    ///< rooms of one type with hours of their own
+inline constexpr std::string_view glass_share = "V420";     ///< walls that are nearly all glass
+inline constexpr std::string_view unusual_u = "V421";       ///< a U-value that few walls have
+inline constexpr std::string_view unusual_gains = "V422";   ///< gains for the floor area that few rooms have
+inline constexpr std::string_view unusual_air = "V423";     ///< air changes that few rooms have, or none at all
+inline constexpr std::string_view left_out = "V424";        ///< a room left out, or beside one
+inline constexpr std::string_view name_and_use = "V425";    ///< a name that its use contradicts
+inline constexpr std::string_view turned_round = "V426";    ///< a build-up that may be the wrong way round
+inline constexpr std::string_view other_phase = "V427";     ///< rooms that do not stand in this phase
 // weather
 inline constexpr std::string_view weather_records = "V501"; ///< records that make no year
 inline constexpr std::string_view weather_value = "V502";   ///< a reading that cannot be

@@ -110,6 +110,7 @@ constexpr std::array all_units = {
     Unit{Kind::angle, "deg", 1.0, 0.0, 1},
     Unit{Kind::hours, "h", 1.0, 0.0, 2},
     Unit{Kind::hours, "min", 1.0 / minute_s, 0.0, 0},
+    Unit{Kind::hours, "s", 1.0 / hour_s, 0.0, 0},
     Unit{Kind::pressure, "Pa", 1.0, 0.0, 0},
     Unit{Kind::pressure, "kPa", 1000.0, 0.0, 3},
     Unit{Kind::pressure, "hPa", 100.0, 0.0, 1, "mbar"},

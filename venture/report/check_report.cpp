@@ -9,6 +9,7 @@
 
 #include <venture/quantity/units.hpp>
 #include <venture/report/loads_report.hpp>
+#include <venture/report/room_table.hpp>
 #include <venture/report/text_table.hpp>
 
 namespace venture::report {
@@ -21,46 +22,6 @@ using quantity::Kind;
 using quantity::PreferredUnits;
 
 namespace {
-
-/// Sums over the surfaces of a room that do not face other rooms.
-struct Envelope {
-    double wall_m2 = 0.0, glass_m2 = 0.0, roof_m2 = 0.0, ground_m2 = 0.0; ///< walls and roofs net of openings
-    double area_m2 = 0.0, h_W_per_K = 0.0;                                ///< to outdoors
-    [[nodiscard]] double mean_u() const { return area_m2 > 0.0 ? h_W_per_K / area_m2 : 0.0; }
-};
-
-Envelope envelope_of(const Building& b, std::size_t room)
-{
-    Envelope e;
-    for (const building::Surface& s : b.surfaces) {
-        if (s.room != room) continue;
-        if (s.beyond.kind == Neighbour::Kind::ground) e.ground_m2 += s.gross_m2;
-        if (s.beyond.kind != Neighbour::Kind::outdoors) continue;
-        (s.attitude == Attitude::ceiling ? e.roof_m2 : e.wall_m2) += s.net_m2();
-        e.area_m2 += s.gross_m2;
-        e.h_W_per_K += s.net_m2() * building::u_value(b, s);
-        for (const building::Opening& o : s.openings) {
-            const bool window = o.kind == building::Opening::Kind::window;
-            if (window) e.glass_m2 += o.area_m2();
-            e.h_W_per_K += o.area_m2() * building::u_value(b, s, o);
-        }
-    }
-    for (const building::ThermalBridge& bridge : b.thermal_bridges)
-        if (bridge.room == room) e.h_W_per_K += bridge.heat_loss_W_per_K;
-    return e;
-}
-
-double full_gains_W(const building::Room& r)
-{
-    const building::Use& u = r.use;
-    return u.people.value * u.sensible_per_person_W.value +
-           (u.lighting_W_per_m2.value + u.equipment_W_per_m2.value) * r.floor_area_m2 + u.equipment_W.value;
-}
-
-std::string setpoint(const std::optional<quantity::Sourced<double>>& t, const PreferredUnits& units)
-{
-    return t ? units.number(t->value, "temperature") : "-";
-}
 
 std::string number_or_dash(double v, std::string_view quantity, const PreferredUnits& units)
 {
@@ -78,7 +39,7 @@ std::string use_in_words(const Building& b, const building::NamedShade& shade, c
     case fabric::ShadeUse::above_irradiance:
         return fmt::format("from {} of sun on it", units.text(shade.above_W_per_m2, "power_per_area"));
     case fabric::ShadeUse::by_profile:
-        return fmt::format("as '{}' says", b.profiles[shade.profile].name);
+        return fmt::format("as '{}' says", b.calendars[shade.profile].name);
     case fabric::ShadeUse::while_occupied:
         return "while people are in";
     case fabric::ShadeUse::at_night:
@@ -122,8 +83,8 @@ std::string setbacks_text(const Building& b, const PreferredUnits& units)
             if (!setpoint || !setback) return;
             any = true;
             table.add_row({room.name, what, units.number(setpoint->value, "temperature"),
-                           units.number(setback->temperature_C.value, "temperature"), b.profiles[setback->profile].name,
-                           fmt::format("{:g}", setback->ramp_h)});
+                           units.number(setback->temperature_C.value, "temperature"),
+                           b.calendars[setback->profile].name, fmt::format("{:g}", setback->ramp_h)});
         };
         add("heating", room.use.heating_setpoint_C, room.use.heating_setback);
         add("cooling", room.use.cooling_setpoint_C, room.use.cooling_setback);
@@ -283,51 +244,7 @@ std::string defaults_text(const Building& b, const PreferredUnits& units)
 
 std::string check_text(const Building& b, const PreferredUnits& units)
 {
-    TextTable table;
-    table.add_column("Room", Align::left);
-    table.add_column("Type", Align::left);
-    add_column(table, "Area", "area", units);
-    add_column(table, "Volume", "volume", units);
-    add_column(table, "Out. wall", "area", units);
-    add_column(table, "glass", "area", units);
-    add_column(table, "roof", "area", units);
-    add_column(table, "ground", "area", units);
-    add_column(table, "mean U", "heat_transfer", units);
-    add_column(table, "heat", "temperature", units);
-    add_column(table, "cool", "temperature", units);
-    table.add_column("leaks\n1/h");
-    add_column(table, "fresh air", "air_flow", units);
-    table.add_column("people");
-    add_column(table, "gains", "power_per_area", units);
-    table.add_column("own/type/\ndefault");
-    double area = 0.0, volume = 0.0;
-    for (std::size_t r = 0; r < b.rooms.size(); ++r) {
-        const building::Room& room = b.rooms[r];
-        const Envelope e = envelope_of(b, r);
-        area += room.floor_area_m2;
-        volume += room.volume_m3;
-        table.add_row({room.name, room.type.empty() ? "-" : room.type, units.number(room.floor_area_m2, "area"),
-                       units.number(room.volume_m3, "volume"), number_or_dash(e.wall_m2, "area", units),
-                       number_or_dash(e.glass_m2, "area", units), number_or_dash(e.roof_m2, "area", units),
-                       number_or_dash(e.ground_m2, "area", units), number_or_dash(e.mean_u(), "heat_transfer", units),
-                       setpoint(room.use.heating_setpoint_C, units), setpoint(room.use.cooling_setpoint_C, units),
-                       fmt::format("{:g}", room.use.infiltration_per_h.value),
-                       number_or_dash(room.outdoor_air_by_plan_m3_per_s(), "air_flow", units),
-                       room.use.people.value > 0.0 ? fmt::format("{:.3g}", room.use.people.value) : "-",
-                       number_or_dash(full_gains_W(room) / room.floor_area_m2, "power_per_area", units),
-                       fmt::format("{}/{}/{}", room.values_given, room.values_by_type, room.values_by_default)});
-    }
-    table.add_rule();
-    table.add_row({fmt::format("{} room{}", b.rooms.size(), b.rooms.size() == 1 ? "" : "s"), "",
-                   units.number(area, "area"), units.number(volume, "volume")});
-    std::string out = loads_heading(b, units) + "\n" + table.text();
-    out += fmt::format(
-        "Walls and roofs net of openings, to wall centre lines{}; gains at full, sensible; own/type/default "
-        "counts who stated each value of use.\n",
-        b.dimensions == building::PlanDimensions::inside_faces
-            ? "; floor areas and volumes between inside faces, as typed"
-        : b.dimensions == building::PlanDimensions::outside_faces ? ", from outside faces as typed"
-                                                                  : "");
+    std::string out = loads_heading(b, units) + "\n" + rooms_text(b, units) + hours_text(b);
     out += films_text(b, units) + build_ups_text(b, units) + "\n" + windows_text(b, units) + shading_text(b, units) +
            bridges_text(b, units) + setbacks_text(b, units) + defaults_text(b, units);
     return out;
@@ -338,22 +255,25 @@ json check_json(const Building& b)
     json rooms = json::array(), surfaces = json::array();
     for (std::size_t r = 0; r < b.rooms.size(); ++r) {
         const building::Room& room = b.rooms[r];
-        const Envelope e = envelope_of(b, r);
+        const RoomSums e = sums_of(b, r);
         rooms.push_back(
             {{"room", room.name},
              {"type", room.type},
              {"storey", b.storeys[room.storey].name},
              {"floor_area_m2", room.floor_area_m2},
              {"volume_m3", room.volume_m3},
-             {"outside_wall_net_m2", e.wall_m2},
+             {"left_out", room.left_out},
+             {"outside_wall_gross_m2", e.wall_gross_m2},
+             {"outside_wall_net_m2", e.wall_net_m2},
              {"glass_m2", e.glass_m2},
-             {"roof_net_m2", e.roof_m2},
+             {"roof_gross_m2", e.roof_gross_m2},
+             {"roof_net_m2", e.roof_net_m2},
              {"ground_m2", e.ground_m2},
-             {"mean_u_W_per_m2K", e.mean_u()},
+             {"mean_u_W_per_m2K", e.mean_u_W_per_m2K()},
              {"infiltration_per_h", room.use.infiltration_per_h.value},
              {"outdoor_air_m3_per_s", room.outdoor_air_by_plan_m3_per_s()},
              {"people", room.use.people.value},
-             {"gains_at_full_W", full_gains_W(room)},
+             {"gains_at_full_W", e.gains_W},
              {"values",
               {{"own", room.values_given}, {"type", room.values_by_type}, {"default", room.values_by_default}}}});
     }

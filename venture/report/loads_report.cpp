@@ -39,10 +39,18 @@ double area_of(const loads::RoomLoads& all, const std::vector<std::size_t>& room
                            [&](double sum, std::size_t r) { return sum + all.rooms[r].floor_area_m2; });
 }
 
+/// Who says a room's loads: "computed", "typed", or which of the two was typed over.
+std::string said_by(const RoomLoad& r)
+{
+    if (r.typed || (r.heating_overruled && r.cooling_overruled)) return "typed";
+    if (r.heating_overruled) return "heating typed";
+    return r.cooling_overruled ? "cooling typed" : "computed";
+}
+
 void add_room(TextTable& table, const RoomLoad& r, bool tell_typed, const PreferredUnits& units)
 {
     std::vector<std::string> row = {r.room, r.storey, units.number(r.floor_area_m2, "area")};
-    if (tell_typed) row.emplace_back(r.typed ? "typed" : "computed");
+    if (tell_typed) row.push_back(said_by(r));
     for (std::string& cell : std::vector<std::string>{
              power_or_dash(r.heated, r.heating_W, units), per_area(r.heated, r.heating_W, r.floor_area_m2, units),
              power_or_dash(r.heated && !r.paper.empty(), r.paper_W(), units),
@@ -82,6 +90,23 @@ std::string totals_text(const loads::RoomLoads& all, const PreferredUnits& units
                            units.text(cooled_m2, "area"));
     if (!c.by_hour) out += "\n         typed loads carry no hours and were added at their peak";
     return out + "\n";
+}
+
+/// Loads that were typed over computed ones, beside those.
+std::string overruled_text(const loads::RoomLoads& all, const PreferredUnits& units)
+{
+    std::string out;
+    for (const RoomLoad& r : all.rooms) {
+        const auto tell = [&](const char* what, double typed_W, const std::optional<loads::Overruled>& over) {
+            if (!over) return;
+            out += fmt::format("         {}: {} {} typed instead of {} computed ({})\n", r.room, what,
+                               units.text(typed_W, "power"), units.text(over->computed_W, "power"),
+                               over->reason.empty() ? "no reason given" : over->reason);
+        };
+        tell("heating", r.heating_W, r.heating_overruled);
+        tell("cooling", r.cooling_W, r.cooling_overruled);
+    }
+    return out.empty() ? out : "Typed    over computed loads, and counted in every sum above\n" + out;
 }
 
 /// Rooms whose set-back makes them larger, and by how much.
@@ -152,10 +177,7 @@ json balance_json(const loads::AirBalance& b)
 
 json room_json(const RoomLoad& r, const quantity::OriginPool& origins)
 {
-    json out = {{"room", r.room},
-                {"storey", r.storey},
-                {"floor_area_m2", r.floor_area_m2},
-                {"origin", r.typed ? "typed" : "computed"}};
+    json out = {{"room", r.room}, {"storey", r.storey}, {"floor_area_m2", r.floor_area_m2}, {"origin", said_by(r)}};
     if (r.typed) out["from"] = origins.describe(r.origin);
     if (r.heated) {
         out["heating"] = {{"load_W", r.heating_W}, {"room_C", r.heating_room_C}, {"when", when_json(r.heating_when)}};
@@ -224,7 +246,8 @@ std::string loads_text(const building::Building& b, const loads::DesignLoads& de
     table.add_column("Room", Align::left);
     table.add_column("Storey", Align::left);
     add_column(table, "Area", "area", units);
-    const bool mixed = std::ranges::any_of(design.loads.rooms, &RoomLoad::typed);
+    const bool mixed =
+        std::ranges::any_of(design.loads.rooms, [](const RoomLoad& r) { return said_by(r) != "computed"; });
     if (mixed) table.add_column("Loads", Align::left);
     add_column(table, "Heating", "power", units);
     add_column(table, "", "power_per_area", units);
@@ -243,7 +266,8 @@ std::string loads_text(const building::Building& b, const loads::DesignLoads& de
                       fmt::format("Largest hour means for a convective supply{}; hours are clock hours.\n\n",
                                   radiates ? ", in part radiant where a room's radiant_share says so" : "") +
                       table.text() + "\n";
-    out += totals_text(design.loads, units) + heating_up_text(design.loads, units) + runs_text(design.runs) +
+    out += totals_text(design.loads, units) + overruled_text(design.loads, units) +
+           heating_up_text(design.loads, units) + runs_text(design.runs) +
            remarks_text(design.runs, std::ranges::any_of(design.loads.rooms, &RoomLoad::cooled));
     out += "By hand  U x A x K and air flows at steady state, for comparison; `venture loads PROJECT --room NAME` "
            "lists the terms\n";

@@ -52,7 +52,7 @@ private:
         return sum;
     }
     [[nodiscard]] const loads::Zone& zone() const { return c_.model.zones[zone_]; }
-    [[nodiscard]] std::string when(std::size_t profile) const { return b_.profiles[profile].name; }
+    [[nodiscard]] std::string when(std::size_t profile) const { return b_.calendars[profile].name; }
 
     void add_stores()
     {
@@ -97,24 +97,15 @@ private:
     void add_gains()
     {
         if (zone().convective_gain_W.empty()) return; // winter design, or none
-        const building::Use& use = room_.use;
-        const auto gain = [&](const char* what, double watts, double radiant, std::size_t profile,
-                              const Sourced<double>& from) {
-            if (watts <= 0.0) return;
-            add(what, watts, "W", fmt::format("{:g} % of it radiant, by profile '{}'", 100.0 * radiant, when(profile)),
-                said(from));
-        };
-        gain("people", use.people.value * use.sensible_per_person_W.value, loads::radiant_share_people,
-             use.people_profile, use.people);
-        gain("lighting", use.lighting_W_per_m2.value * room_.floor_area_m2, loads::radiant_share_lighting,
-             use.lighting_profile, use.lighting_W_per_m2);
-        gain("equipment for the floor", use.equipment_W_per_m2.value * room_.floor_area_m2,
-             loads::radiant_share_equipment, use.equipment_profile, use.equipment_W_per_m2);
-        gain("equipment", use.equipment_W.value, loads::radiant_share_equipment, use.equipment_profile,
-             use.equipment_W);
+        for (const building::Gain& gain : room_.use.gains)
+            if (gain.sensible_W() > 0.0)
+                add(gain.name, gain.sensible_W(), "W",
+                    fmt::format("{:g} % of it radiant, by profile '{}'", 100.0 * gain.radiant_W / gain.sensible_W(),
+                                when(gain.profile)),
+                    b_.origins.describe(gain.origin));
         if (!zone().moisture_gain_kg_per_s.empty())
             add("moisture", mean(zone().moisture_gain_kg_per_s), "kg/s", "mean of people and other sources",
-                said(use.latent_per_person_W));
+                said(room_.use.latent_per_person_W));
     }
 
     void add_control()

@@ -102,9 +102,9 @@ std::vector<std::string> label_lines(const Building& b, const loads::RoomLoads& 
     if (o.older.building != nullptr)
         if (const auto at = o.older.building->find_room(room.name)) was = &o.older.loads->rooms[*at];
     std::vector<std::string> out;
-    const auto add_load = [&](const char* what, double loads::RoomLoad::*of) {
+    const auto add_load = [&](const char* what, double loads::RoomLoad::*of, bool typed) {
         const std::string now = o.units.text(load.*of, "power");
-        out.push_back(what + now);
+        out.push_back(what + now + (typed ? ", typed" : ""));
         if (was == nullptr) return;
         const std::string before = o.units.text(was->*of, "power");
         if (before != now) out.push_back("(was " + before + ")");
@@ -127,12 +127,12 @@ std::vector<std::string> label_lines(const Building& b, const loads::RoomLoads& 
             break;
         case PlanLabel::heating:
             if (load.heated)
-                add_load("heat ", &loads::RoomLoad::heating_W);
+                add_load("heat ", &loads::RoomLoad::heating_W, load.heating_overruled || load.typed);
             else if (!load.cooled)
-                out.emplace_back("unheated");
+                out.emplace_back(room.left_out ? "left out" : "unheated");
             break;
         case PlanLabel::cooling:
-            if (load.cooled) add_load("cool ", &loads::RoomLoad::cooling_W);
+            if (load.cooled) add_load("cool ", &loads::RoomLoad::cooling_W, load.cooling_overruled || load.typed);
             break;
         case PlanLabel::air:
             if (const double air = room.outdoor_air_by_plan_m3_per_s(); air > 0.0)

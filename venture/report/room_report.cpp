@@ -109,10 +109,18 @@ std::string room_text(const RoomLoad& r, const RoomCauses& causes, const quantit
     if (r.typed)
         return out +
                fmt::format("Its loads were typed ({}): there is nothing to take apart.\n", origins.describe(r.origin));
+    for (const auto& [what, over] : {std::pair{"heating", &r.heating_overruled}, {"cooling", &r.cooling_overruled}})
+        if (*over)
+            out +=
+                fmt::format("Its {} was typed ({}; {}) instead of the {} computed; what follows takes apart what was "
+                            "computed.\n",
+                            what, (*over)->reason.empty() ? "no reason given" : (*over)->reason,
+                            origins.describe((*over)->origin), units.text((*over)->computed_W, "power"));
     if (r.heated) out += fmt::format("Heating set-point: {}\n", origins.describe(r.heating_setpoint_origin));
     if (r.cooled) out += fmt::format("Cooling set-point: {}\n", origins.describe(r.cooling_setpoint_origin));
     if (r.heated) {
-        out += fmt::format("\nHeating {} in winter design by the heat balance\n\n{}", units.text(r.heating_W, "power"),
+        out += fmt::format("\nHeating {} in winter design by the heat balance\n\n{}",
+                           units.text(r.heating_overruled ? r.heating_overruled->computed_W : r.heating_W, "power"),
                            by_hand_text(r, units));
         if (r.heating_up_W > 0.0)
             out += fmt::format("\nOf it {} is for coming back from the set-back; the peak is at {}-{} h\n",

@@ -91,20 +91,26 @@ std::string units_text(const Sizing& s, const PreferredUnits& units)
     return table.text();
 }
 
+double diversity_of(const PlantSelection& p) { return p.circuits_diversity * p.plant_diversity; }
+
 std::string plants_text(const Sizing& s, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Plant", Align::left);
     table.add_column("Kind", Align::left);
     add_column(table, "rooms", "total_power", units);
+    const bool diverse = std::ranges::any_of(s.plants, [](const PlantSelection& p) { return diversity_of(p) < 1.0; });
+    if (diverse) table.add_column("diversity");
     table.add_column("margin");
     add_column(table, "needs", "total_power", units);
     add_choice_columns(table, units);
     for (const PlantSelection& p : s.plants) {
         const services::Plant& plant = s.services.plants[p.plant];
         if (p.duty_W <= 0.0) continue;
-        std::vector<std::string> row = {plant.name, std::string{name_of(plant.kind)}, power(p.rooms_W, units),
-                                        fmt::format("{:.0f} %", 100.0 * p.margin), power(p.duty_W, units)};
+        std::vector<std::string> row = {plant.name, std::string{name_of(plant.kind)}, power(p.rooms_W, units)};
+        if (diverse) row.push_back(fmt::format("{:.0f} %", 100.0 * diversity_of(p)));
+        row.push_back(fmt::format("{:.0f} %", 100.0 * p.margin));
+        row.push_back(power(p.duty_W, units));
         for (auto& cell : choice_cells(p, units)) row.push_back(std::move(cell));
         table.add_row(std::move(row));
     }
@@ -272,6 +278,8 @@ json size_json(const Sizing& s)
                       {"kind", name_of(s.services.plants[p.plant].kind)},
                       {"rooms", rooms},
                       {"rooms_W", p.rooms_W},
+                      {"circuits_diversity", p.circuits_diversity},
+                      {"plant_diversity", p.plant_diversity},
                       {"margin", p.margin},
                       {"duty_W", p.duty_W},
                       {"supply_C", p.supply_C}};

@@ -90,7 +90,7 @@ private:
         if (!p.name || !p.kind) return; // said already: a missing key
         const double units = p.units ? *p.units : 1.0;
         out_.plants.push_back({*p.name, *p.kind == "chiller" ? PlantKind::chiller : PlantKind::boiler,
-                               p.margin ? *p.margin : 0.0, static_cast<int>(units)});
+                               p.margin ? *p.margin : 0.0, static_cast<int>(units), p.diversity ? *p.diversity : 1.0});
     }
 
     void add_circuit(const CircuitInput& c)
@@ -116,7 +116,8 @@ private:
             say(Severity::error, codes::contradiction, c.plant.origin,
                 fmt::format("circuit '{}' carries {} but its plant '{}' is a {}", *c.name, *c.carries, *c.plant,
                             name_of(out_.plants[*plant].kind)));
-        out_.circuits.push_back({*c.name, duty, *c.supply, *c.back, unit, plant.value_or(0)});
+        out_.circuits.push_back(
+            {*c.name, duty, *c.supply, *c.back, unit, plant.value_or(0), c.diversity ? *c.diversity : 1.0});
     }
 
     std::optional<std::size_t> server(const Client& client, Duty duty)

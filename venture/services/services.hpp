@@ -25,7 +25,8 @@ struct Circuit {
     Duty carries = Duty::heating;
     double supply_C = 0.0, return_C = 0.0;
     UnitKind unit = UnitKind::radiator;
-    std::size_t plant = 0; ///< index into Services::plants
+    std::size_t plant = 0;  ///< index into Services::plants
+    double diversity = 1.0; ///< share of what its rooms need together that it meets at once
 };
 
 enum class PlantKind { boiler, chiller };
@@ -37,8 +38,9 @@ enum class PlantKind { boiler, chiller };
 struct Plant {
     std::string name{};
     PlantKind kind = PlantKind::boiler;
-    double margin = 0.0; ///< fraction added to what the rooms need together
-    int units = 1;       ///< equal units that share the duty
+    double margin = 0.0;    ///< fraction added to what the rooms need together
+    int units = 1;          ///< equal units that share the duty
+    double diversity = 1.0; ///< share of what its circuits need together that it meets at once; before the margin
 };
 
 /// A product settled on for a room or a plant.

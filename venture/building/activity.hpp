@@ -1,0 +1,31 @@
+#pragma once
+/// Heat that people give off by what they do.
+
+namespace venture::building {
+
+/// In the order of declare::activities().
+enum class Activity {
+    asleep,
+    seated_at_rest,
+    seated_light_work,
+    office_work,
+    standing,
+    walking,
+    bench_work,
+    heavy_work,
+    sport
+};
+
+/// Of one person, W.
+struct PersonHeat {
+    double sensible_W = 0.0, latent_W = 0.0;
+};
+
+/// Men and women as in a usual mix. The whole is the same at every temperature; the sensible part falls by a fifth for
+/// every 3 K above 24 degC (and rises below it), within none and all of the whole.
+/// Source    ASHRAE Handbook - Fundamentals, nonresidential cooling and heating load calculations, table of heat gain
+///           from occupants with its note on 27 degC; asleep is our assumption (0.7 met)
+/// @param room_C  of the air round them, degC
+[[nodiscard]] PersonHeat heat_of_person(Activity activity, double room_C);
+
+} // namespace venture::building

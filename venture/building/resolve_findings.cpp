@@ -1,0 +1,298 @@
+/// What is odd about rooms that are complete: nothing here is wrong by itself, all of it deserves a look.
+
+#include <algorithm>
+#include <array>
+#include <map>
+#include <set>
+
+#include <venture/building/resolver.hpp>
+
+namespace venture::building::detail {
+
+namespace codes = quantity::codes;
+using quantity::Severity;
+
+namespace {
+
+constexpr double hour_s = 3600.0, litres = 1000.0;
+
+/// Words of names that tell what a room is for; each row is one use.
+constexpr std::array<std::array<std::string_view, 5>, 12> words_of_use = {
+    {{"office", "", "", "", ""},
+     {"bedroom", "bunk", "", "", ""},
+     {"bath", "shower", "changing", "", ""},
+     {"corridor", "stair", "passage", "landing", "circulation"},
+     {"kitchen", "galley", "", "", ""},
+     {"classroom", "", "", "", ""},
+     {"toilet", "wc", "", "", ""},
+     {"store", "storage", "archive", "", ""},
+     {"shop", "sales", "", "", ""},
+     {"garage", "", "", "", ""},
+     {"plant room", "", "", "", ""},
+     {"ward", "", "", "", ""}}};
+
+bool has_word(const std::string& text, std::string_view word)
+{
+    const auto at = text.find(word);
+    return !word.empty() && at != std::string::npos && (at == 0 || text[at - 1] == ' ');
+}
+
+/// The use that a name tells of, if it tells of one alone.
+std::optional<std::size_t> use_in(std::string_view name)
+{
+    const std::string low = quantity::lower_case(name);
+    std::optional<std::size_t> found;
+    for (std::size_t u = 0; u < words_of_use.size(); ++u)
+        for (const std::string_view word : words_of_use[u]) {
+            if (!has_word(low, word)) continue;
+            if (found && *found != u) return std::nullopt;
+            found = u;
+        }
+    return found;
+}
+
+/// Layers that only stand inside: whoever has them outside has most likely listed them from inside.
+bool is_inside_finish(const std::string& name)
+{
+    const std::string low = quantity::lower_case(name);
+    for (const std::string_view word : {"plasterboard", "gypsum", "carpet", "wallpaper", "acoustic"})
+        if (low.find(word) != std::string::npos) return true;
+    return false;
+}
+
+bool insulates(const fabric::Layer& layer)
+{
+    return layer.has_capacity() && layer.material.conductivity_W_per_mK < 0.065 && layer.thickness_m >= 0.03;
+}
+
+bool is_masonry(const fabric::Layer& layer)
+{
+    return layer.has_capacity() && layer.material.density_kg_per_m3 > 1000.0 && layer.thickness_m >= 0.09;
+}
+
+/// Why a build-up to outdoors may be the wrong way round; empty if it looks right.
+std::string why_turned(const fabric::Buildup& b)
+{
+    if (b.layers.size() < 2) return {};
+    if (is_inside_finish(b.layers.front().material.name) && !is_inside_finish(b.layers.back().material.name))
+        return fmt::format("{} stands outside", b.layers.front().material.name);
+    for (std::size_t i = 1; i < b.layers.size(); ++i) {
+        if (!insulates(b.layers[i]) || !is_masonry(b.layers[i - 1])) continue;
+        const bool light_inside =
+            std::none_of(b.layers.begin() + static_cast<std::ptrdiff_t>(i), b.layers.end(), is_masonry);
+        if (light_inside && i + 2 >= b.layers.size())
+            return fmt::format("{} stands inside of {}, which cuts the room off from its mass",
+                               b.layers[i].material.name, b.layers[i - 1].material.name);
+    }
+    return {};
+}
+
+} // namespace
+
+void Resolver::look_at_glass(std::size_t r)
+{
+    constexpr double most = 0.9;
+    const Room& room = building_.rooms[r];
+    for (const Surface& s : building_.surfaces) {
+        if (s.room != r || s.beyond.kind != Neighbour::Kind::outdoors || s.attitude != Attitude::wall) continue;
+        double glass_m2 = 0.0;
+        for (const Opening& o : s.openings)
+            if (o.kind == Opening::Kind::window) glass_m2 += o.area_m2();
+        if (glass_m2 <= most * s.gross_m2) continue;
+        finding(
+            Severity::warning, codes::glass_share, room.origin, "room/" + room.name,
+            fmt::format("room '{}': {:.0f} % of the {} is window", room.name, 100.0 * glass_m2 / s.gross_m2, s.parent),
+            "check width, height and count of its windows; a wall to wall centre lines is larger than what one sees");
+    }
+}
+
+void Resolver::look_at_gains(const Room& room)
+{
+    struct Limit {
+        Gain::Kind kind;
+        const char* what;
+        double most_W_per_m2;
+    };
+    constexpr std::array<Limit, 3> limits = {{{Gain::Kind::lighting, "lighting", 40.0},
+                                              {Gain::Kind::equipment, "equipment", 300.0},
+                                              {Gain::Kind::people, "people", 200.0}}};
+    for (const Limit& limit : limits) {
+        double watts = 0.0;
+        quantity::OriginId where{};
+        for (const Gain& gain : room.use.gains)
+            if (gain.kind == limit.kind) {
+                watts += gain.sensible_W() + gain.to_void_W + gain.lost_W;
+                where = gain.origin;
+            }
+        if (watts <= limit.most_W_per_m2 * room.floor_area_m2) continue;
+        finding(Severity::warning, codes::unusual_gains, where, "room/" + room.name,
+                fmt::format("room '{}': heat of {} comes to {:.0f} W/m2, more than {:g} W/m2, which few rooms have",
+                            room.name, limit.what, watts / room.floor_area_m2, limit.most_W_per_m2),
+                "check the unit: W or W/m2; kW or W");
+    }
+}
+
+void Resolver::look_at_air(const Room& room)
+{
+    const Use& use = room.use;
+    const double by_plan = room.outdoor_air_by_plan_m3_per_s(), people = use.people.value;
+    const std::string subject = "room/" + room.name;
+    if (people > 0.0 && by_plan <= 0.0)
+        finding(Severity::warning, codes::no_outdoor_air, room.origin, subject,
+                fmt::format("room '{}' holds {:.3g} people and has no ventilation, only leakage", room.name, people),
+                "give ventilation_per_person, ventilation_per_area or ventilation_rate");
+    else if (people >= 1.0 && litres * by_plan / people < 1.0)
+        finding(Severity::warning, codes::unusual_air, room.origin, subject,
+                fmt::format("room '{}': {:.2g} L/s of outdoor air for each of {:.3g} people, less than 1 L/s",
+                            room.name, litres * by_plan / people, people),
+                "check the unit: L/s or m3/h");
+    const bool transferred = std::ranges::any_of(building_.transfer_air, [&](const TransferAir& air) {
+        return &building_.rooms[air.to] == &room || (air.both_ways && &building_.rooms[air.from] == &room);
+    });
+    if (use.infiltration_per_h.value <= 0.0 && by_plan <= 0.0 && !transferred)
+        finding(
+            Severity::warning, codes::unusual_air, use.infiltration_per_h.origin, subject,
+            fmt::format("room '{}' gets no air at all: no leakage, no ventilation, none from other rooms", room.name),
+            "give infiltration, ventilation or transfer_air");
+    const double changes = by_plan * hour_s / room.volume_m3;
+    if (use.infiltration_per_h.value > 5.0 || changes > 40.0)
+        finding(
+            Severity::warning, codes::unusual_air,
+            use.infiltration_per_h.value > 5.0 ? use.infiltration_per_h.origin : room.origin, subject,
+            fmt::format("room '{}': {:.3g} air changes an hour by leakage and {:.3g} by ventilation, which few rooms "
+                        "have",
+                        room.name, use.infiltration_per_h.value, changes),
+            "check the unit: air changes an hour, L/s or m3/h");
+}
+
+void Resolver::look_at_name(const Room& room)
+{
+    const auto named = use_in(room.name), typed = use_in(room.type);
+    if (!named || !typed || *named == *typed) return;
+    finding(Severity::warning, codes::name_and_use, room.origin, "room/" + room.name,
+            fmt::format("room '{}' is of the type '{}'", room.name, room.type), "change its type, or its name");
+}
+
+/// Rooms of one type that have hours of their own, where most have not.
+void Resolver::look_at_hours()
+{
+    for (const RoomTypeInput& type : input_.room_types) {
+        if (!type.name) continue;
+        for (const auto field :
+             {&UseInput::people_profile, &UseInput::lighting_profile, &UseInput::ventilation_profile}) {
+            std::map<std::string, std::vector<const RoomInput*>> by_hours;
+            std::size_t rooms = 0;
+            for (const RoomInput& room : input_.rooms)
+                if (room.type && *room.type == *type.name && room.use.*field) {
+                    by_hours[*(room.use.*field)].push_back(&room);
+                    ++rooms;
+                }
+            for (const auto& [hours, all] : by_hours) {
+                if (rooms < 3 || 3 * all.size() > rooms) continue;
+                std::vector<std::string> names;
+                for (const RoomInput* room : all) names.push_back(value_of(room->name));
+                finding(Severity::note, codes::uneven_hours, (all.front()->use.*field).origin, "room/" + names.front(),
+                        fmt::format("{} by '{}' in {} of {} rooms of the type '{}': {}", spec_of(field).name, hours,
+                                    all.size(), rooms, *type.name, quantity::listed(names, 4)),
+                        "give them the hours of their type, or a type of their own");
+            }
+        }
+    }
+}
+
+/// Hours that never come, of something that is there.
+void Resolver::look_at_calendars()
+{
+    std::set<std::size_t> told;
+    const auto look = [&](std::size_t calendar, const Room& room, std::string_view what) {
+        const calendar::Calendar& c = building_.calendars[calendar];
+        if (c.name == "never" || calendar::full_load_hours(c, 0, building_.project.year) > 0.0 ||
+            !told.insert(calendar).second)
+            return;
+        finding(Severity::warning, codes::never_opens, room.origin, "room/" + room.name,
+                fmt::format("'{}' never opens in {}, and in room '{}' something goes by it: {}", c.name,
+                            building_.project.year, room.name, what),
+                "check its rules, or say \"never\"");
+    };
+    for (const Room& room : building_.rooms) {
+        for (const Gain& gain : room.use.gains) look(gain.profile, room, gain.name);
+        if (room.use.heating_setback) look(room.use.heating_setback->profile, room, "heating hours");
+        if (room.use.cooling_setback) look(room.use.cooling_setback->profile, room, "cooling hours");
+        if (room.outdoor_air_by_plan_m3_per_s() > 0.0) look(room.use.ventilation_profile, room, "ventilation");
+    }
+}
+
+void Resolver::look_at_left_out()
+{
+    std::map<std::size_t, std::set<std::string>> beside;
+    for (std::size_t r = 0; r < building_.rooms.size(); ++r)
+        if (building_.rooms[r].left_out) beside[r];
+    for (const Surface& s : building_.surfaces) {
+        if (s.beyond.kind != Neighbour::Kind::room) continue;
+        for (const auto& [left, other] : {std::pair{s.room, s.beyond.room}, {s.beyond.room, s.room}})
+            if (building_.rooms[left].left_out && building_.rooms[other].use.heating_setpoint_C)
+                beside[left].insert(building_.rooms[other].name);
+    }
+    for (const auto& [left, others] : beside) {
+        const Room& room = building_.rooms[left];
+        const std::string out =
+            fmt::format("room '{}' is left out: it stands, but has no loads and counts in no sum", room.name);
+        if (others.empty())
+            finding(Severity::note, codes::left_out, room.origin, "room/" + room.name, out,
+                    "leave_out = \"no\" brings it back");
+        else
+            finding(Severity::warning, codes::left_out, room.origin, "room/" + room.name,
+                    fmt::format("{}. Heated rooms stand beside it and lose heat to it as to an unheated room: {}", out,
+                                quantity::listed(std::vector<std::string>(others.begin(), others.end()), 4)),
+                    "if it is heated by others, state what lies behind their walls, or bring it back");
+    }
+}
+
+void Resolver::look_at_build_ups()
+{
+    std::set<std::size_t> seen;
+    std::set<std::size_t> panes;
+    for (const Surface& s : building_.surfaces) {
+        for (const Opening& o : s.openings) {
+            if (o.kind != Opening::Kind::window || !panes.insert(o.glazing).second) continue;
+            const fabric::Glazing& g = building_.glazings[o.glazing].values;
+            if (g.u_value_W_per_m2K >= 0.4 && g.u_value_W_per_m2K <= 6.0) continue;
+            finding(Severity::warning, codes::unusual_u, building_.rooms[s.room].origin, "glazing/" + g.name,
+                    fmt::format("glazing '{}' has a U-value of {:.2f} W/m2K; windows have 0.4 to 6", g.name,
+                                g.u_value_W_per_m2K),
+                    "check its unit");
+        }
+        const bool outdoors = s.beyond.kind == Neighbour::Kind::outdoors;
+        if (!(outdoors || s.beyond.kind == Neighbour::Kind::ground) || !seen.insert(s.build_up).second) continue;
+        const NamedBuildup& b = building_.build_ups[s.build_up];
+        const double u = u_value(building_, s);
+        const std::string subject = "build_up/" + b.layers.name;
+        if (u < 0.06 || u > 3.0)
+            finding(Severity::warning, codes::unusual_u, b.origin, subject,
+                    fmt::format("'{}' has a U-value of {:.3g} W/m2K as {} of '{}'; few are outside 0.06 to 3",
+                                b.layers.name, u, s.parent, building_.rooms[s.room].name),
+                    "check thickness and conductivity of its layers: mm or m?");
+        if (const std::string why = outdoors && !b.typed ? why_turned(b.layers) : std::string{}; !why.empty())
+            finding(Severity::warning, codes::turned_round, b.origin, subject,
+                    fmt::format("'{}' may be the wrong way round: {}", b.layers.name, why),
+                    "layers run from outside to inside; if it is meant so, accept this finding");
+    }
+}
+
+void Resolver::look_over_rooms()
+{
+    for (std::size_t r = 0; r < building_.rooms.size(); ++r) {
+        const Room& room = building_.rooms[r];
+        if (room.left_out) continue;
+        look_at_glass(r);
+        look_at_gains(room);
+        look_at_air(room);
+        look_at_name(room);
+    }
+    look_at_hours();
+    look_at_calendars();
+    look_at_left_out();
+    look_at_build_ups();
+}
+
+} // namespace venture::building::detail

@@ -1,0 +1,136 @@
+/// Outdoor air that nobody asked for: through cracks, vents, flues, chimneys and doors.
+
+#include <array>
+#include <cmath>
+#include <set>
+
+#include <venture/building/resolver.hpp>
+
+namespace venture::building::detail {
+
+namespace codes = quantity::codes;
+
+namespace {
+
+constexpr double hour_s = 3600.0;
+
+/// Share of the flow at 50 Pa that wind and stack drive through a room, by shielding (none, moderate, heavy).
+/// Source    EN ISO 13789:2017 (as EN 832 before), shielding coefficients e for one and for several exposed facades
+double share_of_test_flow(std::size_t facades, std::size_t shielding)
+{
+    constexpr std::array<double, 3> one = {0.03, 0.02, 0.01}, several = {0.10, 0.07, 0.04};
+    if (facades == 0) return 0.0;
+    return facades == 1 ? one[shielding] : several[shielding];
+}
+
+/// Air that changes places through an open door for a difference of temperature, each way.
+/// Source    Brown and Solvason 1962, natural convection through rectangular openings: C A / 3 sqrt(g H dT / T),
+///           discharge coefficient 0.65
+double through_open_door_m3_per_s(double width_m, double height_m, double warmer_K, double mean_C)
+{
+    constexpr double discharge = 0.65, gravity = 9.81;
+    return discharge / 3.0 * width_m * height_m *
+           std::sqrt(gravity * height_m * std::abs(warmer_K) / (mean_C + 273.15));
+}
+
+bool leaks(const Surface& s) { return s.beyond.kind == Neighbour::Kind::outdoors; }
+
+} // namespace
+
+/// Of the whole envelope, for each square metre.
+double Resolver::leaks_at_50_Pa_m_per_s()
+{
+    const AirtightnessInput& given = input_.airtightness;
+    const int ways = (given.permeability ? 1 : 0) + (given.air_changes ? 1 : 0) + (given.tightness ? 1 : 0);
+    if (ways > 1)
+        problem(codes::contradiction, given.permeability ? given.permeability.origin : given.air_changes.origin,
+                "[airtightness] is said in more than one way", "keep one of permeability, air_changes and tightness");
+    if (given.tightness) {
+        constexpr std::array<double, 4> of_class = {1.0, 3.0, 6.0, 12.0}; // m3/h for each m2
+        return of_class[chosen(given.tightness, spec_of(&AirtightnessInput::tightness).choices, std::size_t{0})] /
+               hour_s;
+    }
+    const double to_50_Pa = std::pow(50.0 / value_of(given.test_pressure), value_of(given.flow_exponent));
+    if (given.permeability) return *given.permeability * to_50_Pa;
+    double volume_m3 = 0.0, envelope_m2 = 0.0;
+    for (const Room& room : building_.rooms) volume_m3 += room.volume_m3;
+    for (const Surface& s : building_.surfaces) envelope_m2 += leaks(s) ? s.gross_m2 : 0.0;
+    return envelope_m2 > 0.0 ? value_of(given.air_changes) / hour_s * volume_m3 / envelope_m2 * to_50_Pa : 0.0;
+}
+
+/// Through doors to outdoors that people or goods go through, in the mean.
+double Resolver::through_doors_m3_per_s(std::size_t room, bool winter) const
+{
+    const Use& use = building_.rooms[room].use;
+    const double usual_C = winter ? 20.0 : 24.0;
+    const auto& held = winter ? use.heating_setpoint_C : use.cooling_setpoint_C;
+    double outdoor_C = building_.site.winter.dry_bulb_C;
+    if (!winter) {
+        outdoor_C = usual_C;
+        for (const auto& month : building_.site.months) outdoor_C = std::max(outdoor_C, month.dry_bulb_C);
+    }
+    const double inside_C = held ? held->value : usual_C, mean_C = 0.5 * (inside_C + outdoor_C);
+    double flow = 0.0;
+    for (const Surface& s : building_.surfaces) {
+        if (s.room != room || !leaks(s)) continue;
+        for (const Opening& o : s.openings)
+            flow += o.open_share * static_cast<double>(o.from_left_m.size()) *
+                    through_open_door_m3_per_s(o.width_m, o.height_m, inside_C - outdoor_C, mean_C);
+    }
+    return flow;
+}
+
+void Resolver::set_infiltration(std::size_t r, double leaks_m_per_s)
+{
+    Room& room = building_.rooms[r];
+    UseInput& given = input_.rooms[r].use;
+    double envelope_m2 = 0.0;
+    std::set<std::string> facades;
+    for (const Surface& s : building_.surfaces) {
+        if (s.room != r || !leaks(s)) continue;
+        envelope_m2 += s.gross_m2;
+        facades.insert(s.attitude == Attitude::wall ? compass_word(s.azimuth_deg) : std::string{"above or below"});
+    }
+    const bool by_envelope = input_.airtightness.is_used() &&
+                             input_.origins.at(given.infiltration.origin).kind == quantity::OriginKind::default_value;
+    constexpr double vent = 10.0 / hour_s, flue = 20.0 / hour_s, chimney = 80.0 / hour_s; // SAP 2012, table 2.1
+    const double per_m3 = hour_s / room.volume_m3,
+                 added = (value_of(given.vents) * vent + value_of(given.flues) * flue +
+                          value_of(given.chimneys) * chimney) *
+                         per_m3,
+                 doors_winter = through_doors_m3_per_s(r, true) * per_m3,
+                 doors_summer = through_doors_m3_per_s(r, false) * per_m3;
+    if (!by_envelope && added + doors_winter + doors_summer <= 0.0) return;
+    double winter = *given.infiltration, summer = given.infiltration_summer ? *given.infiltration_summer : winter;
+    std::string how = "as stated";
+    quantity::OriginId from = given.infiltration.origin;
+    if (by_envelope) {
+        const auto shielding =
+            chosen(input_.airtightness.shielding, spec_of(&AirtightnessInput::shielding).choices, std::size_t{1});
+        const double share = share_of_test_flow(facades.size(), shielding);
+        winter = summer = share * leaks_m_per_s * envelope_m2 * per_m3;
+        how = fmt::format("{:.3g} m3/h at 50 Pa for each of {:.1f} m2 of envelope, {:g} % of it by wind and stack",
+                          leaks_m_per_s * hour_s, envelope_m2, 100.0 * share);
+        const AirtightnessInput& tight = input_.airtightness;
+        from = tight.permeability  ? tight.permeability.origin
+               : tight.air_changes ? tight.air_changes.origin
+                                   : tight.tightness.origin;
+    }
+    if (added > 0.0) how += fmt::format(", and {:.2g} 1/h by vents, flues and chimneys", added);
+    if (doors_winter + doors_summer > 0.0)
+        how += fmt::format(", and {:.2g} 1/h by doors in winter, {:.2g} in summer", doors_winter, doors_summer);
+    winter += added + doors_winter;
+    summer += added + doors_summer;
+    given.infiltration = computed(winter, how, from);
+    room.use.infiltration_per_h = sourced(given.infiltration);
+    if (summer != winter) given.infiltration_summer = computed(summer, how, from);
+    room.use.infiltration_summer_per_h = {summer, given.infiltration.origin};
+}
+
+void Resolver::add_leakage()
+{
+    const double leaks_m_per_s = input_.airtightness.is_used() ? leaks_at_50_Pa_m_per_s() : 0.0;
+    for (std::size_t r = 0; r < building_.rooms.size(); ++r) set_infiltration(r, leaks_m_per_s);
+}
+
+} // namespace venture::building::detail

@@ -1,0 +1,116 @@
+/// Commands about when: a calendar's year as a picture or in words.
+
+#include <algorithm>
+
+#include <fmt/format.h>
+
+#include <venture/cli/calendar_commands.hpp>
+#include <venture/cli/printing.hpp>
+#include <venture/quantity/names.hpp>
+#include <venture/report/calendar_drawing.hpp>
+#include <venture/report/text_table.hpp>
+
+namespace venture::cli {
+
+using building::Building;
+using calendar::Calendar;
+
+namespace {
+
+/// Calendars of a building, or all its profiles if it has none.
+std::vector<Calendar> worth_drawing(const Building& b)
+{
+    std::vector<Calendar> out;
+    for (const bool of_one_profile : {false, true}) {
+        for (const Calendar& c : b.calendars)
+            if (c.is_one_profile() == of_one_profile && c.name != "always" && c.name != "never") out.push_back(c);
+        if (!out.empty()) return out;
+    }
+    return out;
+}
+
+} // namespace
+
+const Calendar* find_calendar(const Building& b, const std::string& name)
+{
+    const auto at = std::ranges::find(b.calendars, name, &Calendar::name);
+    return at == b.calendars.end() ? nullptr : &*at;
+}
+
+std::vector<std::string> calendar_names(const Building& b)
+{
+    std::vector<std::string> out;
+    for (const Calendar& c : b.calendars) out.push_back(c.name);
+    return out;
+}
+
+std::string explained(const Building& b, const Calendar& c)
+{
+    const int year = b.project.year;
+    std::string out =
+        fmt::format("{}: {}, {:.0f} full-load hours in {} ({})\n\n", c.name,
+                    c.is_one_profile() ? "a profile, the same every day" : "a calendar",
+                    calendar::full_load_hours(c, 0, year), year, b.origins.describe(b.project.year_origin));
+    if (!c.rules.empty()) {
+        report::TextTable rules;
+        rules.add_column("Rule, later ones win", report::Align::left);
+        rules.add_column("names\ndays");
+        rules.add_column("decides\ndays");
+        for (const calendar::Rule& rule : c.rules)
+            rules.add_row({rule.text, fmt::format("{}", rule.named), fmt::format("{}", rule.won)});
+        out += rules.text() + "\n";
+    }
+    report::TextTable months;
+    months.add_column("Month", report::Align::left);
+    months.add_column("full-load\nhours");
+    months.add_column("design day takes", report::Align::left);
+    for (int month = 1; month <= 12; ++month)
+        months.add_row({climate::month_name(month), fmt::format("{:.1f}", calendar::full_load_hours(c, month, year)),
+                        c.on_design_day(month).name});
+    months.add_row({"winter design", "", c.on_design_day(0).name});
+    out += months.text() + "\n";
+    report::TextTable hours;
+    hours.add_column("Hours, %", report::Align::left);
+    for (int h = 0; h < 24; ++h) hours.add_column(fmt::format("{}", h));
+    hours.add_column("h");
+    for (const calendar::Profile& p : c.profiles) {
+        std::vector<std::string> row = {p.name};
+        for (const double f : p.fraction) row.push_back(fmt::format("{:.0f}", 100.0 * f));
+        row.push_back(fmt::format("{:.1f}", p.full_load_hours()));
+        hours.add_row(std::move(row));
+    }
+    return out + hours.text();
+}
+
+ExitCode draw_year(const CommonOptions& o, const std::string& name, const DrawOptions& draw)
+{
+    Job job = open(o, {name});
+    if (needs_building(job, "draw year")) return ExitCode::bad_input;
+    if (job.failed()) return finish(job, o);
+    const Building& b = *job.building();
+    report::CalendarDrawing what{.title = fmt::format("{}: hours of {}", b.project.name, b.project.year),
+                                 .subtitle = fmt::format("weekdays of {} ({}); hours are clock hours", b.project.year,
+                                                         b.origins.describe(b.project.year_origin)),
+                                 .year = b.project.year};
+    if (name.empty()) {
+        what.calendars = worth_drawing(b);
+    } else if (const Calendar* c = find_calendar(b, name)) {
+        what.calendars.push_back(*c);
+    } else {
+        const auto names = calendar_names(b);
+        const auto near = quantity::nearest_name(name, names);
+        print_error(fmt::format("no profile or calendar is called '{}'{}; there are: {}\n", name,
+                                near ? fmt::format(" (did you mean '{}'?)", *near) : "", quantity::listed(names, 20)));
+        return ExitCode::bad_input;
+    }
+    if (what.calendars.empty()) {
+        print_error("the project has no calendar and no profile; see `venture explain calendar`\n");
+        return ExitCode::bad_input;
+    }
+    const std::string file = fmt::format("results/year.{}", report::extension(draw.picture));
+    const std::string bytes = report::draw_calendars(what, {.picture = draw.picture});
+    print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, file, bytes, draw.force).string()));
+    return finish(job, o);
+}
+
+} // namespace venture::cli

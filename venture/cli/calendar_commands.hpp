@@ -1,0 +1,17 @@
+#pragma once
+/// Profiles and calendars by name, in words.
+
+#include <string>
+#include <vector>
+
+#include <venture/building/building.hpp>
+
+namespace venture::cli {
+
+/// Nothing if none is called so.
+[[nodiscard]] const calendar::Calendar* find_calendar(const building::Building& building, const std::string& name);
+[[nodiscard]] std::vector<std::string> calendar_names(const building::Building& building);
+/// Its rules, full-load hours by month, design days and daily hours.
+[[nodiscard]] std::string explained(const building::Building& building, const calendar::Calendar& calendar);
+
+} // namespace venture::cli

@@ -1,0 +1,237 @@
+/// The same loads from the long and from the short form of everything.
+
+#include <functional>
+
+#include <gmock/gmock.h>
+
+#include <small_building.hpp>
+#include <venture/loads/design_loads.hpp>
+
+namespace venture::loads {
+namespace {
+
+using namespace testing_data;
+using building::Input;
+using quantity::QuantityList;
+using quantity::TextList;
+
+/// A room that is heated, cooled and used.
+Input used()
+{
+    Input in = one_room();
+    in.project.year = 2027.0;
+    building::RoomInput& room = in.rooms[0];
+    room.use.cooling_setpoint = 25.0;
+    room.use.people = 4.0;
+    room.use.lighting = 10.0;
+    room.use.equipment = 12.0;
+    room.use.ventilation_per_person = 0.010;
+    room.openings = {window("south", 2.0, 1.5)};
+    building::ProfileInput day;
+    day.name = std::string{"day"};
+    day.hours = TextList{{"08-12 100 %", {}}, {"12-13 40 %", {}}, {"13-17 100 %", {}}};
+    in.profiles = {day};
+    return in;
+}
+
+void go_by(Input& in, const char* hours)
+{
+    using building::UseInput;
+    for (const auto profile : {&UseInput::people_profile, &UseInput::lighting_profile, &UseInput::equipment_profile,
+                               &UseInput::ventilation_profile})
+        in.rooms[0].use.*profile = std::string{hours};
+}
+
+building::GainInput gain(const char* name, const char* kind)
+{
+    building::GainInput g;
+    g.name = std::string{name};
+    g.kind = std::string{kind};
+    g.profile = std::string{"day"};
+    return g;
+}
+
+struct TwoForms {
+    const char* name;
+    std::function<void(Input&)> in_short, in_long;
+};
+
+class Forms : public testing::TestWithParam<TwoForms> {};
+
+TEST_P(Forms, GiveTheSameLoads)
+{
+    Input one = used(), other = used();
+    go_by(one, "day");
+    go_by(other, "day");
+    GetParam().in_short(one);
+    GetParam().in_long(other);
+    const RoomLoad a = design_loads(built(one)).loads.rooms.at(0), b = design_loads(built(other)).loads.rooms.at(0);
+    ASSERT_GT(a.heating_W, 100.0);
+    ASSERT_GT(a.cooling_latent_W + a.cooling_sensible_W, 100.0);
+    EXPECT_NEAR(a.heating_W, b.heating_W, 1e-6 * a.heating_W);
+    EXPECT_NEAR(a.cooling_sensible_W, b.cooling_sensible_W, 1e-6 * a.cooling_sensible_W);
+    EXPECT_NEAR(a.cooling_latent_W, b.cooling_latent_W, 1e-6 * a.cooling_W);
+}
+
+std::vector<TwoForms> forms()
+{
+    return {
+        {"hours_or_a_profile", [](Input& in) { go_by(in, "08-12, 12-13 40 %, 13-17"); }, [](Input&) {}},
+        {"values_or_hours",
+         [](Input& in) {
+             in.profiles[0].hours = {};
+             in.profiles[0].values =
+                 QuantityList{0, 0, 0, 0, 0, 0, 0, 0, 1, 1, 1, 1, .4, 1, 1, 1, 1, 0, 0, 0, 0, 0, 0, 0};
+         },
+         [](Input&) {}},
+        {"a_calendar_of_one_profile",
+         [](Input& in) {
+             building::CalendarInput c;
+             c.name = std::string{"all year"};
+             c.rules = TextList{{"every day: day", {}}};
+             in.calendars = {c};
+             go_by(in, "all year");
+         },
+         [](Input&) {}},
+        {"closed_at_weekends", // design days take the busiest day of their month
+         [](Input& in) {
+             building::CalendarInput c;
+             c.name = std::string{"weekdays"};
+             c.rules = TextList{{"every day: never", {}}, {"weekdays: day", {}}};
+             in.calendars = {c};
+             go_by(in, "weekdays");
+         },
+         [](Input&) {}},
+        {"area_for_each_person",
+         [](Input& in) {
+             in.rooms[0].use.people = {};
+             in.rooms[0].use.area_per_person = 5.0;
+         },
+         [](Input&) {}},
+        {"lighting_in_watts",
+         [](Input& in) {
+             in.rooms[0].use.lighting = 0.0;
+             in.rooms[0].use.lighting_power = 200.0;
+         },
+         [](Input&) {}},
+        {"lighting_in_pieces",
+         [](Input& in) {
+             in.rooms[0].use.lighting = 0.0;
+             auto lamps = gain("lamp", "lighting");
+             lamps.power = 25.0;
+             lamps.count = 8.0;
+             in.rooms[0].gains = {lamps};
+         },
+         [](Input&) {}},
+        {"equipment_as_a_gain",
+         [](Input& in) {
+             in.rooms[0].use.equipment = 0.0;
+             auto screens = gain("screens", "equipment");
+             screens.power_per_area = 12.0;
+             in.rooms[0].gains = {screens};
+         },
+         [](Input&) {}},
+        {"activity_or_watts", [](Input& in) { in.rooms[0].use.activity = std::string{"office work"}; },
+         [](Input& in) {
+             in.rooms[0].use.sensible_per_person = 75.0 * (1.0 - 0.2 / 3.0);
+             in.rooms[0].use.latent_per_person = 130.0 - 75.0 * (1.0 - 0.2 / 3.0);
+         }},
+        {"a_type_or_the_room_itself",
+         [](Input& in) {
+             building::RoomTypeInput t;
+             t.name = std::string{"t"};
+             t.use = in.rooms[0].use;
+             t.use.heating_setpoint = 21.0;
+             in.rooms[0].use = {};
+             in.rooms[0].type = std::string{"t"};
+             in.room_types = {t};
+         },
+         [](Input& in) { in.rooms[0].use.heating_setpoint = 21.0; }},
+        {"diversity_or_fewer", [](Input& in) { in.rooms[0].use.gain_diversity = 0.5; },
+         [](Input& in) {
+             in.rooms[0].use.sensible_per_person = 37.5;
+             in.rooms[0].use.latent_per_person = 27.5;
+             in.rooms[0].use.lighting = 5.0;
+             in.rooms[0].use.equipment = 6.0;
+         }},
+        {"vents_or_air_changes",
+         [](Input& in) {
+             in.rooms[0].use.infiltration = 0.2;
+             in.rooms[0].use.vents = 3.0;
+         },
+         [](Input& in) { in.rooms[0].use.infiltration = 0.7; }}, // 30 m3/h of 60 m3
+        {"a_colour_or_an_absorptance",
+         [](Input& in) {
+             in.fabric.wall_colour = std::string{"dark"};
+             in.fabric.roof_colour = std::string{"dark"};
+         },
+         [](Input& in) { in.build_ups[0].absorptance = in.build_ups[2].absorptance = 0.8; }},
+        {"a_carpet_or_its_layer",
+         [](Input& in) {
+             in.build_ups.push_back(build_up("carpet", {"0.1 m2K/W carpet"}));
+             in.rooms[0].use.floor_finish = std::string{"carpet"};
+         },
+         [](Input& in) {
+             in.build_ups[3] = build_up("slab", {"100 mm wool", "150 mm concrete", "0.1 m2K/W carpet"});
+         }},
+    };
+}
+
+INSTANTIATE_TEST_SUITE_P(Short, Forms, testing::ValuesIn(forms()),
+                         [](const auto& of) { return std::string{of.param.name}; });
+
+TEST(TypedLoads, StandInSumsBesideWhatWasComputed)
+{
+    Input in = used();
+    const RoomLoad computed = design_loads(built(in)).loads.rooms.at(0);
+    in.rooms[0].heating_load = 5000.0;
+    in.rooms[0].sensible_load = 3000.0;
+    in.rooms[0].latent_load = 400.0;
+    in.rooms[0].load_reason = std::string{"by hand"};
+    const RoomLoads all = design_loads(built(in)).loads;
+    const RoomLoad& typed = all.rooms.at(0);
+    EXPECT_DOUBLE_EQ(typed.heating_W, 5000.0);
+    EXPECT_DOUBLE_EQ(typed.cooling_W, 3400.0);
+    ASSERT_TRUE(typed.heating_overruled && typed.cooling_overruled);
+    EXPECT_DOUBLE_EQ(typed.heating_overruled->computed_W, computed.heating_W);
+    EXPECT_DOUBLE_EQ(typed.cooling_overruled->computed_W, computed.cooling_W);
+    EXPECT_DOUBLE_EQ(heating_together_W(all, {0}), 5000.0);
+    EXPECT_DOUBLE_EQ(coincident_cooling(all, {0}).total_W, 3400.0);
+}
+
+TEST(Calendars, CloseTheDesignDaysOfMonthsThatTheyClose)
+{
+    Input in = used();
+    building::CalendarInput c;
+    c.name = std::string{"school"};
+    c.rules = TextList{{"every day: day", {}}, {"July: never", {}}};
+    in.calendars = {c};
+    go_by(in, "school");
+    Input empty = used();
+    go_by(empty, "never");
+    const RoomLoad closed = design_loads(built(in)).loads.rooms.at(0),
+                   none = design_loads(built(empty)).loads.rooms.at(0);
+    EXPECT_DOUBLE_EQ(closed.cooling_W, none.cooling_W); // July is the only design month
+    EXPECT_GT(closed.heating_W, none.heating_W);        // but there is a winter, with its ventilation
+}
+
+TEST(Voids, TakeTheHeatOfLightsOutOfTheRoomBelow)
+{
+    Input in = used();
+    go_by(in, "day");
+    in.rooms.push_back(room("Void", 0, 0, 5, 4, "upper"));
+    in.rooms[1].height = 1.5;
+    in.rooms[1].use.heating_setpoint = {};
+    const RoomLoads before = design_loads(built(in)).loads;
+    in.rooms[0].use.lighting_to_void = 0.5;
+    const RoomLoads lost = design_loads(built(in)).loads;
+    in.rooms[0].void_room = std::string{"Void"};
+    const RoomLoads kept = design_loads(built(in)).loads;
+    EXPECT_LT(lost.rooms[0].cooling_sensible_W, before.rooms[0].cooling_sensible_W);
+    EXPECT_GT(kept.rooms[1].highest_air_C, lost.rooms[1].highest_air_C + 1.0);
+    EXPECT_GT(kept.rooms[0].cooling_sensible_W, lost.rooms[0].cooling_sensible_W);
+    EXPECT_LT(kept.rooms[0].cooling_sensible_W, before.rooms[0].cooling_sensible_W);
+}
+
+} // namespace
+} // namespace venture::loads

@@ -1,0 +1,169 @@
+#include <venture/project/write_table.hpp>
+
+#include <cmath>
+#include <limits>
+
+#include <fmt/format.h>
+
+#include <venture/building/keys.hpp>
+#include <venture/project/csv.hpp>
+#include <venture/quantity/units.hpp>
+
+namespace venture::project {
+
+namespace {
+
+using quantity::Given;
+using quantity::KeySpec;
+using quantity::Kind;
+
+/// The number in its plain unit that reads as exactly this one.
+std::string plain_number(double si, Kind kind)
+{
+    const std::string_view unit = quantity::plain_unit(kind);
+    const auto reads_as = [&](double typed) {
+        const auto back = quantity::to_si(typed, unit, kind);
+        return std::get<double>(back);
+    };
+    const double typed = quantity::from_si(si, unit, kind);
+    double below = typed, above = typed;
+    for (int ulps = 0; ulps < 4; ++ulps) {
+        for (const double near : {below, above})
+            if (reads_as(near) == si) return fmt::format("{}", near);
+        below = std::nextafter(below, -std::numeric_limits<double>::infinity());
+        above = std::nextafter(above, std::numeric_limits<double>::infinity());
+    }
+    return fmt::format("{}", typed);
+}
+
+/// Columns of records, filled line by line.
+class Writer {
+public:
+    template <class Record>
+    void add(const Record& record)
+    {
+        std::size_t column = 0;
+        for (Column& c : columns_) c.cells.emplace_back();
+        quantity::for_each_key_set(record, [&](const auto& object, auto keys) {
+            for (const auto& key : keys)
+                std::visit([&](auto field) { column = put(column, key.spec, object.*field); }, key.field);
+        });
+        ++lines_;
+    }
+
+    [[nodiscard]] WrittenTable written() const
+    {
+        WrittenTable out{.lines = lines_};
+        std::string heading;
+        std::vector<std::string> lines(lines_);
+        for (const Column& c : columns_) {
+            if (!c.used) continue;
+            const bool first = heading.empty();
+            heading += (first ? "" : ",") + csv_cell(c.unit.empty() ? c.name : fmt::format("{} [{}]", c.name, c.unit));
+            for (std::size_t i = 0; i < lines.size(); ++i) lines[i] += (first ? "" : ",") + csv_cell(c.cells[i]);
+        }
+        out.csv = heading + "\n";
+        for (const std::string& line : lines) out.csv += line + "\n";
+        return out;
+    }
+
+private:
+    struct Column {
+        std::string name{}, unit{};
+        bool used = false;
+        std::vector<std::string> cells{};
+    };
+
+    std::size_t cell(std::size_t column, const std::string& name, std::string_view unit, const std::string& text)
+    {
+        if (column == columns_.size())
+            columns_.push_back({name, std::string{unit}, false, std::vector<std::string>(lines_ + 1)});
+        columns_[column].used = columns_[column].used || !text.empty();
+        columns_[column].cells.back() = text;
+        return column + 1;
+    }
+
+    std::size_t put(std::size_t at, const KeySpec& spec, const Given<double>& value)
+    {
+        return cell(at, std::string{spec.name}, quantity::plain_unit(spec.kind),
+                    value ? plain_number(*value, spec.kind) : std::string{});
+    }
+    std::size_t put(std::size_t at, const KeySpec& spec, const Given<std::string>& value)
+    {
+        return cell(at, std::string{spec.name}, "", value ? *value : std::string{});
+    }
+    std::size_t put(std::size_t at, const KeySpec& spec, const Given<quantity::TextList>& value)
+    {
+        std::string all;
+        if (value)
+            for (const quantity::PlacedText& item : *value) all += (all.empty() ? "" : "|") + item.text;
+        return cell(at, std::string{spec.name}, "", all);
+    }
+    std::size_t put(std::size_t at, const KeySpec& spec, const Given<quantity::QuantityList>& value)
+    {
+        if (spec.count != 2) return at;
+        const std::string name{spec.name};
+        const auto unit = quantity::plain_unit(spec.kind);
+        at = cell(at, name + " x", unit, value ? plain_number((*value)[0], spec.kind) : std::string{});
+        return cell(at, name + " y", unit, value ? plain_number((*value)[1], spec.kind) : std::string{});
+    }
+    std::size_t put(std::size_t at, const KeySpec& spec, const Given<quantity::PointList>& value)
+    {
+        std::string all;
+        if (value)
+            for (const quantity::Point& p : *value)
+                all += fmt::format("{}{} {}{}", all.empty() ? "" : "|", p.x_m, p.y_m,
+                                   spec.count == 3 ? fmt::format(" {}", p.z_m) : std::string{});
+        return cell(at, std::string{spec.name}, "", all);
+    }
+
+    std::vector<Column> columns_{};
+    std::size_t lines_ = 0;
+};
+
+/// What stands in records of a table and in no column of it.
+void tell_left(std::string_view table, const building::Input& input, WrittenTable& out)
+{
+    if (table == "room") {
+        std::size_t faces = 0;
+        for (const building::RoomInput& room : input.rooms) faces += room.faces.size();
+        if (faces > 0) out.left.push_back(fmt::format("{} [[room.face]]", faces));
+    }
+    if (table == "room_type") {
+        std::size_t gains = 0;
+        for (const building::RoomTypeInput& type : input.room_types) gains += type.gains.size();
+        if (gains > 0) out.left.push_back(fmt::format("{} [[room_type.gain]]", gains));
+    }
+    if (table == "profile")
+        for (const building::ProfileInput& profile : input.profiles)
+            if (profile.values) out.left.push_back(fmt::format("the 24 values of '{}'", *profile.name));
+}
+
+} // namespace
+
+WrittenTable write_table(const building::Input& input, std::string_view table)
+{
+    WrittenTable out;
+    building::for_each_table(input, [&](std::string_view name, const auto& records) {
+        if constexpr (requires { records.begin(); }) {
+            if (name != table) return;
+            Writer writer;
+            for (const auto& record : records) writer.add(record);
+            out = writer.written();
+        }
+    });
+    building::for_each_table_of_rooms(
+        [&]<class Record>(std::string_view name, std::vector<Record> building::RoomInput::*list) {
+            if (name != table) return;
+            Writer writer;
+            for (const building::RoomInput& room : input.rooms)
+                for (const Record& record : room.*list) writer.add(building::OfRoom<Record>{room.name, record});
+            out = writer.written();
+        });
+    tell_left(table, input, out);
+    return out;
+}
+
+std::vector<std::string> writable_tables() { return quantity::spec_of(&building::TableFileInput::holds).choices; }
+
+} // namespace venture::project
