@@ -333,7 +333,7 @@ INSTANTIATE_TEST_SUITE_P(
         BadProject{"build_up", "outside_wall = \"filled cavity wall\"", "outside_wall = \"filled cavity wal\"",
                    "no build-up is called 'filled cavity wal'"},
         BadProject{"material", "215 mm facing brick\"", "215 mm facing brik\"", "did you mean 'facing brick'?"},
-        BadProject{"syntax", "level = 2.7", "level = = 2.7", "project.toml:135:9: error V102"},
+        BadProject{"syntax", "level = 2.7", "level = = 2.7", "project.toml:138:9: error V102"},
         BadProject{"plant", "plant = \"boiler\"", "plant = \"biler\"", "no plant is called 'biler'"}),
     [](const auto& tested) { return tested.param.name; });
 

@@ -17,7 +17,7 @@ namespace {
 constexpr double hour_s = 3600.0, litres = 1000.0;
 
 /// Words of names that tell what a room is for; each row is one use.
-constexpr std::array<std::array<std::string_view, 5>, 12> words_of_use = {
+constexpr std::array<std::array<std::string_view, 5>, 13> words_of_use = {
     {{"office", "", "", "", ""},
      {"bedroom", "bunk", "", "", ""},
      {"bath", "shower", "changing", "", ""},
@@ -29,7 +29,8 @@ constexpr std::array<std::array<std::string_view, 5>, 12> words_of_use = {
      {"shop", "sales", "", "", ""},
      {"garage", "", "", "", ""},
      {"plant room", "", "", "", ""},
-     {"ward", "", "", "", ""}}};
+     {"ward", "", "", "", ""},
+     {"staff", "", "", "", ""}}};
 
 bool has_word(const std::string& text, std::string_view word)
 {

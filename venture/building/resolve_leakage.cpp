@@ -14,13 +14,20 @@ namespace {
 
 constexpr double hour_s = 3600.0;
 
-/// Share of the flow at 50 Pa that wind and stack drive through a room, by shielding (none, moderate, heavy).
-/// Source    EN ISO 13789:2017 (as EN 832 before), shielding coefficients e for one and for several exposed facades
+/// Share of the flow at 50 Pa that wind and stack drive through a room in design, by shielding (none, moderate, heavy).
+/// Source    EN 12831:2003, 7.2.1: 2 e, and table D.8 for one and for several exposed facades
 double share_of_test_flow(std::size_t facades, std::size_t shielding)
 {
-    constexpr std::array<double, 3> one = {0.03, 0.02, 0.01}, several = {0.10, 0.07, 0.04};
+    constexpr std::array<double, 3> one = {0.06, 0.04, 0.02}, several = {0.10, 0.06, 0.04};
     if (facades == 0) return 0.0;
     return facades == 1 ? one[shielding] : several[shielding];
+}
+
+/// How much more wind finds the upper storeys.
+/// Source    EN 12831:2003, table D.9
+double height_correction(double over_ground_m)
+{
+    return over_ground_m <= 10.0 ? 1.0 : over_ground_m <= 30.0 ? 1.2 : 1.5;
 }
 
 /// Air that changes places through an open door for a difference of temperature, each way.
@@ -107,7 +114,11 @@ void Resolver::set_infiltration(std::size_t r, double leaks_m_per_s)
     if (by_envelope) {
         const auto shielding =
             chosen(input_.airtightness.shielding, spec_of(&AirtightnessInput::shielding).choices, std::size_t{1});
-        const double share = share_of_test_flow(facades.size(), shielding);
+        double ground_m = building_.rooms.front().floor_m;
+        for (const Room& other : building_.rooms) ground_m = std::min(ground_m, other.floor_m);
+        if (input_.ground.level) ground_m = *input_.ground.level;
+        const double middle_m = room.floor_m + 0.5 * room.height_m - ground_m;
+        const double share = share_of_test_flow(facades.size(), shielding) * height_correction(middle_m);
         winter = summer = share * leaks_m_per_s * envelope_m2 * per_m3;
         how = fmt::format("{:.3g} m3/h at 50 Pa for each of {:.1f} m2 of envelope, {:g} % of it by wind and stack",
                           leaks_m_per_s * hour_s, envelope_m2, 100.0 * share);

@@ -15,10 +15,12 @@ void Resolver::drop_absent_rooms(std::vector<RoomOutline>& outlines)
     const bool existing = input_.project.phase && *input_.project.phase == "existing";
     const std::string_view absent = existing ? "new" : "to be removed";
     std::vector<std::string> gone;
+    quantity::OriginId where{};
     std::vector<RoomInput> rooms;
     std::vector<RoomOutline> kept;
     for (std::size_t r = 0; r < input_.rooms.size(); ++r) {
         if (input_.rooms[r].status && *input_.rooms[r].status == absent) {
+            if (gone.empty()) where = input_.rooms[r].status.origin;
             gone.push_back(value_of(input_.rooms[r].name));
             continue;
         }
@@ -28,7 +30,7 @@ void Resolver::drop_absent_rooms(std::vector<RoomOutline>& outlines)
     input_.rooms = std::move(rooms);
     outlines = std::move(kept);
     if (gone.empty()) return;
-    finding(Severity::note, codes::other_phase, input_.project.phase.origin, "project",
+    finding(Severity::note, codes::other_phase, where, "project",
             fmt::format("{} room{} not there in the phase '{}': {}", gone.size(), gone.size() == 1 ? " is" : "s are",
                         existing ? "existing" : "planned", quantity::listed(gone, 6)),
             existing ? "they are new; [project] phase = \"planned\" has them"

@@ -99,7 +99,8 @@ TEST(ShippedLibrary, HasUsualUValuesAndOlderBuildingsLoseMore)
     for (const building::NamedBuildup& b : fabric.fabric.build_ups) {
         const double u = 1.0 / (0.17 + fabric::resistance(b.layers));
         EXPECT_GT(u, 0.05) << b.layers.name;
-        EXPECT_LT(u, 3.0) << b.layers.name;
+        const bool is_finish = building::thickness_m(b) < 0.06;
+        EXPECT_LT(u, is_finish ? 5.0 : 3.0) << b.layers.name;
         if (!b.layers.name.starts_with("outside wall, ")) continue;
         EXPECT_LT(u, before) << b.layers.name; // they stand from the oldest to the newest
         before = u;

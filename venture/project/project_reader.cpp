@@ -170,7 +170,7 @@ void ProjectReader::share_out(std::string_view table, std::vector<building::OfRo
                 for (const auto& key : keys)
                     std::visit(
                         [&](auto field) {
-                            if (object.*field) where = (object.*field).origin;
+                            if (object.*field && where == OriginId{}) where = (object.*field).origin;
                         },
                         key.field);
             });

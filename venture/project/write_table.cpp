@@ -21,6 +21,7 @@ using quantity::Kind;
 std::string plain_number(double si, Kind kind)
 {
     const std::string_view unit = quantity::plain_unit(kind);
+    if (unit.empty()) return fmt::format("{}", si); // a plain number, or a fraction
     const auto reads_as = [&](double typed) {
         const auto back = quantity::to_si(typed, unit, kind);
         return std::get<double>(back);

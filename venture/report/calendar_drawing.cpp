@@ -86,11 +86,12 @@ private:
     {
         const auto at = [&](std::size_t day) { return c.on(days_[day]).fraction[hour]; };
         const auto h = static_cast<double>(hour);
+        const double no_seam = std::min(24.0, h + 1.05); // the next hour is drawn over it
         for (std::size_t first = 0; first < days_.size();) {
             std::size_t end = first + 1;
             while (end < days_.size() && at(end) == at(first)) ++end;
             const auto x0 = static_cast<double>(first), x1 = static_cast<double>(end);
-            c_.fill({frame.at(x0, h), frame.at(x1, h), frame.at(x1, h + 1.0), frame.at(x0, h + 1.0)},
+            c_.fill({frame.at(x0, h), frame.at(x1, h), frame.at(x1, no_seam), frame.at(x0, no_seam)},
                     shade_of(at(first)));
             first = end;
         }

@@ -7,6 +7,7 @@
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
+#include <venture/quantity/names.hpp>
 #include <venture/quantity/units.hpp>
 #include <venture/report/loads_report.hpp>
 #include <venture/report/room_table.hpp>
@@ -67,9 +68,25 @@ std::string films_text(const Building& b, const PreferredUnits& units)
                                              : units.text(25.0, Kind::heat_transfer) + " to the air");
 }
 
-/// Rooms that set back or are stratified; nothing if none does.
+/// Rooms that set back, those alike together; nothing if none does.
 std::string setbacks_text(const Building& b, const PreferredUnits& units)
 {
+    std::vector<std::pair<std::vector<std::string>, std::vector<std::string>>> alike; ///< what they hold, rooms
+    for (const building::Room& room : b.rooms) {
+        const auto add = [&](const char* what, const auto& setpoint, const std::optional<building::Setback>& setback) {
+            if (!setpoint || !setback) return;
+            const std::vector<std::string> held = {what, units.number(setpoint->value, "temperature"),
+                                                   units.number(setback->temperature_C.value, "temperature"),
+                                                   b.calendars[setback->profile].name,
+                                                   fmt::format("{:g}", setback->ramp_h)};
+            auto same = std::ranges::find(alike, held, [](const auto& group) { return group.first; });
+            if (same == alike.end()) same = alike.insert(alike.end(), {held, {}});
+            same->second.push_back(room.name);
+        };
+        add("heating", room.use.heating_setpoint_C, room.use.heating_setback);
+        add("cooling", room.use.cooling_setpoint_C, room.use.cooling_setback);
+    }
+    if (alike.empty()) return {};
     TextTable table;
     table.add_column("Rooms that set back", Align::left);
     table.add_column("", Align::left);
@@ -77,19 +94,14 @@ std::string setbacks_text(const Building& b, const PreferredUnits& units)
     add_column(table, "back to", "temperature", units);
     table.add_column("outside profile", Align::left);
     table.add_column("ramp\nh");
-    bool any = false;
-    for (const building::Room& room : b.rooms) {
-        const auto add = [&](const char* what, const auto& setpoint, const std::optional<building::Setback>& setback) {
-            if (!setpoint || !setback) return;
-            any = true;
-            table.add_row({room.name, what, units.number(setpoint->value, "temperature"),
-                           units.number(setback->temperature_C.value, "temperature"),
-                           b.calendars[setback->profile].name, fmt::format("{:g}", setback->ramp_h)});
-        };
-        add("heating", room.use.heating_setpoint_C, room.use.heating_setback);
-        add("cooling", room.use.cooling_setpoint_C, room.use.cooling_setback);
+    for (const auto& [held, rooms] : alike) {
+        std::vector<std::string> row = {rooms.size() <= 3
+                                            ? quantity::listed(rooms)
+                                            : fmt::format("{} and {} more", rooms.front(), rooms.size() - 1)};
+        row.insert(row.end(), held.begin(), held.end());
+        table.add_row(std::move(row));
     }
-    return any ? table.text() + "\n" : std::string{};
+    return table.text() + "\n";
 }
 
 /// Thermal bridges of all rooms by name, in the order of the input.

@@ -6,6 +6,7 @@
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
+#include <venture/quantity/names.hpp>
 #include <venture/report/text_table.hpp>
 
 namespace venture::report {
@@ -112,11 +113,11 @@ std::string overruled_text(const loads::RoomLoads& all, const PreferredUnits& un
 /// Rooms whose set-back makes them larger, and by how much.
 std::string heating_up_text(const loads::RoomLoads& all, const PreferredUnits& units)
 {
-    std::string rooms;
+    std::vector<std::string> rooms;
     for (const RoomLoad& r : all.rooms)
-        if (r.heating_up_W > 0.0)
-            rooms += fmt::format("{}{} {}", rooms.empty() ? "" : ", ", r.room, units.text(r.heating_up_W, "power"));
-    return rooms.empty() ? std::string{} : "Heating-up after set-backs, in the rooms' heating: " + rooms + "\n";
+        if (r.heating_up_W > 0.0) rooms.push_back(fmt::format("{} {}", r.room, units.text(r.heating_up_W, "power")));
+    return rooms.empty() ? std::string{}
+                         : "Heating-up after set-backs, in the rooms' heating: " + quantity::listed(rooms, 6) + "\n";
 }
 
 /// What a checker should know of how far to believe the days.

@@ -1,5 +1,7 @@
 #include <venture/report/room_table.hpp>
 
+#include <cmath>
+
 #include <fmt/format.h>
 
 #include <venture/quantity/units.hpp>
@@ -45,7 +47,9 @@ std::vector<std::string> cells_of(const RoomSums& s, std::string heat, std::stri
             fmt::format("{:.2f}", hour_s * s.leaks_m3_per_s / s.volume_m3),
             s.outdoor_air_m3_per_s > 0.0 ? fmt::format("{:.2f}", hour_s * s.outdoor_air_m3_per_s / s.volume_m3) : "-",
             or_dash(s.outdoor_air_m3_per_s, "air_flow", units),
-            s.people > 0.0 ? fmt::format("{:.3g}", s.people) : "-",
+            s.people > 0.0
+                ? fmt::format("{:.{}f}", s.people, s.people < 10.0 && s.people != std::floor(s.people) ? 1 : 0)
+                : "-",
             or_dash(s.gains_W / s.floor_m2, "power_per_area", units)};
 }
 
@@ -169,7 +173,7 @@ std::string rooms_text(const Building& b, const PreferredUnits& units)
     if (all > 0) add_sum(table, "building: " + counted(all), building, units);
     return table.text() +
            fmt::format("Walls and roofs run to wall centre lines{}, gross and net of openings; floors over outdoor air "
-                       "count as walls; mean U of all that faces outdoors; air by plan and gains at full, sensible; "
+                       "count as walls;\nmean U of all that faces outdoors; air by plan and gains at full, sensible; "
                        "own/type/default counts who stated each value of use.\n\n",
                        b.dimensions == building::PlanDimensions::inside_faces
                            ? "; floor areas and volumes between inside faces, as typed"

@@ -1,0 +1,166 @@
+/// The school: rooms from tables, hours from calendars, and the commands that show and write both.
+
+#include <gmock/gmock.h>
+#include <gtest/gtest.h>
+#include <nlohmann/json.hpp>
+
+#include <house_project.hpp>
+
+namespace venture {
+namespace {
+
+namespace fs = std::filesystem;
+using nlohmann::json;
+using testing::HasSubstr;
+using testing::Not;
+
+class SchoolCommands : public HouseProject {
+protected:
+    void SetUp() override
+    {
+        HouseProject::SetUp();
+        fs::copy(fs::path{VENTURE_SOURCE_DIR} / "data/school", folder / "school");
+    }
+};
+
+TEST_F(SchoolCommands, CheckSixtyRoomsOfTables)
+{
+    const Ran r = run("check school");
+    EXPECT_EQ(r.code, 0) << r.errors;
+    EXPECT_THAT(r.errors, Not(HasSubstr("warning")));
+    for (const char* part : {"building: 60 rooms", "ground: 40 rooms", "upper: 20 rooms", "Full-load hours in 2027",
+                             "lessons *", "with suspended mineral ceiling", "Classroom 1 and 23 more"})
+        EXPECT_THAT(r.out, HasSubstr(part));
+    EXPECT_EQ(run_json("check school --json")["rooms"].size(), 60u);
+}
+
+TEST_F(SchoolCommands, ExplainACalendarByItsRules)
+{
+    const Ran r = run("explain school lessons");
+    EXPECT_EQ(r.code, 0) << r.errors;
+    for (const char* part : {"a calendar, 1198 full-load hours in 2027", "holidays: never",
+                             "closed for the summer: never", "August               0.0  never", "winter design"})
+        EXPECT_THAT(r.out, HasSubstr(part));
+    EXPECT_THAT(run("explain school lesons").errors, HasSubstr("did you mean 'lessons'?"));
+}
+
+TEST_F(SchoolCommands, FollowTheHolidayFileAndTheYear)
+{
+    const auto hours = [&](const std::string& set) { return run("explain school lessons " + set).out; };
+    EXPECT_THAT(hours(""), HasSubstr("1198 full-load hours in 2027"));
+    replace("school/holidays.ics", "SUMMARY:Whitsun half-term holiday", "SUMMARY:Whitsun trip");
+    EXPECT_THAT(hours(""), HasSubstr("1229 full-load hours in 2027")); // four days and a short Friday more
+    replace("school/holidays.ics", "BEGIN:VCALENDAR", "BEGIN:VCARD");
+    EXPECT_THAT(run("check school").errors, HasSubstr("holidays.ics:1"));
+}
+
+TEST_F(SchoolCommands, DrawTheYear)
+{
+    EXPECT_EQ(run("draw year school -o year.svg").code, 0);
+    EXPECT_EQ(run("draw year school lessons -o lessons.png").code, 0);
+    EXPECT_EQ(text_of(folder / "lessons.png").substr(1, 3), "PNG");
+    EXPECT_EQ(run("draw year house -o profiles.svg").code, 0); // profiles, where there is no calendar
+    const Ran wrong = run("draw year school lesons");
+    EXPECT_EQ(wrong.code, 2);
+    EXPECT_THAT(wrong.errors, HasSubstr("did you mean 'lessons'?"));
+}
+
+TEST_F(SchoolCommands, CloseInTheYearWhatTheCalendarCloses)
+{
+    const auto heat = [&](const std::string& set) {
+        return run_json("year school --json --from \"20 July\" --days 7 --run-in 2 " + set);
+    };
+    const json closed = heat(""), open = heat("--set \"room_type/computer teaching/ventilation_profile=always\"");
+    EXPECT_NE(closed.dump(), open.dump());
+}
+
+TEST_F(SchoolCommands, WriteTablesThatReadAsTheSame)
+{
+    const std::string before = run("loads school --json").out, table_before = run("export school room").out;
+    for (const char* table : {"room", "opening", "room_type"}) {
+        const Ran r = run(fmt::format("export school {0} -o school/{0}_again.csv", table));
+        EXPECT_EQ(r.code, 0) << r.errors;
+    }
+    replace("school/project.toml", "file = \"rooms.csv\"", "file = \"room_again.csv\"");
+    replace("school/project.toml", "file = \"openings.csv\"", "file = \"opening_again.csv\"");
+    EXPECT_EQ(run("export school room").out, table_before);
+    const auto without_places = [](const std::string& text) {
+        json rooms = json::parse(text)["rooms"];
+        for (json& room : rooms)
+            for (json* part : {&room, &room["heating"], &room["cooling"]}) {
+                if (!part->is_object()) continue;
+                part->erase("from");
+                part->erase("set_point_from");
+            }
+        return rooms;
+    };
+    EXPECT_EQ(json::parse(before)["rooms"].size(), 60u);
+    EXPECT_EQ(without_places(run("loads school --json").out), without_places(before));
+}
+
+TEST_F(SchoolCommands, SayWhatATableCannotHold)
+{
+    const Ran r = run("export house room");
+    EXPECT_EQ(r.code, 0);
+    EXPECT_THAT(r.out, HasSubstr("Front room,ground,living"));
+    EXPECT_THAT(r.errors, HasSubstr("left out, since no column can hold it"));
+    EXPECT_EQ(run("export house calendar").code, 2);
+    EXPECT_THAT(run("export house gain").errors, HasSubstr("the project has no gain"));
+}
+
+TEST_F(SchoolCommands, ReadTwoHundredRoomsAtOnceAndTellTheirMistakesByRowAndColumn)
+{
+    std::string rooms = "name,storey,type,at x,at y,size x,size y\n", openings = "room,in,width,height\n";
+    for (int i = 0; i < 200; ++i) {
+        rooms += fmt::format("Cell {0},ground,teaching room,{1},{2},4,5\n", i + 1, 4 * (i % 20), 5 * (i / 20));
+        if (i < 20) openings += fmt::format("Cell {},south,1.2,1.4\n", i + 1);
+    }
+    const auto write = [&](const char* name, const std::string& text) {
+        std::ofstream{folder / "school" / name} << text;
+    };
+    write("rooms.csv", rooms);
+    write("openings.csv", openings);
+    Ran r = run("check school");
+    EXPECT_EQ(r.code, 0) << r.errors;
+    EXPECT_THAT(r.out, HasSubstr("200 rooms"));
+    write("rooms.csv", rooms + "Cell 7,ground,teaching room,0,50,4,5\nCell 201,ground,teaching rom,4,50,4,5\n");
+    write("openings.csv", openings + "Cell 2O1,south,1.2,1.4\n,south,1,1\nCell 9,south,wide,1\n");
+    r = run("check school");
+    EXPECT_EQ(r.code, 2);
+    for (const char* part : {"rooms.csv:202:1: error V203: a second room is called 'Cell 7'",
+                             "rooms.csv:203:17: error V202: no room type is called 'teaching rom'",
+                             "openings.csv:22:1: error V202: no room is called 'Cell 2O1'",
+                             "openings.csv:23:2: error V201: a line of the table of openings names no room",
+                             "openings.csv:24:14: error V106: width: 'wide' found"})
+        EXPECT_THAT(r.errors, HasSubstr(part));
+}
+
+TEST_F(SchoolCommands, ShowATypedLoadWhereverTheLoadIsShown)
+{
+    replace("house/project.toml", "name = \"Kitchen\"\n",
+            "name = \"Kitchen\"\nheating_load = \"2.9 kW\"\nload_reason = \"as the boiler maker's survey says\"\n");
+    EXPECT_THAT(run("check house").errors,
+                HasSubstr("a load of 'Kitchen' is typed and stands instead of the computed one"));
+    const Ran loads = run("loads house");
+    EXPECT_THAT(loads.out, HasSubstr("heating typed"));
+    EXPECT_THAT(loads.out, HasSubstr("Kitchen: heating 2900 W typed instead of"));
+    EXPECT_THAT(loads.out, HasSubstr("as the boiler maker's survey says"));
+    EXPECT_THAT(run("loads house --room Kitchen").out, HasSubstr("Its heating was typed"));
+    EXPECT_EQ(run("draw plan house -o plan.svg").code, 0);
+    EXPECT_EQ(run_json("size house --json")["plants"][0]["margin"], 0.0);
+}
+
+TEST_F(SchoolCommands, CountDiversityApartFromMargins)
+{
+    const json all = run_json("size school --json");
+    for (const json& plant : all["plants"]) {
+        const double expected = plant["rooms_W"].get<double>() * plant["circuits_diversity"].get<double>() *
+                                plant["plant_diversity"].get<double>() * (1.0 + plant["margin"].get<double>());
+        EXPECT_NEAR(plant["duty_W"].get<double>(), expected, 1e-6 * expected);
+    }
+    EXPECT_DOUBLE_EQ(all["plants"][1]["circuits_diversity"].get<double>(), 0.9);
+    EXPECT_THAT(run("size school").out, HasSubstr("diversity"));
+}
+
+} // namespace
+} // namespace venture
