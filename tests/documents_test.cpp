@@ -11,6 +11,8 @@
 #include <gtest/gtest.h>
 
 #include <program.hpp>
+#include <venture/building/resolve.hpp>
+#include <venture/catalogue/shipped.hpp>
 #include <venture/project/read_project.hpp>
 #include <venture/report/key_report.hpp>
 
@@ -111,6 +113,121 @@ TEST(Documents, HaveNoSnippetThatIsNotReadCleanly)
             ++read;
         }
     EXPECT_GE(read, 6);
+}
+
+/// Lays a snippet into a building of two rooms: what it says of them goes before, what it does not say is there.
+building::Input in_two_rooms(building::Input snippet)
+{
+    const project::ProjectFile base = project::read_project_text(R"(format = 1
+[project]
+name = "Two rooms"
+[site]
+latitude = 52
+longitude = 0
+time_zone = 0
+winter_dry_bulb = -4
+winter_ground = 8
+  [[site.month]]
+  month = 7
+  dry_bulb = 28
+  wet_bulb = 19
+  daily_range = 10
+  beam_depth = 0.4
+  diffuse_depth = 2.3
+  ground = 14
+[fabric]
+outside_wall = "cavity wall, filled"
+inner_wall = "block partition, plastered"
+roof = "flat roof, warm, on concrete"
+ground_floor = "ground floor, insulated under the slab"
+[[storey]]
+name = "ground"
+level = 0
+height = 3
+)",
+                                                                 "base");
+    snippet.site = base.input.site;
+    snippet.storeys = base.input.storeys;
+    if (!snippet.project.name) snippet.project.name = base.input.project.name;
+    for (const auto field : {&building::FabricInput::outside_wall, &building::FabricInput::inner_wall,
+                             &building::FabricInput::roof, &building::FabricInput::ground_floor})
+        snippet.fabric.*field = base.input.fabric.*field;
+    for (const char* name : {"Office", "Store"}) {
+        const auto is_it = [&](const building::RoomInput& r) { return r.name && *r.name == name; };
+        auto room = std::ranges::find_if(snippet.rooms, is_it);
+        if (room == snippet.rooms.end()) room = snippet.rooms.insert(room, building::RoomInput{});
+        room->name = std::string{name};
+        room->storey = std::string{"ground"};
+        room->at = quantity::QuantityList{*name == 'O' ? 0.0 : 6.0, 0.0};
+        room->size = quantity::QuantityList{*name == 'O' ? 6.0 : 4.0, 4.0};
+        room->use.heating_setpoint = 20.0;
+    }
+    return snippet;
+}
+
+TEST(UseAndHours, HasNoSnippetThatDoesNotStandInABuilding)
+{
+    const auto load = [](const fs::path& named) {
+        const std::string text = named.extension() == ".ics"       ? "BEGIN:VCALENDAR\nEND:VCALENDAR\n"
+                                 : named.filename() == "rooms.csv" ? "name\nOffice\nStore\n"
+                                                                   : "room,in,area [m2],glazing\n";
+        return project::FileText{text, {}};
+    };
+    const auto all = blocks(root / "docs/use_and_hours.md", "toml");
+    EXPECT_GE(all.size(), 12u);
+    for (const std::string& block : all) {
+        project::ProjectFile p = project::read_project_text("format = 1\n" + block, "snippet", load);
+        for (const auto& problem : p.problems)
+            if (problem.severity == quantity::Severity::error) ADD_FAILURE() << problem.message << "\n" << block;
+        p.input = in_two_rooms(std::move(p.input));
+        for (const std::string_view file : catalogue::shipped_library())
+            project::take_from_library(p, "shipped", std::string{file}, std::string{catalogue::shipped_file(file)});
+        const building::Resolved resolved = building::resolve(p.input);
+        for (const auto& problem : resolved.problems)
+            if (problem.severity == quantity::Severity::error) ADD_FAILURE() << problem.message << "\n" << block;
+        EXPECT_TRUE(resolved.building) << block;
+    }
+}
+
+/// Follows the tutorial as a reader would: writes what it writes, types what it types, sees what it shows.
+TEST(Tutorial, LeadsFromAnEmptyFolderToLoads)
+{
+    const fs::path folder = fs::temp_directory_path() / fmt::format("venture_tutorial_{}", ::getpid());
+    fs::remove_all(folder);
+    fs::create_directories(folder);
+    const std::string text = text_of(root / "docs/tutorial.md"), fence = "\n```";
+    const fs::path file = folder / "cottage/project.toml";
+    std::string seen;
+    int commands = 0;
+    for (auto at = text.find(fence); at != std::string::npos; at = text.find(fence, at + 1)) {
+        const auto start = text.find('\n', at + 1) + 1, close = text.find("```", start);
+        const std::string kind = text.substr(at + fence.size(), start - 1 - at - fence.size()),
+                          body = text.substr(start, close - start);
+        at = close - 1; // the next fence is one that opens
+        std::istringstream lines{body};
+        if (kind == "sh") seen.clear();
+        if (kind == "toml") std::ofstream{file, std::ios::app} << body << "\n";
+        if (kind.starts_with("toml-in-room ")) {
+            std::string project = text_of(file);
+            const std::string name = fmt::format("name = \"{}\"\n", kind.substr(13));
+            ASSERT_NE(project.find(name), std::string::npos) << name;
+            project.insert(project.find(name) + name.size(), body);
+            std::ofstream{file} << project;
+        }
+        for (std::string line; std::getline(lines, line);) {
+            if (kind == "text") {
+                EXPECT_NE(seen.find(line), std::string::npos) << line << "\nin\n" << seen;
+            }
+            if (kind == "sh" && line.starts_with("mkdir ")) fs::create_directories(folder / line.substr(6));
+            if (kind != "sh" || !line.starts_with("venture ")) continue;
+            const Ran ran = run_program(line.substr(8), folder);
+            seen += ran.out + ran.errors;
+            EXPECT_EQ(ran.code, ++commands == 2 ? 2 : 0) << line << "\n" << ran.errors; // the second is told to fail
+        }
+    }
+    EXPECT_GE(commands, 12);
+    EXPECT_TRUE(fs::exists(folder / "cottage/plan.png"));
+    fs::remove_all(folder);
 }
 
 TEST(Readme, ShowsEveryScreenshotAndOnlyThose)
