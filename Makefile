@@ -12,7 +12,7 @@ help:
 	@echo "make bench     speed, as ratios within one run"
 	@echo "make format    lay the code out (clang-format 16)"
 	@echo "make lint      clang-tidy 16 over the library"
-	@echo "make fuzz      twelve minutes of random input: 150 s for each reader"
+	@echo "make fuzz      fifteen minutes of random input: 150 s for each reader"
 	@echo "make coverage  tests with line coverage counted (gcov files in build/coverage)"
 
 packages:
@@ -55,7 +55,7 @@ lint: $(BUILD)/build.ninja
 fuzz: packages
 	@cmake --preset fuzz >/dev/null
 	@cmake --build --preset fuzz
-	@for target in project catalogue quantity loads_table weather; do \
+	@for target in project catalogue quantity loads_table weather icalendar; do \
 	    mkdir -p build/fuzz/corpus/$$target; \
 	    build/fuzz/bin/fuzz_$$target -max_total_time=$${SECONDS_EACH:-150} -rss_limit_mb=2048 -timeout=10 -max_len=4096 -print_final_stats=1 \
 	        build/fuzz/corpus/$$target fuzz/seeds/$$target || exit 1; \

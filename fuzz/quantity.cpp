@@ -1,8 +1,9 @@
-/// Any bytes as a quantity of every kind and as a range of hours; what is read prints and reads back.
+/// Any bytes as a quantity of every kind, as a range of hours and as days; what is read prints and reads back.
 #include <cmath>
 #include <cstdint>
 #include <string>
 
+#include <venture/calendar/days.hpp>
 #include <venture/calendar/profile.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/units.hpp>
@@ -19,6 +20,7 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
     }
     const auto hours = calendar::parse_hour_range(text);
     if (const auto* ranges = std::get_if<std::vector<calendar::HourRange>>(&hours))
-        for (const auto& r : *ranges) VENTURE_ASSERT(r.from >= 0 && r.from < r.to && r.to <= 24);
+        for (const auto& r : *ranges) VENTURE_ASSERT(r.from_min >= 0 && r.from_min < r.to_min && r.to_min <= 24 * 60);
+    (void)calendar::parse_days(text, {.year = 2027});
     return 0;
 }

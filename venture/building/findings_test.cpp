@@ -158,6 +158,13 @@ std::vector<Planted> planted()
              ward.name = Given<std::string>{"ward", in.origins.add({quantity::OriginKind::file, "p", 1, 1, {}})};
              in.room_types.push_back(ward);
          }},
+        {"unused_hours", codes::unused, "nothing goes by the profile 'nights'",
+         [](Input& in) {
+             ProfileInput nights;
+             nights.name = Given<std::string>{"nights", in.origins.add({quantity::OriginKind::file, "p", 1, 1, {}})};
+             nights.hours = texts({"22-06"});
+             in.profiles.push_back(nights);
+         }},
         {"ceiling_in_millimetres", codes::bounds, "2700 m is outside 1.5 m to 100 m",
          [](Input& in) { in.rooms[0].height = 2700.0; }},
         {"u_of_30", codes::bounds, "u_value", [](Input& in) { in.glazings[0].u_value = 30.0; }},

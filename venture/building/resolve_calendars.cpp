@@ -152,6 +152,49 @@ void Resolver::add_calendars()
     }
 }
 
+/// Profiles, calendars and [[days]] of the project that nothing goes by.
+void Resolver::look_for_idle_hours()
+{
+    std::vector<std::string_view> said; // texts in which a name may stand
+    const auto take = [&](const auto& record) {
+        for_each_key_set(record, [&](const auto& object, auto all) {
+            for (const auto& key : all) {
+                if (key.spec.name == "name" || key.spec.name == "note") continue;
+                std::visit(
+                    [&](auto field) {
+                        const auto& given = object.*field;
+                        if constexpr (std::is_same_v<std::remove_cvref_t<decltype(*given)>, std::string>)
+                            if (given) said.push_back(*given);
+                        if constexpr (std::is_same_v<std::remove_cvref_t<decltype(*given)>, TextList>)
+                            if (given)
+                                for (const quantity::PlacedText& text : *given) said.push_back(text.text);
+                    },
+                    key.field);
+            }
+        });
+    };
+    for_each_table(input_, [&](std::string_view, const auto& records) {
+        if constexpr (requires { records.begin(); })
+            for (const auto& record : records) {
+                take(record);
+                for_each_nested_table(record, [&](std::string_view, const auto& nested) {
+                    for (const auto& inner : nested) take(inner);
+                });
+            }
+    });
+    const auto look = [&](std::string_view table, const Given<std::string>& name) {
+        if (!name || input_.origins.at(name.origin).kind != quantity::OriginKind::file) return; // a library's may wait
+        if (std::ranges::any_of(said,
+                                [&](std::string_view text) { return text.find(*name) != std::string_view::npos; }))
+            return;
+        finding(Severity::note, codes::unused, name.origin, fmt::format("{}/{}", table, *name),
+                fmt::format("nothing goes by the {} '{}'", table, *name), "let something go by it, or leave it out");
+    };
+    for (const ProfileInput& given : input_.profiles) look("profile", given.name);
+    for (const DaysInput& given : input_.days) look("days", given.name);
+    for (const CalendarInput& given : input_.calendars) look("calendar", given.name);
+}
+
 /// What is odd about a calendar by itself.
 void Resolver::look_over(const calendar::Calendar& made, const CalendarInput& given)
 {

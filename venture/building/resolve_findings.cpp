@@ -292,6 +292,7 @@ void Resolver::look_over_rooms()
     }
     look_at_hours();
     look_at_calendars();
+    look_for_idle_hours();
     look_at_left_out();
     look_at_build_ups();
 }

@@ -60,6 +60,7 @@ private:
     [[nodiscard]] std::optional<calendar::YearDays> days_in(std::string_view text, quantity::OriginId where);
     [[nodiscard]] std::optional<calendar::Profile> daily_profile(const std::string& text, quantity::OriginId where);
     [[nodiscard]] std::optional<calendar::RuleDays> rule_of(const quantity::PlacedText& rule);
+    void look_for_idle_hours();
     void look_over(const calendar::Calendar& made, const CalendarInput& given);
     [[nodiscard]] std::optional<std::size_t> calendar_called(const Given<std::string>& name);
     [[nodiscard]] std::optional<std::vector<calendar::HourRange>> hours_in(std::string_view text,

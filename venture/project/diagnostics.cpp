@@ -93,7 +93,7 @@ std::vector<ProblemGroup> grouped(std::vector<Problem> problems, const OriginPoo
 {
     std::ranges::stable_sort(problems, {}, [&](const Problem& p) {
         const Origin o = origins.place_behind(p.where);
-        return std::tuple{sources.index(o.text), o.line, o.column};
+        return std::tuple{p.severity, sources.index(o.text), o.line, o.column};
     });
     std::vector<ProblemGroup> groups;
     std::map<std::tuple<quantity::Severity, std::string_view, std::string>, std::size_t> known;
