@@ -185,6 +185,7 @@ std::string what_to_try(const std::string& at)
         {fmt::format("venture loads {} --room \"Operations room\"", at), "take one room's loads apart"},
         {fmt::format("venture size {} --set \"site/winter_dry_bulb=-10 degC\"", at), "what if the winter were colder?"},
         {fmt::format("venture climate {}", at), "design conditions, design days, the weather year"},
+        {fmt::format("venture draw year {}", at), "when it is used, day by hour"},
         {fmt::format("venture size {}/loads.csv", at), "choose units for loads that someone typed"},
         {fmt::format("venture watch {} loads", at), fmt::format("edit {}/project.toml and see what moves", at)},
         {fmt::format("venture check {} --origins \"room/Boat hall\"", at), "where each of its values came from"},
