@@ -31,7 +31,13 @@ TEST_F(SchoolCommands, CheckSixtyRoomsOfTables)
     for (const char* part : {"building: 60 rooms", "ground: 40 rooms", "upper: 20 rooms", "Full-load hours in 2027",
                              "lessons *", "with suspended mineral ceiling", "Classroom 1 and 23 more"})
         EXPECT_THAT(r.out, HasSubstr(part));
-    EXPECT_EQ(run_json("check school --json")["rooms"].size(), 60u);
+    const json all = run_json("check school --json");
+    EXPECT_EQ(all["rooms"].size(), 60u);
+    EXPECT_EQ(all["year"], 2027);
+    for (const json& calendar : all["calendars"])
+        if (calendar["calendar"] == "lessons") {
+            EXPECT_EQ(calendar["full_load_h_by_month"][7], 0.0) << "August";
+        }
 }
 
 TEST_F(SchoolCommands, ExplainACalendarByItsRules)
@@ -70,6 +76,7 @@ TEST_F(SchoolCommands, CloseInTheYearWhatTheCalendarCloses)
     const auto heat = [&](const std::string& set) {
         return run_json("year school --json --from \"20 July\" --days 7 --run-in 2 " + set);
     };
+    EXPECT_THAT(run("year school --from \"20 July\" --days 2 --run-in 1").out, HasSubstr("weekdays and dates of 2027"));
     const json closed = heat(""), open = heat("--set \"room_type/computer teaching/ventilation_profile=always\"");
     EXPECT_NE(closed.dump(), open.dump());
 }
@@ -145,6 +152,11 @@ TEST_F(SchoolCommands, ShowATypedLoadWhereverTheLoadIsShown)
     EXPECT_THAT(loads.out, HasSubstr("heating typed"));
     EXPECT_THAT(loads.out, HasSubstr("Kitchen: heating 2900 W typed instead of"));
     EXPECT_THAT(loads.out, HasSubstr("as the boiler maker's survey says"));
+    const json as_json = run_json("loads house --json");
+    for (const json& room : as_json["rooms"])
+        if (room["room"] == "Kitchen") {
+            EXPECT_GT(room["heating"]["typed_over"]["computed_W"].get<double>(), 100.0);
+        }
     EXPECT_THAT(run("loads house --room Kitchen").out, HasSubstr("Its heating was typed"));
     EXPECT_EQ(run("draw plan house -o plan.svg").code, 0);
     EXPECT_EQ(run_json("size house --json")["plants"][0]["margin"], 0.0);

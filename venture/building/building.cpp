@@ -10,7 +10,8 @@ namespace venture::building {
 double Room::outdoor_air_by_plan_m3_per_s() const
 {
     return use.people.value * use.ventilation_per_person_m3_per_s.value +
-           floor_area_m2 * use.ventilation_per_area_m_per_s.value + volume_m3 * use.ventilation_per_h.value / 3600.0;
+           floor_area_m2 * use.ventilation_per_area_m_per_s.value + volume_m3 * use.ventilation_per_h.value / 3600.0 +
+           use.ventilation_m3_per_s.value;
 }
 
 double Surface::openings_m2() const

@@ -67,7 +67,7 @@ struct Use {
     Sourced<double> lighting_W_per_m2{}, equipment_W_per_m2{}, equipment_W{}, moisture_kg_per_s{};
     std::vector<Gain> gains{}; ///< what all of these come to, and what was given by itself; with diversity
     Sourced<double> infiltration_per_h{}, infiltration_summer_per_h{}, ventilation_per_person_m3_per_s{},
-        ventilation_per_area_m_per_s{}, ventilation_per_h{};
+        ventilation_per_area_m_per_s{}, ventilation_per_h{}, ventilation_m3_per_s{}; ///< all of them are added up
     Sourced<double> furniture_J_per_m2K{};
     std::optional<Sourced<double>> heating_limit_W{}, cooling_limit_W{}; ///< of what stands in the room, in a year
     Sourced<double> radiant_share{};                                     ///< of what heats or cools

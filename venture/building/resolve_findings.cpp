@@ -90,12 +90,12 @@ std::string why_turned(const fabric::Buildup& b)
 
 } // namespace
 
-void Resolver::look_at_glass(std::size_t r)
+void Resolver::look_at_glass()
 {
     constexpr double most = 0.9;
-    const Room& room = building_.rooms[r];
     for (const Surface& s : building_.surfaces) {
-        if (s.room != r || s.beyond.kind != Neighbour::Kind::outdoors || s.attitude != Attitude::wall) continue;
+        const Room& room = building_.rooms[s.room];
+        if (room.left_out || s.beyond.kind != Neighbour::Kind::outdoors || s.attitude != Attitude::wall) continue;
         double glass_m2 = 0.0;
         for (const Opening& o : s.openings)
             if (o.kind == Opening::Kind::window) glass_m2 += o.area_m2();
@@ -141,7 +141,7 @@ void Resolver::look_at_air(const Room& room)
     if (people > 0.0 && by_plan <= 0.0)
         finding(Severity::warning, codes::no_outdoor_air, room.origin, subject,
                 fmt::format("room '{}' holds {:.3g} people and has no ventilation, only leakage", room.name, people),
-                "give ventilation_per_person, ventilation_per_area or ventilation_rate");
+                "give ventilation_per_person, ventilation_per_area, ventilation_rate or ventilation_flow");
     else if (people >= 1.0 && litres * by_plan / people < 1.0)
         finding(Severity::warning, codes::unusual_air, room.origin, subject,
                 fmt::format("room '{}': {:.2g} L/s of outdoor air for each of {:.3g} people, less than 1 L/s",
@@ -282,10 +282,9 @@ void Resolver::look_at_build_ups()
 
 void Resolver::look_over_rooms()
 {
-    for (std::size_t r = 0; r < building_.rooms.size(); ++r) {
-        const Room& room = building_.rooms[r];
+    look_at_glass();
+    for (const Room& room : building_.rooms) {
         if (room.left_out) continue;
-        look_at_glass(r);
         look_at_gains(room);
         look_at_air(room);
         look_at_name(room);

@@ -66,9 +66,8 @@ double Resolver::leaks_at_50_Pa_m_per_s()
 }
 
 /// Through doors to outdoors that people or goods go through, in the mean.
-double Resolver::through_doors_m3_per_s(std::size_t room, bool winter) const
+double Resolver::through_doors_m3_per_s(const Use& use, const SomeSurfaces& to_outdoors, bool winter) const
 {
-    const Use& use = building_.rooms[room].use;
     const double usual_C = winter ? 20.0 : 24.0;
     const auto& held = winter ? use.heating_setpoint_C : use.cooling_setpoint_C;
     double outdoor_C = building_.site.winter.dry_bulb_C;
@@ -78,25 +77,22 @@ double Resolver::through_doors_m3_per_s(std::size_t room, bool winter) const
     }
     const double inside_C = held ? held->value : usual_C, mean_C = 0.5 * (inside_C + outdoor_C);
     double flow = 0.0;
-    for (const Surface& s : building_.surfaces) {
-        if (s.room != room || !leaks(s)) continue;
-        for (const Opening& o : s.openings)
+    for (const Surface* s : to_outdoors)
+        for (const Opening& o : s->openings)
             flow += o.open_share * static_cast<double>(o.from_left_m.size()) *
                     through_open_door_m3_per_s(o.width_m, o.height_m, inside_C - outdoor_C, mean_C);
-    }
     return flow;
 }
 
-void Resolver::set_infiltration(std::size_t r, double leaks_m_per_s)
+void Resolver::set_infiltration(std::size_t r, const SomeSurfaces& to_outdoors, double leaks_m_per_s)
 {
     Room& room = building_.rooms[r];
     UseInput& given = input_.rooms[r].use;
     double envelope_m2 = 0.0;
     std::set<std::string> facades;
-    for (const Surface& s : building_.surfaces) {
-        if (s.room != r || !leaks(s)) continue;
-        envelope_m2 += s.gross_m2;
-        facades.insert(s.attitude == Attitude::wall ? compass_word(s.azimuth_deg) : std::string{"above or below"});
+    for (const Surface* s : to_outdoors) {
+        envelope_m2 += s->gross_m2;
+        facades.insert(s->attitude == Attitude::wall ? compass_word(s->azimuth_deg) : std::string{"above or below"});
     }
     const bool by_envelope = input_.airtightness.is_used() &&
                              input_.origins.at(given.infiltration.origin).kind == quantity::OriginKind::default_value;
@@ -105,8 +101,8 @@ void Resolver::set_infiltration(std::size_t r, double leaks_m_per_s)
                  added = (value_of(given.vents) * vent + value_of(given.flues) * flue +
                           value_of(given.chimneys) * chimney) *
                          per_m3,
-                 doors_winter = through_doors_m3_per_s(r, true) * per_m3,
-                 doors_summer = through_doors_m3_per_s(r, false) * per_m3;
+                 doors_winter = through_doors_m3_per_s(room.use, to_outdoors, true) * per_m3,
+                 doors_summer = through_doors_m3_per_s(room.use, to_outdoors, false) * per_m3;
     if (!by_envelope && added + doors_winter + doors_summer <= 0.0) return;
     double winter = *given.infiltration, summer = given.infiltration_summer ? *given.infiltration_summer : winter;
     std::string how = "as stated";
@@ -141,7 +137,10 @@ void Resolver::set_infiltration(std::size_t r, double leaks_m_per_s)
 void Resolver::add_leakage()
 {
     const double leaks_m_per_s = input_.airtightness.is_used() ? leaks_at_50_Pa_m_per_s() : 0.0;
-    for (std::size_t r = 0; r < building_.rooms.size(); ++r) set_infiltration(r, leaks_m_per_s);
+    std::vector<SomeSurfaces> to_outdoors(building_.rooms.size());
+    for (const Surface& s : building_.surfaces)
+        if (leaks(s)) to_outdoors[s.room].push_back(&s);
+    for (std::size_t r = 0; r < building_.rooms.size(); ++r) set_infiltration(r, to_outdoors[r], leaks_m_per_s);
 }
 
 } // namespace venture::building::detail

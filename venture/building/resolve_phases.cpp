@@ -50,7 +50,8 @@ void Resolver::leave_out(const RoomInput& given, Room& room)
     use.cooling_setback.reset();
     for (Sourced<double>* value :
          {&use.people, &use.lighting_W_per_m2, &use.equipment_W_per_m2, &use.equipment_W, &use.moisture_kg_per_s,
-          &use.ventilation_per_person_m3_per_s, &use.ventilation_per_area_m_per_s, &use.ventilation_per_h})
+          &use.ventilation_per_person_m3_per_s, &use.ventilation_per_area_m_per_s, &use.ventilation_per_h,
+          &use.ventilation_m3_per_s})
         *value = {0.0, given.leave_out.origin};
 }
 

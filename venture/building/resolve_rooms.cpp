@@ -42,6 +42,7 @@ Use Resolver::use_of(const UseInput& given)
             .ventilation_per_person_m3_per_s = sourced(given.ventilation_per_person),
             .ventilation_per_area_m_per_s = sourced(given.ventilation_per_area),
             .ventilation_per_h = sourced(given.ventilation_rate),
+            .ventilation_m3_per_s = sourced(given.ventilation_flow),
             .furniture_J_per_m2K = sourced(given.furniture),
             .heating_limit_W = if_typed(given.heating_limit),
             .cooling_limit_W = if_typed(given.cooling_limit),

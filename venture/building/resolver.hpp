@@ -179,8 +179,9 @@ private:
     // resolve_leakage.cpp: outdoor air that nobody asked for
     void add_leakage();
     [[nodiscard]] double leaks_at_50_Pa_m_per_s();
-    void set_infiltration(std::size_t room, double leaks_m_per_s);
-    [[nodiscard]] double through_doors_m3_per_s(std::size_t room, bool winter) const;
+    using SomeSurfaces = std::vector<const Surface*>;
+    void set_infiltration(std::size_t room, const SomeSurfaces& to_outdoors, double leaks_m_per_s);
+    [[nodiscard]] double through_doors_m3_per_s(const Use& use, const SomeSurfaces& to_outdoors, bool winter) const;
 
     // resolve_finishes.cpp: what lies on floors, hangs under ceilings, and colours faces
     void add_finishes();
@@ -193,7 +194,7 @@ private:
 
     // resolve_findings.cpp: what is odd about the whole
     void look_over_rooms();
-    void look_at_glass(std::size_t room);
+    void look_at_glass();
     void look_at_gains(const Room& room);
     void look_at_air(const Room& room);
     void look_at_name(const Room& room);

@@ -154,6 +154,18 @@ std::vector<TwoForms> forms()
              in.rooms[0].use.lighting = 5.0;
              in.rooms[0].use.equipment = 6.0;
          }},
+        {"ventilation_as_a_flow",
+         [](Input& in) {
+             in.rooms[0].use.ventilation_per_person = 0.0;
+             in.rooms[0].use.ventilation_flow = 0.040;
+         },
+         [](Input&) {}},
+        {"ventilation_in_air_changes",
+         [](Input& in) {
+             in.rooms[0].use.ventilation_per_person = 0.0;
+             in.rooms[0].use.ventilation_rate = 0.040 * 3600.0 / 60.0;
+         },
+         [](Input&) {}},
         {"vents_or_air_changes",
          [](Input& in) {
              in.rooms[0].use.infiltration = 0.2;

@@ -262,6 +262,18 @@ std::string check_text(const Building& b, const PreferredUnits& units)
     return out;
 }
 
+namespace {
+
+json overruled_json(const building::Room& room)
+{
+    json out = json::array();
+    for (const building::OverruledValue& v : room.overruled)
+        out.push_back({{"key", v.key}, {"own", v.own}, {"of_type", v.of_type}});
+    return out;
+}
+
+} // namespace
+
 json check_json(const Building& b)
 {
     json rooms = json::array(), surfaces = json::array();
@@ -285,6 +297,7 @@ json check_json(const Building& b)
              {"infiltration_per_h", room.use.infiltration_per_h.value},
              {"outdoor_air_m3_per_s", room.outdoor_air_by_plan_m3_per_s()},
              {"people", room.use.people.value},
+             {"over_its_type", overruled_json(room)},
              {"gains_at_full_W", e.gains_W},
              {"values",
               {{"own", room.values_given}, {"type", room.values_by_type}, {"default", room.values_by_default}}}});
@@ -298,7 +311,13 @@ json check_json(const Building& b)
                             {"tilt_deg", s.tilt_deg},
                             {"build_up", b.build_ups[s.build_up].layers.name},
                             {"u_W_per_m2K", building::u_value(b, s)}});
-    return {{"rooms", rooms}, {"surfaces", surfaces}};
+    json calendars = json::array();
+    for (const calendar::Calendar& c : b.calendars) {
+        json months = json::array();
+        for (int month = 1; month <= 12; ++month) months.push_back(calendar::full_load_hours(c, month, b.project.year));
+        calendars.push_back({{"calendar", c.name}, {"full_load_h_by_month", months}});
+    }
+    return {{"rooms", rooms}, {"surfaces", surfaces}, {"year", b.project.year}, {"calendars", calendars}};
 }
 
 } // namespace venture::report

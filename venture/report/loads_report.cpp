@@ -176,6 +176,11 @@ json balance_json(const loads::AirBalance& b)
             {"released_by_air", b.released_by_air_W}};
 }
 
+json overruled_json(const loads::Overruled& over, const quantity::OriginPool& origins)
+{
+    return {{"computed_W", over.computed_W}, {"reason", over.reason}, {"from", origins.describe(over.origin)}};
+}
+
 json room_json(const RoomLoad& r, const quantity::OriginPool& origins)
 {
     json out = {{"room", r.room}, {"storey", r.storey}, {"floor_area_m2", r.floor_area_m2}, {"origin", said_by(r)}};
@@ -183,6 +188,7 @@ json room_json(const RoomLoad& r, const quantity::OriginPool& origins)
     if (r.heated) {
         out["heating"] = {{"load_W", r.heating_W}, {"room_C", r.heating_room_C}, {"when", when_json(r.heating_when)}};
         if (r.heating_up_W > 0.0) out["heating"]["heating_up_W"] = r.heating_up_W;
+        if (r.heating_overruled) out["heating"]["typed_over"] = overruled_json(*r.heating_overruled, origins);
         if (!r.typed) out["heating"]["set_point_from"] = origins.describe(r.heating_setpoint_origin);
         json terms = json::array();
         for (const loads::PaperTerm& t : r.paper)
@@ -204,6 +210,7 @@ json room_json(const RoomLoad& r, const quantity::OriginPool& origins)
                           {"room_air_C", r.cooling_air_C},
                           {"humidity_ratio", r.cooling_humidity_ratio},
                           {"outdoor_C", r.cooling_outdoor_C}};
+    if (r.cooling_overruled) out["cooling"]["typed_over"] = overruled_json(*r.cooling_overruled, origins);
     if (!r.typed) out["cooling"]["set_point_from"] = origins.describe(r.cooling_setpoint_origin);
     if (r.cooled && !r.typed) out["cooling"]["air_balance_W"] = balance_json(r.cooling_balance);
     if (!r.typed) {

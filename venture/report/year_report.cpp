@@ -127,7 +127,8 @@ std::string how_text(const BuildingYear& y)
     if (y.unsettled_steps > 0)
         out += fmt::format("DO NOT USE: zones did not come to rest in {} steps\n", y.unsettled_steps);
     return out + "Too cold, too warm: hours at whose end a set-point is missed by more than 0.1 K. Supplies are "
-                 "unlimited where a room has no\nheating_limit or cooling_limit; times are local standard time; coldest and warmest are hour means of what "
+                 "unlimited where a room has no\nheating_limit or cooling_limit; times are local standard time; "
+                 "coldest and warmest are hour means of what "
                  "each room's set-points refer to.\n";
 }
 
@@ -149,7 +150,12 @@ std::string year_text(const building::Building& b, const BuildingYear& y, const 
                                               y.synthetic ? ", SYNTHETIC: made up, measured by nobody" : "");
     out += rooms_table(y, leap, units) + "\n";
     if (y.days > 31) out += months_table(y, units) + "\n";
-    return out + peaks_text(y, leap, units) + how_text(y);
+    const bool by_calendar =
+        std::ranges::any_of(b.calendars, [](const calendar::Calendar& c) { return !c.is_one_profile(); });
+    return out + peaks_text(y, leap, units) + how_text(y) +
+           (by_calendar ? fmt::format("Calendars count the weekdays and dates of {} ({})\n", b.project.year,
+                                      b.origins.describe(b.project.year_origin))
+                        : std::string{});
 }
 
 json year_json(const building::Building& b, const BuildingYear& y)
