@@ -11,6 +11,13 @@
 
 namespace venture::testing_data {
 
+inline quantity::TextList texts(std::initializer_list<const char*> all)
+{
+    quantity::TextList out;
+    for (const char* text : all) out.push_back({text, {}});
+    return out;
+}
+
 inline building::Input with_rooms(std::vector<building::RoomInput> rooms)
 {
     building::Input in = shell();

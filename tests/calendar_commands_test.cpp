@@ -47,6 +47,9 @@ TEST_F(SchoolCommands, ExplainACalendarByItsRules)
     for (const char* part : {"a calendar, 1198 full-load hours in 2027", "holidays: never",
                              "closed for the summer: never", "August               0.0  never", "winter design"})
         EXPECT_THAT(r.out, HasSubstr(part));
+    const json as_json = run_json("explain school lessons --json");
+    EXPECT_EQ(as_json["rules"][3]["decides_days"], 47);
+    EXPECT_EQ(as_json["months"][7]["design_day"], "never");
     EXPECT_THAT(run("explain school lesons").errors, HasSubstr("did you mean 'lessons'?"));
 }
 

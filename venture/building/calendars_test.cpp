@@ -13,13 +13,6 @@ using namespace testing_data;
 using testing::HasSubstr;
 namespace codes = quantity::codes;
 
-TextList texts(std::initializer_list<const char*> all)
-{
-    TextList out;
-    for (const char* text : all) out.push_back({text, {}});
-    return out;
-}
-
 Input with_calendar(std::initializer_list<const char*> rules)
 {
     Input in = one_room();

@@ -15,13 +15,6 @@ using namespace testing_data;
 using testing::HasSubstr;
 namespace codes = quantity::codes;
 
-TextList texts(std::initializer_list<const char*> all)
-{
-    TextList out;
-    for (const char* text : all) out.push_back({text, {}});
-    return out;
-}
-
 OpeningInput door(const char* in)
 {
     OpeningInput o;

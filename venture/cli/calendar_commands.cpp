@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include <fmt/format.h>
+#include <nlohmann/json.hpp>
 
 #include <venture/cli/calendar_commands.hpp>
 #include <venture/cli/printing.hpp>
@@ -80,6 +81,21 @@ std::string explained(const Building& b, const Calendar& c)
         hours.add_row(std::move(row));
     }
     return out + hours.text();
+}
+
+nlohmann::json explained_json(const Building& b, const Calendar& c)
+{
+    using nlohmann::json;
+    json rules = json::array(), months = json::array(), profiles = json::array();
+    for (const calendar::Rule& rule : c.rules)
+        rules.push_back({{"rule", rule.text}, {"names_days", rule.named}, {"decides_days", rule.won}});
+    for (int month = 1; month <= 12; ++month)
+        months.push_back({{"month", month},
+                          {"full_load_h", calendar::full_load_hours(c, month, b.project.year)},
+                          {"design_day", c.on_design_day(month).name}});
+    for (const calendar::Profile& p : c.profiles) profiles.push_back({{"profile", p.name}, {"fractions", p.fraction}});
+    return {
+        {"calendar", c.name}, {"year", b.project.year}, {"rules", rules}, {"months", months}, {"profiles", profiles}};
 }
 
 ExitCode draw_year(const CommonOptions& o, const std::string& name, const DrawOptions& draw)

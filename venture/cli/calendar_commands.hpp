@@ -4,6 +4,8 @@
 #include <string>
 #include <vector>
 
+#include <nlohmann/json_fwd.hpp>
+
 #include <venture/building/building.hpp>
 
 namespace venture::cli {
@@ -13,5 +15,6 @@ namespace venture::cli {
 [[nodiscard]] std::vector<std::string> calendar_names(const building::Building& building);
 /// Its rules, full-load hours by month, design days and daily hours.
 [[nodiscard]] std::string explained(const building::Building& building, const calendar::Calendar& calendar);
+[[nodiscard]] nlohmann::json explained_json(const building::Building& building, const calendar::Calendar& calendar);
 
 } // namespace venture::cli

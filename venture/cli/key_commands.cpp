@@ -81,7 +81,10 @@ ExitCode explain(const CommonOptions& o, const std::string& key)
     if (!text) {
         if (building != nullptr && show_fabric(key, *building, true, units, o, job)) return finish(*job, o);
         if (const auto* calendar = building != nullptr ? find_calendar(*building, key) : nullptr) {
-            print(explained(*building, *calendar));
+            if (o.json)
+                print_json(explained_json(*building, *calendar), *job);
+            else
+                print(explained(*building, *calendar));
             return finish(*job, o);
         }
         if (job) return no_such_name(key, building);

@@ -1,7 +1,5 @@
 /// The command line: parses, calls a command, turns exceptions into exit codes.
 
-#include <algorithm>
-#include <array>
 #include <cstdio>
 #include <exception>
 #include <filesystem>
@@ -14,9 +12,9 @@
 #include <spdlog/spdlog.h>
 
 #include <venture/cli/commands.hpp>
+#include <venture/cli/picture_kind.hpp>
 #include <venture/project/write_table.hpp>
 #include <venture/quantity/error.hpp>
-#include <venture/quantity/names.hpp>
 
 namespace {
 
@@ -231,25 +229,9 @@ private:
             ->check(CLI::IsMember({"svg", "png", "pdf"}));
         add_output(command, "<kind>");
         command.callback([this, run = std::move(run)] {
-            draw_.picture = kind_of_picture();
+            draw_.picture = cli::kind_of_picture(picture_, draw_.output);
             command_ = run;
         });
-    }
-
-    /// @throws CLI::ValidationError if the file's ending says something else
-    [[nodiscard]] report::Picture kind_of_picture() const
-    {
-        constexpr std::array kinds = {"svg", "png", "pdf"}; // in the order of report::Picture
-        const std::string typed = quantity::lower_case(draw_.output.extension().string());
-        const auto by_ending =
-            std::ranges::find_if(kinds, [&](const char* kind) { return typed == std::string{"."} + kind; });
-        if (!picture_.empty() && by_ending != kinds.end() && picture_ != *by_ending)
-            throw CLI::ValidationError{
-                fmt::format("--as {} and --output {}: the file's ending says another kind of picture; "
-                            "leave --as out, or change one of them",
-                            picture_, draw_.output.string())};
-        const std::string kind = !picture_.empty() ? picture_ : by_ending != kinds.end() ? *by_ending : kinds.front();
-        return static_cast<report::Picture>(std::ranges::find(kinds, kind) - kinds.begin());
     }
 
     void add_draw_plan(CLI::App& draw)
