@@ -37,6 +37,13 @@ std::string iso(int day)
     return fmt::format("{:04}-{:02}-{:02}", t.year, t.month, t.day);
 }
 
+/// Whether it is a day that a calendar has; lax readers make days of "2027-05-14" that none has.
+bool is_a_day(const icaltimetype& t)
+{
+    return !icaltime_is_null_time(t) && t.month >= 1 && t.month <= 12 && t.day >= 1 &&
+           t.day <= icaltime_days_in_month(t.month, t.year);
+}
+
 /// Lines at which events begin, from 1.
 std::vector<std::uint32_t> lines_of_events(const std::string& bytes)
 {
@@ -116,14 +123,27 @@ private:
         const std::string summary = found != nullptr ? found : "";
         if (!words_.empty() && quantity::lower_case(summary).find(words_) == std::string::npos) return;
         if (icalcomponent_get_status(event) == ICAL_STATUS_CANCELLED) return;
+        if (icalproperty* wrong = icalcomponent_get_first_property(event, ICAL_XLICERROR_PROPERTY)) {
+            const char* why = icalproperty_get_xlicerror(wrong);
+            problem(
+                codes::syntax, line,
+                fmt::format("the event '{}' has a line that cannot be read: {}", summary, why != nullptr ? why : "?"),
+                "mend it after RFC 5545, or leave it out");
+            return;
+        }
         const icaltimetype start = icalcomponent_get_dtstart(event);
-        if (icaltime_is_null_time(start) || !icaltime_is_valid_time(start)) {
+        if (!is_a_day(start)) {
             problem(codes::syntax, line, fmt::format("the event '{}' has no beginning that is a date", summary),
                     "write DTSTART;VALUE=DATE:20270514");
             return;
         }
         int days = 1;
         const icaltimetype end = icalcomponent_get_dtend(event);
+        if (!icaltime_is_null_time(end) && !is_a_day(end)) {
+            problem(codes::syntax, line, fmt::format("the event '{}' has an end that is no date", summary),
+                    "write DTEND;VALUE=DATE:20270515, the day after its last one");
+            return;
+        }
         if (!icaltime_is_null_time(end)) {
             const bool at_midnight = end.is_date || (end.hour == 0 && end.minute == 0 && end.second == 0);
             days = day_number(end) - day_number(start) + (at_midnight ? 0 : 1);
@@ -155,8 +175,7 @@ private:
         }
         for (icalproperty* p = icalcomponent_get_first_property(event, ICAL_RDATE_PROPERTY); p != nullptr;
              p = icalcomponent_get_next_property(event, ICAL_RDATE_PROPERTY))
-            if (const icaltimetype t = icalproperty_get_rdate(p).time; !icaltime_is_null_time(t))
-                out.push_back(day_number(t));
+            if (const icaltimetype t = icalproperty_get_rdate(p).time; is_a_day(t)) out.push_back(day_number(t));
         for (icalproperty* p = icalcomponent_get_first_property(event, ICAL_EXDATE_PROPERTY); p != nullptr;
              p = icalcomponent_get_next_property(event, ICAL_EXDATE_PROPERTY))
             std::erase(out, day_number(icalproperty_get_exdate(p)));

@@ -88,6 +88,9 @@ TEST(EventDays, SayWhatIsWrongWithAFile)
     const auto message = [](const Read& r) { return r.problems.empty() ? std::string{} : r.problems[0].message; };
     EXPECT_THAT(message(read("")), HasSubstr("no event"));
     EXPECT_THAT(message(read(event(""))), HasSubstr("no beginning"));
+    EXPECT_THAT(message(read(event("DTSTART;VALUE=DATE:20270514\r\nRRULE:FREQ=SOMETIMES\r\n"))),
+                HasSubstr("'Holiday' has a line that cannot be read"));
+    EXPECT_THAT(message(read(event("DTSTART;VALUE=DATE:20271345\r\n"))), HasSubstr("'Holiday' has no beginning"));
     EXPECT_THAT(message(read(event("DTSTART;VALUE=DATE:20270514\r\nDTEND;VALUE=DATE:20270501\r\n"))),
                 HasSubstr("ends before it begins"));
     Read none;
