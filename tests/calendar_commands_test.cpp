@@ -161,6 +161,7 @@ TEST_F(SchoolCommands, ShowATypedLoadWhereverTheLoadIsShown)
             EXPECT_GT(room["heating"]["typed_over"]["computed_W"].get<double>(), 100.0);
         }
     EXPECT_THAT(run("loads house --room Kitchen").out, HasSubstr("Its heating was typed"));
+    EXPECT_THAT(run("loads house --set \"room/Bathroom/leave_out=yes\"").out, HasSubstr("left out"));
     EXPECT_EQ(run("draw plan house -o plan.svg").code, 0);
     EXPECT_EQ(run_json("size house --json")["plants"][0]["margin"], 0.0);
 }

@@ -48,10 +48,11 @@ std::string said_by(const RoomLoad& r)
     return r.cooling_overruled ? "cooling typed" : "computed";
 }
 
-void add_room(TextTable& table, const RoomLoad& r, bool tell_typed, const PreferredUnits& units)
+/// @param said  who says its loads; empty where that is the same of all rooms
+void add_room(TextTable& table, const RoomLoad& r, const std::string& said, const PreferredUnits& units)
 {
     std::vector<std::string> row = {r.room, r.storey, units.number(r.floor_area_m2, "area")};
-    if (tell_typed) row.push_back(said_by(r));
+    if (!said.empty()) row.push_back(said);
     for (std::string& cell : std::vector<std::string>{
              power_or_dash(r.heated, r.heating_W, units), per_area(r.heated, r.heating_W, r.floor_area_m2, units),
              power_or_dash(r.heated && !r.paper.empty(), r.paper_W(), units),
@@ -254,8 +255,12 @@ std::string loads_text(const building::Building& b, const loads::DesignLoads& de
     table.add_column("Room", Align::left);
     table.add_column("Storey", Align::left);
     add_column(table, "Area", "area", units);
+    const auto said = [&](const RoomLoad& r) {
+        const auto index = b.find_room(r.room);
+        return index && b.rooms[*index].left_out ? std::string{"left out"} : said_by(r);
+    };
     const bool mixed =
-        std::ranges::any_of(design.loads.rooms, [](const RoomLoad& r) { return said_by(r) != "computed"; });
+        std::ranges::any_of(design.loads.rooms, [&](const RoomLoad& r) { return said(r) != "computed"; });
     if (mixed) table.add_column("Loads", Align::left);
     add_column(table, "Heating", "power", units);
     add_column(table, "", "power_per_area", units);
@@ -267,7 +272,7 @@ std::string loads_text(const building::Building& b, const loads::DesignLoads& de
     table.add_column("at", Align::left);
     add_column(table, "Coldest", "temperature", units);
     add_column(table, "Warmest", "temperature", units);
-    for (const RoomLoad& r : design.loads.rooms) add_room(table, r, mixed, units);
+    for (const RoomLoad& r : design.loads.rooms) add_room(table, r, mixed ? said(r) : std::string{}, units);
     const bool radiates =
         std::ranges::any_of(b.rooms, [](const building::Room& r) { return r.use.radiant_share.value > 0.0; });
     std::string out = loads_heading(b, units) +
