@@ -204,12 +204,11 @@ void Resolver::look_at_hours()
 /// Hours that never come, of something that is there.
 void Resolver::look_at_calendars()
 {
-    std::set<std::size_t> told;
+    std::set<std::size_t> looked_at;
     const auto look = [&](std::size_t calendar, const Room& room, std::string_view what) {
+        if (!looked_at.insert(calendar).second) return;
         const calendar::Calendar& c = building_.calendars[calendar];
-        if (c.name == "never" || calendar::full_load_hours(c, 0, building_.project.year) > 0.0 ||
-            !told.insert(calendar).second)
-            return;
+        if (c.name == "never" || calendar::full_load_hours(c, 0, building_.project.year) > 0.0) return;
         finding(Severity::warning, codes::never_opens, room.origin, "room/" + room.name,
                 fmt::format("'{}' never opens in {}, and in room '{}' something goes by it: {}", c.name,
                             building_.project.year, room.name, what),

@@ -57,16 +57,16 @@ private:
         if (!given) return;
         if constexpr (std::is_same_v<T, std::string>) {
             whole_.insert(*given);
-            texts_.push_back(*given);
+            if (!texts_.insert(*given).second) return; // looked at already
         }
         if constexpr (std::is_same_v<T, std::string>) // a wall in words names the materials of its layers
             if (const auto wall = building::wall_in_words(*given); std::holds_alternative<building::WallInWords>(wall))
-                std::ranges::copy(std::get<building::WallInWords>(wall).layers, std::back_inserter(texts_));
+                std::ranges::copy(std::get<building::WallInWords>(wall).layers, std::inserter(texts_, texts_.end()));
         if constexpr (std::is_same_v<T, quantity::TextList>)
-            for (const auto& text : *given) texts_.push_back(text.text);
+            for (const auto& text : *given) texts_.insert(text.text);
     }
     std::set<std::string> whole_{};
-    std::vector<std::string> texts_{};
+    std::set<std::string> texts_{}; ///< each once: rooms say the same again and again
 };
 
 template <class Record>
