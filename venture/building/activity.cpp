@@ -16,10 +16,11 @@ PersonHeat heat_of_person(Activity activity, double room_C)
                                                     {80.0, 140.0},
                                                     {170.0, 255.0},
                                                     {210.0, 315.0}}};
-    constexpr double per_K = 0.2 / 3.0;
+    constexpr double usual_C = 24.0;
     const PersonHeat usual = at_24_C[static_cast<std::size_t>(activity)];
     const double whole_W = usual.sensible_W + usual.latent_W;
-    const double sensible_W = std::clamp(usual.sensible_W * (1.0 - per_K * (room_C - 24.0)), 0.0, whole_W);
+    const double sensible_W =
+        std::clamp(usual.sensible_W * (no_sensible_heat_C - room_C) / (no_sensible_heat_C - usual_C), 0.0, whole_W);
     return {sensible_W, whole_W - sensible_W};
 }
 

@@ -42,6 +42,9 @@ struct Gain {
     double to_void_W = 0.0;  ///< sensible heat into the void over the ceiling
     double lost_W = 0.0;     ///< that leaves at once, as through a hood
     std::size_t profile = 0; ///< index into Building::calendars
+    /// Room temperature that these are for: people by what they do, whose sensible heat turns into moisture as the air
+    /// gets warmer (heat_of_person()). Nothing: the same at any.
+    std::optional<double> at_room_C{};
     quantity::OriginId origin{};
     [[nodiscard]] double sensible_W() const { return convective_W + radiant_W; }
 };
@@ -64,6 +67,7 @@ struct Use {
     double moisture_buffer = 1.0;  ///< multiple of the air's own
     bool control_operative = true; ///< set-points hold the operative, else the air temperature
     Sourced<double> people{}, sensible_per_person_W{}, latent_per_person_W{};
+    std::optional<double> person_at_C{}; ///< room temperature that these are for; nothing: the same at any
     Sourced<double> lighting_W_per_m2{}, equipment_W_per_m2{}, equipment_W{}, moisture_kg_per_s{};
     std::vector<Gain> gains{}; ///< what all of these come to, and what was given by itself; with diversity
     Sourced<double> infiltration_per_h{}, infiltration_summer_per_h{}, ventilation_per_person_m3_per_s{},

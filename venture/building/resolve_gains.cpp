@@ -73,7 +73,7 @@ void Resolver::set_people(RoomInput& given, Room& room)
             "mend people or area_per_person, or what is expected");
 }
 
-/// Heat of a person by what people do, at the temperature that is held.
+/// Heat of a person by what people do, at the temperature that is held; loads go on from there.
 void Resolver::set_activity(UseInput& given, Use& use)
 {
     if (!given.activity) return;
@@ -93,6 +93,7 @@ void Resolver::set_activity(UseInput& given, Use& use)
     given.latent_per_person = computed(heat.latent_W, how, given.activity.origin);
     use.sensible_per_person_W = sourced(given.sensible_per_person);
     use.latent_per_person_W = sourced(given.latent_per_person);
+    use.person_at_C = room_C;
 }
 
 /// What lives in a dwelling, over its rooms by floor area where they say nothing themselves.
@@ -199,6 +200,7 @@ void Resolver::add_gains()
                              {.radiant = value_of(given.people_radiant)});
         people.moisture_kg_per_s =
             use.people.value * use.latent_per_person_W.value / air::latent_heat_of_vaporisation_J_per_kg;
+        people.at_room_C = use.person_at_C;
         add(std::move(people), use.people_profile, use.people.origin, diversity);
         const double lighting_W = use.lighting_W_per_m2.value * area_m2 + value_of(given.lighting_power);
         const Parts light{.radiant = value_of(given.lighting_radiant), .to_void = value_of(given.lighting_to_void)};

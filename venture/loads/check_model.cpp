@@ -18,6 +18,7 @@ public:
     {
         for (const Surface& s : m_.surfaces) check(s);
         for (const Zone& z : m_.zones) check(z);
+        for (const BodyHeat& b : m_.bodies) check(b);
         for (const RadiantLink& link : m_.radiant_links) check(link);
     }
 
@@ -44,6 +45,17 @@ private:
             if (const auto* z = std::get_if<ZoneFace>(face)) check(where, *z);
             if (const auto* o = std::get_if<OutdoorFace>(face)) check(where, *o);
         }
+    }
+
+    void check(const BodyHeat& b) const
+    {
+        const std::string where = "heat of people";
+        index(where, "zone", b.zone, m_.zones.size());
+        signal(where, "sensible part", b.sensible);
+        signal(where, "latent part", b.latent);
+        check_range(where, "temperature above the reference at which none is sensible", b.none_at_C - b.reference_C,
+                    {1e-3, 1e3}, "K");
+        check_range(where, "latent by sensible part", b.latent_per_sensible, {1e-9, 1e9}, "");
     }
 
     void check(const RadiantLink& link) const

@@ -5,6 +5,7 @@
 #include <numeric>
 
 #include <venture/air/moist_air.hpp>
+#include <venture/building/activity.hpp>
 #include <venture/fabric/convection.hpp>
 #include <venture/loads/compiler.hpp>
 #include <venture/loads/heat_balance.hpp>
@@ -146,6 +147,10 @@ void Compiler::add_gains(const building::Room& room, Zone& zone)
 {
     for (const building::Gain& gain : room.use.gains) {
         const Forcing forcing = forcing_of(gain.kind);
+        if (gain.at_room_C && gain.sensible_W() > 0.0 && gain.moisture_kg_per_s > 0.0) {
+            add_people(gain, zone);
+            continue;
+        }
         if (gain.sensible_W() > 0.0) {
             zone.convective_gain_W.push_back({profile(gain.profile, forcing), gain.convective_W});
             zone.radiant_gain_W.push_back({profile(gain.profile, forcing), gain.radiant_W});
@@ -153,6 +158,26 @@ void Compiler::add_gains(const building::Room& room, Zone& zone)
         if (gain.moisture_kg_per_s > 0.0)
             zone.moisture_gain_kg_per_s.push_back({profile(gain.profile, Forcing::moisture), gain.moisture_kg_per_s});
     }
+}
+
+/// People by what they do, in the zone that is being added: signals of their own, which go by its air.
+void Compiler::add_people(const building::Gain& gain, Zone& zone)
+{
+    const auto own_copy = [&](Forcing forcing) {
+        const SignalId of_profile = profile(gain.profile, forcing);
+        return m_.add(Signal{m_.signals[of_profile.index]});
+    };
+    const SignalId sensible = own_copy(Forcing::people), latent = own_copy(Forcing::moisture);
+    zone.convective_gain_W.push_back({sensible, gain.convective_W});
+    zone.radiant_gain_W.push_back({sensible, gain.radiant_W});
+    zone.moisture_gain_kg_per_s.push_back({latent, gain.moisture_kg_per_s});
+    m_.bodies.push_back({.zone = m_.zones.size(),
+                         .sensible = sensible,
+                         .latent = latent,
+                         .reference_C = *gain.at_room_C,
+                         .none_at_C = building::no_sensible_heat_C,
+                         .latent_per_sensible =
+                             gain.moisture_kg_per_s * air::latent_heat_of_vaporisation_J_per_kg / gain.sensible_W()});
 }
 
 /// Heat that rooms send into the void over their ceilings, where that is a room.

@@ -61,6 +61,7 @@ private:
     void add_zones();
     Zone zone_of(const building::Room& room);
     void add_gains(const building::Room& room, Zone& zone);
+    void add_people(const building::Gain& gain, Zone& zone);
     void add_gains_in_voids();
     void add_control(const building::Room& room, Zone& zone);
     void add_limits();

@@ -131,11 +131,26 @@ std::vector<TwoForms> forms()
              in.rooms[0].gains = {screens};
          },
          [](Input&) {}},
-        {"activity_or_watts", [](Input& in) { in.rooms[0].use.activity = std::string{"office work"}; },
+        {"hours_or_three_profiles",
          [](Input& in) {
-             in.rooms[0].use.sensible_per_person = 75.0 * (1.0 - 0.2 / 3.0);
-             in.rooms[0].use.latent_per_person = 130.0 - 75.0 * (1.0 - 0.2 / 3.0);
-         }},
+             using building::UseInput;
+             for (const auto profile :
+                  {&UseInput::people_profile, &UseInput::lighting_profile, &UseInput::equipment_profile})
+                 in.rooms[0].use.*profile = {};
+             in.rooms[0].use.hours = std::string{"day"};
+         },
+         [](Input&) {}},
+        {"a_calendar_on_another_or_in_one",
+         [](Input& in) {
+             building::CalendarInput c, d;
+             c.name = std::string{"c"};
+             c.rules = TextList{{"every day: d", {}}, {"July: never", {}}, {"21 July: d", {}}};
+             d.name = std::string{"d"};
+             d.rules = TextList{{"every day: never", {}}, {"weekdays: day", {}}};
+             in.calendars = {c, d};
+             go_by(in, "c");
+         },
+         [](Input&) {}},
         {"a_type_or_the_room_itself",
          [](Input& in) {
              building::RoomTypeInput t;
@@ -191,6 +206,33 @@ std::vector<TwoForms> forms()
 
 INSTANTIATE_TEST_SUITE_P(Short, Forms, testing::ValuesIn(forms()),
                          [](const auto& of) { return std::string{of.param.name}; });
+
+/// People by what they do against people in watts, as these are at the cooling set-point.
+TEST(Activity, GoesByTheAirAndComesNearWattsWhereItIsHeld)
+{
+    const double set_C = 25.0, sensible_W = 75.0 * (39.0 - set_C) / 15.0;
+    Input by_activity = used(), in_watts = used();
+    for (Input* in : {&by_activity, &in_watts}) {
+        go_by(*in, "day");
+        in->rooms[0].use.people = 8.0;
+        in->rooms[0].use.control = std::string{"air"};
+    }
+    by_activity.rooms[0].use.activity = std::string{"office work"};
+    in_watts.rooms[0].use.sensible_per_person = sensible_W;
+    in_watts.rooms[0].use.latent_per_person = 130.0 - sensible_W;
+    const auto loads = [](const Input& in) { return design_loads(built(in)).loads.rooms.at(0); };
+    const RoomLoad held = loads(by_activity), fixed = loads(in_watts);
+    EXPECT_DOUBLE_EQ(held.heating_W, fixed.heating_W);
+    EXPECT_NEAR(held.cooling_sensible_W, fixed.cooling_sensible_W, 0.02 * fixed.cooling_sensible_W);
+    EXPECT_NEAR(held.cooling_latent_W, fixed.cooling_latent_W, 0.02 * fixed.cooling_latent_W);
+    for (Input* in : {&by_activity, &in_watts}) in->rooms[0].use.cooling_setpoint = {}; // now it gets warm
+    const double at_24_W = 75.0;
+    in_watts.rooms[0].use.sensible_per_person = at_24_W;
+    in_watts.rooms[0].use.latent_per_person = 130.0 - at_24_W;
+    const RoomLoad floating = loads(by_activity), hotter = loads(in_watts);
+    EXPECT_GT(hotter.highest_air_C, 27.0);
+    EXPECT_LT(floating.highest_air_C, hotter.highest_air_C - 0.1);
+}
 
 TEST(TypedLoads, StandInSumsBesideWhatWasComputed)
 {

@@ -2,10 +2,10 @@
 
 #include <algorithm>
 #include <cmath>
-#include <limits>
 
 #include <venture/loads/account.hpp>
 #include <venture/loads/check_model.hpp>
+#include <venture/loads/prepared.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::loads {
@@ -22,11 +22,7 @@ void carry(const std::vector<double>& x, const std::vector<double>& x1, std::vec
     for (std::size_t i = 0; i < x.size(); ++i) out[i] = x[i] + two_stages::carry_over * (x1[i] - x[i]);
 }
 
-/// The first values of a row that has a zero behind them.
-void take(const std::vector<double>& row, std::vector<double>& out)
-{
-    std::copy_n(row.begin(), out.size(), out.begin());
-}
+/// A row with a zero behind it.
 void put(const std::vector<double>& values, std::vector<double>& row)
 {
     row.assign(values.begin(), values.end());
@@ -51,95 +47,6 @@ std::size_t parts_of_step(double step_s)
     return step_s <= longest_part_s ? 1 : static_cast<std::size_t>(std::ceil(step_s / usual_part_s - 1e-9));
 }
 
-struct HeatBalance::Prepared {
-    Prepared(const ThermalModel& m, double part_s, const FilmAccuracy& accuracy)
-        : model{m},
-          parts{std::isinf(part_s) ? 1 : static_cast<std::size_t>(std::lround(m.step_s / part_s))},
-          bank{m, part_s},
-          films{m, bank},
-          links{m, bank},
-          network{m, bank, two_stages::gamma * part_s},
-          solver{m, links, two_stages::gamma * part_s},
-          tolerance{accuracy}
-    {
-        for (std::size_t i = 0; i < m.signals.size(); ++i)
-            if (const Signal& s = m.signals[i]; s.start.size() > 1 || s.start != s.end) varying.push_back(i);
-    }
-    /// Wind, shutters and water change what walls and films answer.
-    void set_step(std::size_t step)
-    {
-        const bool films_changed = films.set_step(model, step, bank), water_changed = bank.set_water(model, step);
-        if ((!films_changed && !water_changed) || films.vary()) return; // films that vary are eliminated in every stage
-        bank.eliminate();
-        network.refresh(bank);
-    }
-    /// Constants are read once.
-    void read_signals(std::size_t step, double share, std::vector<double>& out) const
-    {
-        if (out.size() != model.signals.size() + SurfaceBank::further_signals) {
-            out.resize(model.signals.size());
-            for (std::size_t i = 0; i < model.signals.size(); ++i) out[i] = model.signals[i].start[0];
-            StageSolver::add_further(out);
-        }
-        for (const std::size_t i : varying) out[i] = model.signals[i].at(step, share);
-    }
-
-    const ThermalModel& model;
-    std::size_t parts;
-    SurfaceBank bank;
-    Films films;
-    Links links;
-    ZoneNetwork network;
-    StageSolver solver;
-    FilmAccuracy tolerance;
-    /// Everything at rest; made when it is first asked for.
-    Prepared& at_rest()
-    {
-        if (steady) return *steady;
-        steady = std::make_unique<Prepared>(model, std::numeric_limits<double>::infinity(), tolerance);
-        steady->tolerance.most_passes = 50;
-        steady->set_step(0);
-        Stage& s = steady->stages[0];
-        for (auto* row : {&s.x.air_C, &s.x.radiant_C, &s.x.load_W}) row->assign(model.zones.size() + 1, 0.0);
-        steady->take_means(0, model.steps);
-        const double outdoor_C = s.signal[model.outdoor_air_C.index];
-        steady->films.find(std::vector<double>(2 * bank.count(), outdoor_C),
-                           std::vector<double>(model.zones.size(), outdoor_C + 1.0), s.signal, s.film);
-        return *steady;
-    }
-    /// Every signal as its mean over some steps.
-    void take_means(std::size_t first, std::size_t count)
-    {
-        std::vector<double>& means = stages[0].signal;
-        means.clear();
-        for (const Signal& signal : model.signals) {
-            if (count == model.steps || signal.start.size() == 1) {
-                means.push_back(signal.mean());
-                continue;
-            }
-            double sum = 0.0;
-            for (std::size_t i = 0; i < count; ++i) {
-                const std::size_t step = (first + i) % model.steps;
-                sum += 0.5 * (signal.at(step, 0.0) + signal.at(step, 1.0));
-            }
-            means.push_back(sum / static_cast<double>(count));
-        }
-        StageSolver::add_further(means);
-    }
-    /// Solves this, at rest, with heat that walls send off of themselves. @param history  as SurfaceBank gives it
-    void solve_at_rest(const std::vector<double>& history, const Orders* orders)
-    {
-        const std::vector<double> nothing(model.zones.size(), 0.0), no_states(bank.state_count(), 0.0);
-        solver.solve(bank, network, films, tolerance, {nothing, nothing, history, no_states, orders}, stages[0]);
-    }
-
-    std::unique_ptr<Prepared> steady{};
-    std::vector<std::size_t> varying{}; ///< signals that are no constants
-    std::vector<double> weights{};
-    Stage stages[2]{};
-    std::vector<double> air_hat{}, humidity_hat{};
-};
-
 HeatBalance::HeatBalance(const ThermalModel& model, const FilmAccuracy& films, double part_s)
 {
     check_model(model);
@@ -158,120 +65,9 @@ const std::vector<double>& HeatBalance::mode_weights() const { return prepared_-
 
 const std::vector<std::size_t>& HeatBalance::zone_order() const { return prepared_->network.order(); }
 
-void HeatBalance::extrapolate_period(const State& begin, const std::vector<double>& held, State& end) const
-{
-    Prepared& rest = prepared_->at_rest();
-    const SurfaceBank& bank = rest.bank;
-    const ThermalModel& m = rest.model;
-    const double period_s = m.step_s * static_cast<double>(m.steps);
-    const std::size_t n = bank.count();
-    // What a mode took up, as a steady source over the period. A part of the answer with rate r misses by
-    // 1 - (1 - exp(-r P)) (1 + 1/(r P)) of itself after this: by 0.3 at most, and by next to nothing where it is slow.
-    std::vector<double> history(4 * n, 0.0), shift(bank.state_count(), 0.0);
-    for (std::size_t i = 0; i < n; ++i) {
-        const Slot& slot = bank.slots[i];
-        const fabric::WallModes& wall = m.walls[slot.stepper];
-        for (std::size_t k = 0; k < wall.size(); ++k) {
-            const std::size_t at = slot.first_state + k * slot.stride;
-            shift[at] = (end.wall_modes[at] - begin.wall_modes[at]) / (wall.rate_per_s[k] * period_s);
-            history[i] += wall.b1[k] * shift[at];
-            history[n + i] += wall.b2[k] * shift[at];
-        }
-    }
-    // The answer to these sources alone is the difference between two answers. A zone that is held for part of the time
-    // is taken as tied to outdoors, by more the longer; a little air leaves all others, so that there is an answer even
-    // where nothing else goes out.
-    constexpr double little_kg_per_s = 1e-5, always = 0.98;
-    Stage& s = rest.stages[0];
-    Orders orders(m.zones.size());
-    for (std::size_t z = 0; z < orders.size(); ++z) {
-        if (held[z] >= always) {
-            orders[z].heat_below_C = orders[z].cool_above_C = 0.0;
-            continue;
-        }
-        double tied_W_per_K = 0.0;
-        for (const std::uint32_t f : rest.network.faces_of(z)) tied_W_per_K += bank.area[f] * bank.film[f];
-        double ventilation = little_kg_per_s + held[z] / (1.0 - held[z]) * tied_W_per_K / m.air_specific_heat_J_per_kgK;
-        for (const Drive& d : m.zones[z].ventilation_kg_per_s) ventilation += d.factor * s.signal[d.signal.index];
-        orders[z].ventilation_kg_per_s = ventilation;
-        orders[z].supply_W = 0.0;
-    }
-    rest.solve_at_rest(std::vector<double>(4 * n, 0.0), &orders);
-    const std::vector<double> faces = s.face_C, air = s.x.air_C, radiant = s.x.radiant_C;
-    rest.solve_at_rest(history, &orders);
-    for (std::size_t i = 0; i < n; ++i) {
-        const Slot& slot = bank.slots[i];
-        const fabric::WallModes& wall = m.walls[slot.stepper];
-        const double t1 = s.face_C[i] - faces[i], t2 = s.face_C[n + i] - faces[n + i];
-        for (std::size_t k = 0; k < wall.size(); ++k) {
-            const std::size_t at = slot.first_state + k * slot.stride;
-            end.wall_modes[at] += shift[at] + (wall.b1[k] * t1 + wall.b2[k] * t2) / wall.rate_per_s[k];
-        }
-    }
-    for (std::size_t z = 0; z < m.zones.size(); ++z) {
-        if (held[z] >= always) continue;
-        end.air_C[z] += s.x.air_C[z] - air[z];
-        end.radiant_C[z] += s.x.radiant_C[z] - radiant[z];
-    }
-}
-
 void HeatBalance::recall(State& state) const
 {
     prepared_->bank.recall(state.wall_modes, state.wall_history, state.stored_J_per_m2);
-}
-
-State HeatBalance::state_at(double temperature_C) const
-{
-    Prepared& p = *prepared_;
-    const std::size_t zones = p.model.zones.size();
-    State state{.wall_modes = std::vector<double>(p.bank.state_count(), 0.0)};
-    for (const Slot& s : p.bank.slots) {
-        if (s.area <= 0.0) continue;
-        const auto modes = p.model.walls[s.stepper].steady_states(temperature_C, temperature_C);
-        for (std::size_t k = 0; k < modes.size(); ++k) state.wall_modes[s.first_state + k * s.stride] = modes[k];
-    }
-    state.air_C = state.radiant_C = std::vector<double>(zones, temperature_C);
-    state.load_W = state.humidity_ratio = std::vector<double>(zones, 0.0);
-    p.read_signals(0, 0.0, p.stages[0].signal);
-    p.films.find(std::vector<double>(2 * p.bank.count(), temperature_C), state.air_C, p.stages[0].signal, state.films);
-    state.film_trend.assign(state.films.size(), 0.0);
-    recall(state);
-    return state;
-}
-
-std::vector<double> HeatBalance::wall_modes_of(const State& state, std::size_t surface) const
-{
-    std::vector<double> out;
-    for (const Slot& s : prepared_->bank.slots)
-        if (s.surface == surface && s.area > 0.0)
-            for (std::size_t k = 0; k < prepared_->bank.modes_of(s); ++k)
-                out.push_back(state.wall_modes[s.first_state + k * s.stride]);
-    return out;
-}
-
-State HeatBalance::steady_state() const { return steady_state(0, prepared_->model.steps); }
-
-State HeatBalance::steady_state(std::size_t first_step, std::size_t steps) const
-{
-    Prepared& rest = prepared_->at_rest();
-    rest.take_means(first_step, steps);
-    const std::vector<double> history(4 * rest.bank.count(), 0.0);
-    rest.solve_at_rest(history, nullptr);
-    const Stage& s = rest.stages[0];
-    State state{.wall_modes = std::vector<double>(rest.bank.state_count(), 0.0)};
-    std::vector<double> unused_history = history, stored(rest.bank.count(), 0.0);
-    const double* planes = s.plane_W_per_m2.data();
-    rest.bank.advance(state.wall_modes, {s.face_C.data(), s.face_C.data()}, {planes, planes}, unused_history, stored);
-    for (auto* row : {&state.air_C, &state.radiant_C, &state.load_W}) row->resize(rest.model.zones.size());
-    take(s.x.air_C, state.air_C);
-    take(s.x.radiant_C, state.radiant_C);
-    take(s.x.load_W, state.load_W);
-    state.humidity_ratio = s.humidity_ratio;
-    state.linked = s.linked;
-    state.films = s.film;
-    state.film_trend.assign(state.films.size(), 0.0);
-    recall(state);
-    return state;
 }
 
 void HeatBalance::advance(State& state, std::size_t step, StepResult& result, const StepOptions& options) const
@@ -289,6 +85,8 @@ void HeatBalance::advance(State& state, std::size_t step, StepResult& result, co
         r = {.stages = 2 * p.parts * m.steps, .zones = m.zones.size(), .films = p.films.values()};
         r.actions.assign(r.stages * r.zones, Action::off);
         r.film_values.assign(r.stages * r.films, 0.0);
+        r.bodies = m.bodies.size();
+        r.sensible_factors.assign(r.stages * r.bodies, 1.0);
     }
     const double before_J = stored_in_walls_J(p.bank, state);
     for (std::size_t z = 0; z < m.zones.size(); ++z) result.zones[z].into_air_capacity_W = -state.air_C[z];
@@ -335,7 +133,8 @@ void HeatBalance::solve_stage(const State& now, std::size_t stage, std::size_t a
                      options.orders,
                      is_first ? nullptr : &first};
     if (const Recording* r = options.replay) {
-        VENTURE_ASSERT(r->zones == now.air_C.size() && r->films == p.films.values() && at < r->stages);
+        VENTURE_ASSERT(r->zones == now.air_C.size() && r->films == p.films.values() &&
+                       r->bodies == p.model.bodies.size() && at < r->stages);
         start.actions = r->actions.data() + at * r->zones;
         start.film = r->film_values.data() + at * r->films;
     }
@@ -343,6 +142,8 @@ void HeatBalance::solve_stage(const State& now, std::size_t stage, std::size_t a
     if (Recording* r = options.record) {
         std::copy_n(s.x.action.begin(), r->zones, r->actions.begin() + static_cast<std::ptrdiff_t>(at * r->zones));
         std::copy_n(s.film.begin(), r->films, r->film_values.begin() + static_cast<std::ptrdiff_t>(at * r->films));
+        std::copy_n(p.sensible_factors.begin(), r->bodies,
+                    r->sensible_factors.begin() + static_cast<std::ptrdiff_t>(at * r->bodies));
     }
 }
 
@@ -353,10 +154,16 @@ void HeatBalance::advance_parts(State& now, std::size_t step, StepResult* result
     p.set_step(step);
     const auto parts = static_cast<double>(p.parts);
     for (std::size_t part = 0; part < p.parts; ++part) {
+        p.find_sensible_factors(now.air_C);
         for (std::size_t stage = 0; stage < 2; ++stage) {
             Stage& s = p.stages[stage];
-            p.read_signals(step, (static_cast<double>(part) + two_stages::at[stage]) / parts, s.signal);
-            solve_stage(now, stage, 2 * (step * p.parts + part) + stage, options);
+            const std::size_t at = 2 * (step * p.parts + part) + stage;
+            if (options.replay != nullptr && !p.sensible_factors.empty())
+                std::copy_n(&options.replay->sensible_factors[at * p.sensible_factors.size()],
+                            p.sensible_factors.size(), p.sensible_factors.begin());
+            p.read_signals(step, (static_cast<double>(part) + two_stages::at[stage]) / parts, p.sensible_factors.data(),
+                           s.signal);
+            solve_stage(now, stage, at, options);
             if (result == nullptr) continue;
             const double weight = two_stages::weight[stage] / parts;
             add_loads(s, weight, *result);

@@ -1,5 +1,6 @@
 #include <venture/loads/thermal_model.hpp>
 
+#include <algorithm>
 #include <cmath>
 #include <numeric>
 
@@ -49,6 +50,16 @@ SignalId ThermalModel::add(Signal signal)
     VENTURE_ASSERT(signal.start.size() == 1 || signal.start.size() * signal.steps_per_value == steps);
     signals.push_back(std::move(signal));
     return SignalId{static_cast<std::uint32_t>(signals.size() - 1)};
+}
+
+double BodyHeat::sensible_factor(double air_C) const
+{
+    return std::clamp((none_at_C - air_C) / (none_at_C - reference_C), 0.0, 1.0 + latent_per_sensible);
+}
+
+double BodyHeat::latent_factor(double sensible_factor) const
+{
+    return (1.0 + latent_per_sensible - sensible_factor) / latent_per_sensible;
 }
 
 SignalId ThermalModel::add_constant(double value, Forcing forcing)

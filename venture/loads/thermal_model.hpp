@@ -172,6 +172,19 @@ struct Zone {
     [[nodiscard]] double radiant_share() const;
 };
 
+/// Heat of people by what they do: the warmer the air of their zone, the less of it is sensible and the more is moisture.
+/// It goes by the air at the beginning of each step (of each part, where a step is carried out in parts).
+struct BodyHeat {
+    std::size_t zone = 0;
+    SignalId sensible{}, latent{};               ///< of this alone, as they are at `reference_C`
+    double reference_C = 24.0, none_at_C = 39.0; ///< sensible heat as in its signal; nil; linear, and on below
+    double latent_per_sensible = 1.0;            ///< at the reference; above 0
+    /// What the sensible signal is multiplied by: at least nil, at most all of the heat.
+    [[nodiscard]] double sensible_factor(double air_C) const;
+    /// What the latent one is multiplied by then, so that their sum stays.
+    [[nodiscard]] double latent_factor(double sensible_factor) const;
+};
+
 /// Long wave between two faces inside, face by face.
 struct RadiantLink {
     std::size_t surface[2] = {};
@@ -190,6 +203,7 @@ struct ThermalModel {
     std::vector<fabric::WallModes> walls{}; ///< each build-up once
     std::vector<Surface> surfaces{};
     std::vector<Zone> zones{};
+    std::vector<BodyHeat> bodies{};
     /// The detailed choice of long wave inside, e.g. from fabric::grey_exchange_W_per_K(). Faces of one zone that are
     /// linked exchange by their links alone: their radiative films are then only where the search for it starts, and
     /// must not be nil. The radiant temperature is the mean of the faces weighted with these films.

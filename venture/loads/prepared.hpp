@@ -1,0 +1,131 @@
+#pragma once
+/// What a heat balance makes ready for one model and length of step, and its workspace. Internal to loads.
+
+#include <algorithm>
+#include <cmath>
+#include <limits>
+#include <memory>
+#include <vector>
+
+#include <venture/loads/films.hpp>
+#include <venture/loads/heat_balance.hpp>
+#include <venture/loads/links.hpp>
+#include <venture/loads/stage.hpp>
+#include <venture/loads/surface_bank.hpp>
+#include <venture/loads/zone_network.hpp>
+
+namespace venture::loads {
+
+namespace detail {
+
+/// The first values of a row that has a zero behind them.
+inline void take(const std::vector<double>& row, std::vector<double>& out)
+{
+    std::copy_n(row.begin(), out.size(), out.begin());
+}
+
+} // namespace detail
+
+struct HeatBalance::Prepared {
+    Prepared(const ThermalModel& m, double part_s, const FilmAccuracy& accuracy)
+        : model{m},
+          parts{std::isinf(part_s) ? 1 : static_cast<std::size_t>(std::lround(m.step_s / part_s))},
+          bank{m, part_s},
+          films{m, bank},
+          links{m, bank},
+          network{m, bank, fabric::two_stages::gamma * part_s},
+          solver{m, links, fabric::two_stages::gamma * part_s},
+          tolerance{accuracy}
+    {
+        for (std::size_t i = 0; i < m.signals.size(); ++i)
+            if (const Signal& s = m.signals[i]; s.start.size() > 1 || s.start != s.end) varying.push_back(i);
+    }
+    /// Wind, shutters and water change what walls and films answer.
+    void set_step(std::size_t step)
+    {
+        const bool films_changed = films.set_step(model, step, bank), water_changed = bank.set_water(model, step);
+        if ((!films_changed && !water_changed) || films.vary()) return; // films that vary are eliminated in every stage
+        bank.eliminate();
+        network.refresh(bank);
+    }
+    /// Constants are read once. @param factors  of the sensible heat of every body
+    void read_signals(std::size_t step, double share, const double* factors, std::vector<double>& out) const
+    {
+        if (out.size() != model.signals.size() + detail::SurfaceBank::further_signals) {
+            out.resize(model.signals.size());
+            for (std::size_t i = 0; i < model.signals.size(); ++i) out[i] = model.signals[i].start[0];
+            detail::StageSolver::add_further(out);
+        }
+        for (const std::size_t i : varying) out[i] = model.signals[i].at(step, share);
+        for (std::size_t i = 0; i < model.bodies.size(); ++i) {
+            const BodyHeat& body = model.bodies[i];
+            out[body.sensible.index] = factors[i] * model.value(body.sensible, step, share);
+            out[body.latent.index] = body.latent_factor(factors[i]) * model.value(body.latent, step, share);
+        }
+    }
+
+    /// Of every body, by the air of its zone.
+    void find_sensible_factors(const std::vector<double>& air_C)
+    {
+        sensible_factors.resize(model.bodies.size());
+        for (std::size_t i = 0; i < sensible_factors.size(); ++i)
+            sensible_factors[i] = model.bodies[i].sensible_factor(air_C[model.bodies[i].zone]);
+    }
+
+    const ThermalModel& model;
+    std::size_t parts;
+    detail::SurfaceBank bank;
+    detail::Films films;
+    detail::Links links;
+    detail::ZoneNetwork network;
+    detail::StageSolver solver;
+    FilmAccuracy tolerance;
+    /// Everything at rest; made when it is first asked for.
+    Prepared& at_rest()
+    {
+        if (steady) return *steady;
+        steady = std::make_unique<Prepared>(model, std::numeric_limits<double>::infinity(), tolerance);
+        steady->tolerance.most_passes = 50;
+        steady->set_step(0);
+        detail::Stage& s = steady->stages[0];
+        for (auto* row : {&s.x.air_C, &s.x.radiant_C, &s.x.load_W}) row->assign(model.zones.size() + 1, 0.0);
+        steady->take_means(0, model.steps);
+        const double outdoor_C = s.signal[model.outdoor_air_C.index];
+        steady->films.find(std::vector<double>(2 * bank.count(), outdoor_C),
+                           std::vector<double>(model.zones.size(), outdoor_C + 1.0), s.signal, s.film);
+        return *steady;
+    }
+    /// Every signal as its mean over some steps.
+    void take_means(std::size_t first, std::size_t count)
+    {
+        std::vector<double>& means = stages[0].signal;
+        means.clear();
+        for (const Signal& signal : model.signals) {
+            if (count == model.steps || signal.start.size() == 1) {
+                means.push_back(signal.mean());
+                continue;
+            }
+            double sum = 0.0;
+            for (std::size_t i = 0; i < count; ++i) {
+                const std::size_t step = (first + i) % model.steps;
+                sum += 0.5 * (signal.at(step, 0.0) + signal.at(step, 1.0));
+            }
+            means.push_back(sum / static_cast<double>(count));
+        }
+        detail::StageSolver::add_further(means);
+    }
+    /// Solves this, at rest, with heat that walls send off of themselves. @param history  as detail::SurfaceBank gives it
+    void solve_at_rest(const std::vector<double>& history, const Orders* orders)
+    {
+        const std::vector<double> nothing(model.zones.size(), 0.0), no_states(bank.state_count(), 0.0);
+        solver.solve(bank, network, films, tolerance, {nothing, nothing, history, no_states, orders}, stages[0]);
+    }
+
+    std::unique_ptr<Prepared> steady{};
+    std::vector<std::size_t> varying{}; ///< signals that are no constants
+    std::vector<double> weights{};
+    detail::Stage stages[2]{};
+    std::vector<double> air_hat{}, humidity_hat{}, sensible_factors{};
+};
+
+} // namespace venture::loads
