@@ -318,8 +318,8 @@ TEST_P(BadProjects, EndWith2AndPlaceWordsAndHint)
     for (const char* command : {"check house", "loads house", "size house"}) {
         const Ran r = run(command);
         EXPECT_EQ(r.code, 2);
-        EXPECT_THAT(r.errors, HasSubstr(GetParam().says));
-        EXPECT_THAT(r.errors, HasSubstr("nothing was computed"));
+        EXPECT_THAT(r.errors, testing::AllOf(HasSubstr(GetParam().says), HasSubstr("nothing was computed")));
+        EXPECT_THAT(r.errors, Not(HasSubstr("same place"))); // which only follows from what could not be read
     }
     EXPECT_FALSE(run_json("size house --json", 2)["problems"].empty());
 }
@@ -333,7 +333,7 @@ INSTANTIATE_TEST_SUITE_P(
         BadProject{"build_up", "outside_wall = \"filled cavity wall\"", "outside_wall = \"filled cavity wal\"",
                    "no build-up is called 'filled cavity wal'"},
         BadProject{"material", "215 mm facing brick\"", "215 mm facing brik\"", "did you mean 'facing brick'?"},
-        BadProject{"syntax", "level = 2.7", "level = = 2.7", "project.toml:138:9: error V102"},
+        BadProject{"syntax", "level = 2.7", "level = = 2.7", "project.toml:137:9: error V102"},
         BadProject{"plant", "plant = \"boiler\"", "plant = \"biler\"", "no plant is called 'biler'"}),
     [](const auto& tested) { return tested.param.name; });
 

@@ -88,7 +88,8 @@ TEST_F(ProjectCommands, ASetValueIsToldAsSuch)
 
 TEST_F(ProjectCommands, WhatNamesFilesCannotBeSetForOneRun)
 {
-    for (const char* change : {"loads/table=x.csv", "library/a/file=x.toml", "table/1/file=x.csv"}) {
+    for (const char* change :
+         {"loads/table=x.csv", "library/a/file=x.toml", "table/1/file=x.csv", "days/a/file=x.ics"}) {
         const Ran r = run(fmt::format("check house --set {}", change));
         EXPECT_EQ(r.code, 2) << change;
         EXPECT_THAT(r.errors, HasSubstr("read before changes are laid over"));

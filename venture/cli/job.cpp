@@ -34,7 +34,7 @@ bool follows_from_gaps(const Problem& p)
 {
     if (p.severity != Severity::error || p.code == codes::missing) return true;
     if (p.code == codes::unknown_name) return !p.hint.starts_with("did you mean");
-    return p.code == codes::outline || p.code == codes::no_face;
+    return p.code == codes::outline || p.code == codes::no_face || p.code == codes::overlap;
 }
 
 } // namespace
@@ -123,7 +123,7 @@ void Job::apply(const std::string& change)
     const auto equals = change.find('=');
     const std::string_view table = std::string_view{change}.substr(0, change.find('/'));
     const bool names_file = table == "library" || table == "table" || table == "loads" ||
-                            std::string_view{change}.starts_with("weather/file=");
+                            std::string_view{change}.substr(0, equals).ends_with("/file");
     if (names_file) { // it would change nothing, without a word
         const auto where = project_.input.origins.add({.kind = quantity::OriginKind::overlay, .text = change});
         problems_.push_back({Severity::error, codes::overlay, where,

@@ -75,13 +75,21 @@ private:
 
     void assume()
     {
-        out_.plants = {{"boiler", PlantKind::boiler, 0.0, 1}, {"chiller", PlantKind::chiller, 0.0, 1}};
-        out_.circuits = {{"radiators", Duty::heating, 70.0, 55.0, UnitKind::radiator, 0},
-                         {"fan coils", Duty::cooling, 7.0, 12.0, UnitKind::fan_coil, 1}};
+        const bool cools = std::ranges::any_of(clients_, &Client::cooled),
+                   heats = !cools || std::ranges::any_of(clients_, &Client::heated);
+        std::vector<std::string_view> what;
+        if (heats) {
+            out_.circuits.push_back({"radiators", Duty::heating, 70.0, 55.0, UnitKind::radiator, out_.plants.size()});
+            out_.plants.push_back({"boiler", PlantKind::boiler, 0.0, 1});
+            what.emplace_back("radiators at 70/55 degC on one boiler");
+        }
+        if (cools) {
+            out_.circuits.push_back({"fan coils", Duty::cooling, 7.0, 12.0, UnitKind::fan_coil, out_.plants.size()});
+            out_.plants.push_back({"chiller", PlantKind::chiller, 0.0, 1});
+            what.emplace_back("fan coils at 7/12 degC on one chiller");
+        }
         say(Severity::note, codes::assumed, {},
-            "no circuits are given: radiators at 70/55 degC on one boiler and fan coils at 7/12 degC on one chiller "
-            "are "
-            "assumed, without margins",
+            fmt::format("no circuits are given: {} are assumed, without margins", fmt::join(what, " and ")),
             "give [[circuit]] and [[plant]] tables to say otherwise");
     }
 

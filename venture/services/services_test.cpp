@@ -66,7 +66,19 @@ TEST(Connect, AssumesServicesWhereNoneAreGivenAndSaysSo)
 {
     const Services s = connect({}, {client("A", true, true)});
     EXPECT_EQ(s.circuits.size(), 2u);
-    EXPECT_TRUE(says(s, codes::assumed, "70/55"));
+    EXPECT_TRUE(says(s, codes::assumed, "70/55 degC on one boiler and fan coils"));
+}
+
+TEST(Connect, AssumesNothingForADutyThatNoRoomHas)
+{
+    const Services heated = connect({}, {client("A", true, false)});
+    ASSERT_EQ(heated.circuits.size(), 1u);
+    EXPECT_EQ(heated.circuits[0].carries, Duty::heating);
+    EXPECT_EQ(heated.plants.size(), 1u);
+    const Services cooled = connect({}, {client("A", false, true)});
+    ASSERT_EQ(cooled.circuits.size(), 1u);
+    EXPECT_EQ(cooled.circuits[0].carries, Duty::cooling);
+    EXPECT_EQ(cooled.plants[cooled.circuits[0].plant].kind, PlantKind::chiller);
 }
 
 TEST(Connect, FindsADutyThatNobodyServes)
