@@ -119,17 +119,49 @@ TEST(Calendars, SayWhereRulesAreOverruledOrMissing)
     EXPECT_EQ(told(with_calendar({"every day: never", "weekdays: lessons"}), codes::idle_rule), "");
 }
 
-TEST(Calendars, ShareNamesWithProfilesAndHoldNoCalendars)
+CalendarInput calendar_input(const char* name, std::initializer_list<const char*> rules)
+{
+    CalendarInput c;
+    c.name = std::string{name};
+    c.rules = texts(rules);
+    return c;
+}
+
+TEST(Calendars, MayBeBuiltOnOthersWhereverTheseStand)
+{
+    Input in = with_calendar({"every day: week", "holidays: never"});
+    in.calendars.push_back(
+        calendar_input("week", {"every day: never", "Monday to Friday: lessons", "Saturday: 09-11"}));
+    const Building b = built(in);
+    const calendar::Calendar& school = calendar_called(b, "school");
+    EXPECT_DOUBLE_EQ(school.on({5, 5}).full_load_hours(), 7.0); // a Wednesday
+    EXPECT_DOUBLE_EQ(school.on({5, 6}).full_load_hours(), 0.0); // one of the holidays
+    EXPECT_DOUBLE_EQ(school.on({5, 8}).full_load_hours(), 2.0); // a Saturday
+    EXPECT_DOUBLE_EQ(school.on({5, 9}).full_load_hours(), 0.0);
+    EXPECT_EQ(school.rules[0].won, 365u - 15u);
+    EXPECT_DOUBLE_EQ(school.on_design_day(6).full_load_hours(), 7.0);
+    EXPECT_EQ(std::ranges::count(b.calendars, "week", &calendar::Calendar::name), 1);
+}
+
+TEST(Calendars, BuiltOnThemselvesAreErrors)
+{
+    Input in = with_calendar({"every day: a"});
+    in.calendars.push_back(calendar_input("a", {"every day: b"}));
+    in.calendars.push_back(calendar_input("b", {"every day: never", "Monday: a"}));
+    EXPECT_THAT(told(in, codes::contradiction), HasSubstr("calendar 'a' goes by itself: a, b, a"));
+    in = with_calendar({"every day: school"});
+    EXPECT_THAT(told(in, codes::contradiction), HasSubstr("calendar 'school' goes by itself: school, school"));
+}
+
+TEST(Calendars, ShareNamesWithProfilesAndDesignDaysTakeNone)
 {
     Input in = with_calendar({"every day: lessons"});
     in.calendars[0].name = std::string{"lessons"};
     in.rooms[0].use.lighting_profile = std::string{"lessons"};
     EXPECT_THAT(told(in, codes::twice), HasSubstr("a profile and a calendar are both called 'lessons'"));
     in = with_calendar({"every day: lessons"});
-    CalendarInput other = in.calendars[0];
-    other.name = std::string{"other"};
-    other.rules = texts({"every day: school"});
-    in.calendars.push_back(other);
+    in.calendars.push_back(calendar_input("other", {"every day: lessons"}));
+    in.calendars[1].design_day = std::string{"school"};
     EXPECT_THAT(told(in, codes::contradiction), HasSubstr("'school' is a calendar itself"));
 }
 

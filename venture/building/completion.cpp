@@ -23,7 +23,9 @@ public:
 
     void run()
     {
-        detail::fill_from_likes(input_); // before: a storey may come from another room
+        for (RoomTypeInput& type : input_.room_types) spread_hours(type.use);
+        for (RoomInput& room : input_.rooms) spread_hours(room.use); // before what a type or another room says
+        detail::fill_from_likes(input_);                             // before: a storey may come from another room
         detail::add_repetitions(input_);
         detail::fill_from_likes(input_); // after: of copies
         for (RoomTypeInput& type : input_.room_types) take_kind(type);
@@ -69,6 +71,13 @@ private:
     void take(Given<T>& own, const Given<T>& from, std::string_view what, std::string_view name)
     {
         if (is_open(own) && from) own = Given<T>{*from, inherited(what, name, from.origin)};
+    }
+
+    static void spread_hours(UseInput& use)
+    {
+        if (!use.hours) return;
+        for (const auto field : {&UseInput::people_profile, &UseInput::lighting_profile, &UseInput::equipment_profile})
+            if (is_open(use.*field)) use.*field = use.hours;
     }
 
     template <class Record>

@@ -134,6 +134,8 @@ std::vector<Planted> planted()
              in.rooms[0].use.heating_setpoint = 22.0;
              in.rooms[0].use.cooling_setpoint = 20.0;
          }},
+        {"lights_into_no_room", codes::heat_out, "64 W of heat into voids over ceilings leave the building",
+         [](Input& in) { in.rooms[1].use.lighting_to_void = 0.4; }},
         {"never_opens", codes::never_opens, "'work' never opens in 2027",
          [](Input& in) {
              in.calendars[0].rules = texts({"every day: never", "weekdays: never"});

@@ -214,6 +214,7 @@ struct UseInput {
     Given<std::string> activity;
     Given<double> lighting, lighting_power, equipment, equipment_power, moisture;
     Given<double> people_radiant, lighting_radiant, equipment_radiant, lighting_to_void, gain_diversity;
+    Given<std::string> hours; ///< of people, lighting and equipment that have none of their own
     Given<std::string> people_profile, lighting_profile, equipment_profile, moisture_profile, ventilation_profile;
     Given<double> infiltration, infiltration_summer, ventilation_per_person, ventilation_per_area, ventilation_rate,
         ventilation_flow;

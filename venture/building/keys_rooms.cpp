@@ -195,7 +195,7 @@ std::span<const Key<UseInput>> keys<UseInput>()
                 "number of people that what is said otherwise is checked against; nothing is computed from it"),
          &T::people_expected},
         {word("activity",
-              "instead of heat by person: what people do; the sensible part goes by the temperature that is held",
+              "instead of heat by person: what people do; the sensible part goes by the temperature of the air",
               activities()),
          &T::activity},
         {otherwise(number("sensible_per_person", Kind::power, 0, 1000, "heat given off, without evaporation"), 75.0,
@@ -234,6 +234,9 @@ std::span<const Key<UseInput>> keys<UseInput>()
                           "share of people, lighting and equipment that is there at once, beside their profiles"),
                    1.0, "all of it"),
          &T::gain_diversity},
+        text_key<T>("hours", &T::hours,
+                    "when people, lighting and equipment are there, where their own profiles are not typed: a profile, "
+                    "a calendar, or hours such as \"08-18\""),
         {otherwise_word(word("people_profile", "when: a profile, a calendar, or hours such as \"08-18\"", {}), "always",
                         "all day unless typed"),
          &T::people_profile},

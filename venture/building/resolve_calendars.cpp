@@ -103,7 +103,31 @@ void Resolver::check_days()
     }
 }
 
-/// What stands behind the colon of a rule: a profile by name, or hours.
+/// What stands behind the colon of a rule: a profile or another calendar by name, or hours.
+std::optional<calendar::Calendar> Resolver::rule_calendar(const std::string& text, quantity::OriginId where)
+{
+    const auto is_made = [&] {
+        return std::ranges::find(building_.calendars, text, &calendar::Calendar::name) != building_.calendars.end();
+    };
+    const auto other =
+        std::ranges::find_if(input_.calendars, [&](const CalendarInput& c) { return c.name && *c.name == text; });
+    if (!is_made() && other != input_.calendars.end()) {
+        if (const auto round = std::ranges::find(calendars_begun_, text); round != calendars_begun_.end()) {
+            problem(codes::contradiction, where,
+                    fmt::format("calendar '{}' goes by itself: {}, {}", text,
+                                fmt::join(round, calendars_begun_.end(), ", "), text),
+                    "let one of them name a profile");
+            return std::nullopt;
+        }
+        add_calendar(*other);
+        if (!is_made()) return std::nullopt; // told already
+    }
+    const auto index = calendar_called({text, where});
+    if (!index) return std::nullopt;
+    return building_.calendars[*index];
+}
+
+/// The profile that design days take.
 std::optional<calendar::Profile> Resolver::daily_profile(const std::string& text, quantity::OriginId where)
 {
     const auto index = calendar_called({text, where});
@@ -123,33 +147,40 @@ std::optional<calendar::RuleDays> Resolver::rule_of(const quantity::PlacedText& 
         return std::nullopt;
     }
     const auto days = days_in(quantity::trimmed(std::string_view{rule.text}.substr(0, colon)), rule.origin);
-    const auto profile =
-        daily_profile(std::string{quantity::trimmed(std::string_view{rule.text}.substr(colon + 2))}, rule.origin);
-    if (!days || !profile) return std::nullopt;
-    return calendar::RuleDays{rule.text, *days, *profile};
+    auto taken =
+        rule_calendar(std::string{quantity::trimmed(std::string_view{rule.text}.substr(colon + 2))}, rule.origin);
+    if (!days || !taken) return std::nullopt;
+    return calendar::RuleDays{rule.text, *days, std::move(*taken)};
 }
 
 void Resolver::add_calendars()
 {
     set_year();
     check_days();
-    for (const CalendarInput& given : input_.calendars) {
-        if (!given.name || !given.rules) continue; // told already
-        std::vector<calendar::RuleDays> rules;
-        for (const auto& text : *given.rules)
-            if (auto rule = rule_of(text)) rules.push_back(std::move(*rule));
-        calendar::Calendar made = calendar::calendar_of(*given.name, rules, building_.project.year);
-        if (given.design_day)
-            if (const auto profile = daily_profile(*given.design_day, given.design_day.origin)) {
-                made.design.fill(made.profiles.size());
-                made.profiles.push_back(*profile);
-            }
-        if (rules.size() == (*given.rules).size()) look_over(made, given);
-        if (std::ranges::any_of(input_.profiles, [&](const ProfileInput& p) { return p.name && *p.name == made.name; }))
-            problem(codes::twice, given.name.origin,
-                    fmt::format("a profile and a calendar are both called '{}'", made.name), "rename one of them");
-        building_.calendars.push_back(std::move(made));
-    }
+    for (const CalendarInput& given : input_.calendars)
+        if (given.name && given.rules && !calendars_made_.contains(&given)) add_calendar(given); // else told already
+}
+
+void Resolver::add_calendar(const CalendarInput& given)
+{
+    if (!given.rules) return;
+    calendars_begun_.push_back(*given.name);
+    std::vector<calendar::RuleDays> rules;
+    for (const auto& text : *given.rules)
+        if (auto rule = rule_of(text)) rules.push_back(std::move(*rule));
+    calendars_begun_.pop_back();
+    calendar::Calendar made = calendar::calendar_of(*given.name, rules, building_.project.year);
+    if (given.design_day)
+        if (const auto profile = daily_profile(*given.design_day, given.design_day.origin)) {
+            made.design.fill(made.profiles.size());
+            made.profiles.push_back(*profile);
+        }
+    if (rules.size() == (*given.rules).size()) look_over(made, given);
+    if (std::ranges::any_of(input_.profiles, [&](const ProfileInput& p) { return p.name && *p.name == made.name; }))
+        problem(codes::twice, given.name.origin,
+                fmt::format("a profile and a calendar are both called '{}'", made.name), "rename one of them");
+    building_.calendars.push_back(std::move(made));
+    calendars_made_.insert(&given);
 }
 
 /// Profiles, calendars and [[days]] of the project that nothing goes by.

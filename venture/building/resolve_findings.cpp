@@ -248,6 +248,32 @@ void Resolver::look_at_left_out()
     }
 }
 
+/// Heat that rooms send into the voids over their ceilings, where no room is the void.
+void Resolver::look_at_voids()
+{
+    std::vector<std::string> names;
+    double heat_W = 0.0;
+    quantity::OriginId where;
+    for (std::size_t r = 0; r < building_.rooms.size(); ++r) {
+        const Room& room = building_.rooms[r];
+        double here_W = 0.0;
+        for (const Gain& gain : room.use.gains) here_W += gain.to_void_W;
+        if (here_W <= 0.0 || room.void_room) continue;
+        if (names.empty()) {
+            const Given<double>& lights = input_.rooms[r].use.lighting_to_void;
+            where = lights && *lights > 0.0 ? lights.origin : room.origin;
+        }
+        names.push_back(room.name);
+        heat_W += here_W;
+    }
+    if (names.empty()) return;
+    finding(
+        Severity::note, codes::heat_out, where, "room/" + names.front(),
+        fmt::format("{:.0f} W of heat into voids over ceilings leave the building and load nothing, in {} room{}: {}",
+                    heat_W, names.size(), names.size() == 1 ? "" : "s", quantity::listed(names, 4)),
+        "name the room that is the void (void_room); or leave it so if the air there is drawn off to outdoors");
+}
+
 void Resolver::look_at_build_ups()
 {
     std::set<std::size_t> seen;
@@ -292,6 +318,7 @@ void Resolver::look_over_rooms()
     look_at_calendars();
     look_for_idle_hours();
     look_at_left_out();
+    look_at_voids();
     look_at_build_ups();
 }
 

@@ -56,9 +56,16 @@ Use Resolver::use_of(const UseInput& given)
             .cooled_by = sourced(given.cooled_by)};
 }
 
+namespace {
+
+constexpr std::string_view says_of_others = "hours"; ///< a key that stands for three others, which are looked at
+
+} // namespace
+
 void Resolver::count_origins(const UseInput& given, Room& room) const
 {
-    for (const auto& key : keys<UseInput>())
+    for (const auto& key : keys<UseInput>()) {
+        if (key.spec.name == says_of_others) continue;
         std::visit(
             [&](auto field) {
                 if (!(given.*field)) return;
@@ -71,6 +78,7 @@ void Resolver::count_origins(const UseInput& given, Room& room) const
                     ++room.values_given;
             },
             key.field);
+    }
 }
 
 /// What a room says itself although its type does.
@@ -85,7 +93,8 @@ void Resolver::list_overruled(const RoomInput& given, Room& room) const
     };
     constexpr AsText as_text;
     for (const RoomTypeInput* type : types_of(given))
-        for (const auto& key : keys<UseInput>())
+        for (const auto& key : keys<UseInput>()) {
+            if (key.spec.name == says_of_others) continue;
             std::visit(
                 [&](auto field) {
                     if constexpr (requires { as_text(*(given.use.*field), key.spec); }) {
@@ -101,6 +110,7 @@ void Resolver::list_overruled(const RoomInput& given, Room& room) const
                     }
                 },
                 key.field);
+        }
 }
 
 /// @param away  sign of the way in which a setback lies from its set-point

@@ -54,11 +54,13 @@ private:
     void set_year();
     void add_profiles();
     void add_calendars();
+    void add_calendar(const CalendarInput& given);
     void check_days();
     [[nodiscard]] calendar::Profile profile_of(const ProfileInput& given);
     [[nodiscard]] std::optional<calendar::YearDays> days_called(std::string_view name);
     [[nodiscard]] std::optional<calendar::YearDays> days_in(std::string_view text, quantity::OriginId where);
     [[nodiscard]] std::optional<calendar::Profile> daily_profile(const std::string& text, quantity::OriginId where);
+    [[nodiscard]] std::optional<calendar::Calendar> rule_calendar(const std::string& text, quantity::OriginId where);
     [[nodiscard]] std::optional<calendar::RuleDays> rule_of(const quantity::PlacedText& rule);
     void look_for_idle_hours();
     void look_over(const calendar::Calendar& made, const CalendarInput& given);
@@ -168,6 +170,9 @@ private:
     void check_room_types();
     [[nodiscard]] std::vector<const RoomTypeInput*> types_of(const RoomInput& room) const;
     void check_type_fits(const RoomInput& given, const Room& room);
+    void check_hours_fit(const RoomInput& given, const RoomTypeInput& type, const Room& room);
+    [[nodiscard]] bool has_hours_of(const std::string& purpose) const;
+    [[nodiscard]] std::string purpose_of_hours(const std::string& name, std::size_t depth = 0) const;
 
     // resolve_gains.cpp: people, and heat and moisture from all that is inside
     void set_people(RoomInput& given, Room& room);
@@ -201,6 +206,7 @@ private:
     void look_at_hours();
     void look_at_calendars();
     void look_at_left_out();
+    void look_at_voids();
     void look_at_build_ups();
 
     // resolve_surfaces.cpp: what encloses them
@@ -300,7 +306,10 @@ private:
     std::vector<quantity::Problem> problems_{};
     std::vector<std::size_t> cut_from_{};              ///< of each room, which room of the input it is a part of
     std::map<std::string, calendar::YearDays> days_{}; ///< that [[days]] name
-    std::set<std::size_t> stated_{};                   ///< surfaces of which the input says what lies beyond
+    std::set<const CalendarInput*> calendars_made_{};
+    std::set<std::uint32_t> hours_told_{};       ///< origins of hours that are of another purpose
+    std::vector<std::string> calendars_begun_{}; ///< one asks for the next
+    std::set<std::size_t> stated_{};             ///< surfaces of which the input says what lies beyond
     std::map<std::pair<std::size_t, std::string>, std::string> called_{}; ///< by room and name in small letters: the
                                                                           ///< face as it is called without
     static constexpr std::size_t no_build_up = SIZE_MAX;                  ///< yet

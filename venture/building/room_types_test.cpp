@@ -127,6 +127,53 @@ TEST(RoomTypes, HoursOfAnotherPurposeAreAFinding)
               "room 'Room' is for exhibition, its people go by 'trading', hours of shop");
 }
 
+TEST(RoomTypes, HoursOfAnotherPurposeAreToldOnceForATypeAndThroughCalendars)
+{
+    RoomTypeInput show = type("exhibition"), ours = type("our gallery", "exhibition");
+    show.purpose = std::string{"exhibition"};
+    show.use.people_profile = std::string{"opening"};
+    Input in = of_type({ours, show}, "our gallery");
+    in.profiles = {hours("opening", "exhibition"), hours("trading", "shop")};
+    in.rooms.push_back(in.rooms[0]);
+    in.rooms[1].name = std::string{"Other room"};
+    in.rooms[1].at = quantity::QuantityList{20.0, 20.0};
+    CalendarInput week;
+    week.name = std::string{"week"};
+    week.rules = TextList{{"every day: never", {}}, {"weekdays: trading", {}}};
+    in.calendars = {week};
+    in.room_types[0].use.hours = typed<std::string>(in, "week");
+    EXPECT_EQ(told(in, codes::other_purpose),
+              "room type 'our gallery' is for exhibition, its people go by 'week', hours of shop");
+    in.calendars[0].purpose = std::string{"exhibition"};
+    EXPECT_EQ(told(in, codes::other_purpose), "");
+    in.calendars[0].purpose = {};
+    in.calendars[0].rules = TextList{{"every day: opening", {}}, {"weekdays: trading", {}}}; // of both
+    EXPECT_EQ(told(in, codes::other_purpose), "");
+    in.calendars[0].rules = TextList{{"every day: trading", {}}};
+    in.room_types[1].purpose = std::string{"circulation"}; // no hours are of that
+    EXPECT_EQ(told(in, codes::other_purpose), "");
+}
+
+TEST(RoomTypes, MaySayHoursForPeopleLightingAndEquipmentAtOnce)
+{
+    RoomTypeInput base = type("base"), ours = type("ours", "base");
+    base.use.people_profile = base.use.lighting_profile = base.use.equipment_profile = std::string{"opening"};
+    ours.use.hours = std::string{"trading"};
+    ours.use.equipment_profile = std::string{"always"};
+    Input in = of_type({ours, base}, "ours");
+    in.profiles = {hours("opening", "a"), hours("trading", "b")};
+    const auto profiles_of = [](const Input& input) {
+        const Building b = built(input);
+        const Use& use = b.rooms[0].use;
+        return std::vector{b.calendars[use.people_profile].name, b.calendars[use.lighting_profile].name,
+                           b.calendars[use.equipment_profile].name};
+    };
+    EXPECT_THAT(profiles_of(in), testing::ElementsAre("trading", "trading", "always"));
+    in.rooms[0].use.hours = std::string{"08-12"}; // the room's own go before all of its type's
+    EXPECT_THAT(profiles_of(in), testing::ElementsAre("08-12", "08-12", "08-12"));
+    EXPECT_EQ(built(in).rooms[0].values_given, 5); // set-point, ventilation, and three by hours
+}
+
 TEST(RoomTypes, ThatNoRoomIsOfAreTold)
 {
     Input in = of_type({type("office"), type("base")}, "office");

@@ -37,16 +37,15 @@ Calendar calendar_of(std::string name, const std::vector<RuleDays>& rules, int y
     decided.fill(no_rule);
     Calendar out{.name = std::move(name)};
     for (std::size_t r = 0; r < rules.size(); ++r) {
-        out.rules.push_back({rules[r].text, place_of(rules[r].profile, out.profiles), rules[r].days.count()});
+        out.rules.push_back({rules[r].text, rules[r].days.count()});
         for (std::size_t p = 0; p < days; ++p)
             if (rules[r].days.test(p)) decided[p] = r;
     }
     for (std::size_t p = 0; p < days; ++p) {
         if (!is_day_of(p, year)) decided[p] = decided[p - 1]; // weather may have the day where the calendar has not
-        if (decided[p] == no_rule)
-            out.on_day.push_back(place_of(constant_profile("never", 0.0), out.profiles));
-        else
-            out.on_day.push_back(static_cast<std::uint16_t>(out.rules[decided[p]].profile));
+        out.on_day.push_back(
+            place_of(decided[p] == no_rule ? constant_profile("never", 0.0) : rules[decided[p]].taken.on(date_at(p)),
+                     out.profiles));
         if (decided[p] != no_rule && is_day_of(p, year)) ++out.rules[decided[p]].won;
     }
     const auto busier = [&](std::size_t a, std::size_t b) {

@@ -14,7 +14,6 @@ namespace venture::calendar {
 /// A rule as it was typed, and what became of it: later rules win.
 struct Rule {
     std::string text{};
-    std::size_t profile = 0;        ///< index into Calendar::profiles
     std::size_t named = 0, won = 0; ///< days that it names, and those of them that no later rule takes
 };
 
@@ -40,15 +39,17 @@ struct Calendar {
 /// The same profile on every day.
 [[nodiscard]] Calendar every_day(Profile profile);
 
-/// A rule to make a calendar of.
+/// A rule to make a calendar of: its days take the profile that they have in another calendar, which may be of one
+/// profile only.
 struct RuleDays {
     std::string text{};
     YearDays days{};
-    Profile profile{};
+    Calendar taken{};
 };
 
 /// A calendar by rules, of which later ones win; days that no rule names take the profile "never". Design days take the
-/// profile with the most full-load hours on any day of their month, winter that of any day of the year.
+/// profile with the most full-load hours on any day of their month, winter that of any day of the year, whatever the
+/// rules' own calendars say of design days.
 /// @param year  that the rules' days were read for
 [[nodiscard]] Calendar calendar_of(std::string name, const std::vector<RuleDays>& rules, int year);
 

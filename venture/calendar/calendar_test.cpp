@@ -10,7 +10,7 @@ constexpr int year = 2027;
 RuleDays rule(const char* days, double fraction)
 {
     const auto parsed = parse_days(days, {.year = year});
-    return {days, std::get<YearDays>(parsed), constant_profile(std::to_string(fraction), fraction)};
+    return {days, std::get<YearDays>(parsed), every_day(constant_profile(std::to_string(fraction), fraction))};
 }
 
 TEST(Calendar, LetsLaterRulesWin)

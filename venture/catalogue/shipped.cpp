@@ -21,7 +21,7 @@ const std::vector<std::string_view>& shipped_library()
         "library/materials.toml",
         "library/room_types_europe.toml",
         "library/room_types_north_america.toml",
-        "library/profiles.toml", // after the types, which name them
+        "library/hours.toml", // after the types, which name them
     };
     return files;
 }

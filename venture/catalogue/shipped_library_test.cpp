@@ -92,6 +92,26 @@ TEST(ShippedLibrary, HasRoomTypesThatRoomsCanTake)
     }
 }
 
+TEST(ShippedLibrary, HasWeeksThatAreClosedOnTheDayThatTheyShould)
+{
+    const building::ResolvedFabric fabric = building::resolve_fabric(whole_library().input);
+    std::set<std::string> weeks;
+    for (const calendar::Calendar& c : fabric.fabric.calendars) {
+        if (!c.name.ends_with(" week")) continue;
+        weeks.insert(c.name);
+        const climate::MonthDay monday{1, 8}, thursday{1, 11}, sunday{1, 14}; // of 2029
+        EXPECT_GT(c.on(thursday).full_load_hours(), 2.0) << c.name;
+        const bool exhibition = c.name == "exhibition week";
+        EXPECT_EQ(c.on(monday).full_load_hours() == 0.0, exhibition) << c.name;
+        EXPECT_EQ(c.on(sunday).full_load_hours() == 0.0, !exhibition) << c.name;
+    }
+    EXPECT_EQ(weeks.size(), 5u);
+    for (const building::RoomTypeInput& t : whole_library().input.room_types)
+        if (*t.purpose == "office" || *t.purpose == "school") {
+            EXPECT_TRUE(t.use.people_profile && weeks.contains(*t.use.people_profile)) << *t.name;
+        }
+}
+
 TEST(ShippedLibrary, HasUsualUValuesAndOlderBuildingsLoseMore)
 {
     const building::ResolvedFabric fabric = building::resolve_fabric(whole_library().input);

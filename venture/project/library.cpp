@@ -125,9 +125,10 @@ void take_from_library(ProjectFile& project, const std::string& name, const std:
     for (const std::string& asked : also) named.add(asked);
     for (bool more = true; more;) { // what is taken may name something in turn
         more = false;
-        const auto take = [&](auto& from, auto& to) {
+        const auto take = [&](auto& from, auto& to, const auto&... alike) {
             for (auto& record : from) {
-                if (!record.name || has_record(to, *record.name) || !named.has(*record.name)) continue;
+                if (!record.name || !named.has(*record.name)) continue;
+                if (has_record(to, *record.name) || (has_record(alike, *record.name) || ...)) continue;
                 to.push_back(record);
                 named.add(record);
                 more = true;
@@ -138,9 +139,9 @@ void take_from_library(ProjectFile& project, const std::string& name, const std:
         take(all.panes, own.panes);
         take(all.glazings, own.glazings);
         take(all.shades, own.shades);
-        take(all.profiles, own.profiles);
+        take(all.profiles, own.profiles, own.calendars); // one name for either
         take(all.days, own.days);
-        take(all.calendars, own.calendars);
+        take(all.calendars, own.calendars, own.profiles);
         more = take_types(all.room_types, own, named) || more;
     }
     building::for_each_library_table(all, [&](std::string_view, const auto& records) {

@@ -106,6 +106,25 @@ TEST(ShippedLibrary, GivesNothingThatTheProjectHas)
     EXPECT_EQ(*p.input.materials[0].conductivity, 0.5);
 }
 
+TEST(ShippedLibrary, GivesNoProfileWhereTheProjectHasACalendarOfThatName)
+{
+    constexpr const char* hours = "format = 1\n[[profile]]\nname = \"office hours\"\nhours = [\"08-18\"]\n"
+                                  "[[calendar]]\nname = \"office week\"\nrules = [\"every day: office hours\"]\n";
+    const auto taken = [&](const std::string& text) {
+        ProjectFile p = read_project_text("format = 1\n" + text, "project.toml");
+        take_from_library(p, "shipped", "hours.toml", hours);
+        return p.input;
+    };
+    const building::Input week = taken("[[room]]\nname = \"A\"\nhours = \"office week\"\n");
+    EXPECT_THAT(names(week.calendars), testing::ElementsAre("office week"));
+    EXPECT_THAT(names(week.profiles), testing::ElementsAre("office hours"));
+    const building::Input own = taken("[[calendar]]\nname = \"office hours\"\nrules = [\"weekdays: 08-12\"]\n"
+                                      "[[profile]]\nname = \"office week\"\nhours = [\"08-12\"]\n"
+                                      "[[room]]\nname = \"A\"\nhours = \"office week\"\n");
+    EXPECT_THAT(names(own.calendars), testing::ElementsAre("office hours"));
+    EXPECT_THAT(names(own.profiles), testing::ElementsAre("office week"));
+}
+
 TEST(ShippedLibrary, GivesGlazingsToOpenings)
 {
     const ProjectFile p = with("[[room]]\nname = \"r\"\n[[room.opening]]\nin = \"south\"\nglazing = \"pane of "

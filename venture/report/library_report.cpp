@@ -156,21 +156,34 @@ std::string room_types(const Input& library, const std::string& word, const Pref
     return table.text() + (count <= few ? "\nWhere these values come from\n" + sources + "\n" : "\n");
 }
 
-std::string profiles(const Input& library, const std::string& word)
+struct HoursRow {
+    std::string name{}, purpose{}, when{};
+};
+
+/// Profiles by their hours, calendars by their rules.
+std::vector<HoursRow> hours_of_use(const Input& library, const std::string& word)
 {
+    std::vector<HoursRow> rows;
+    const auto add = [&](const auto& record, const quantity::TextList& texts, const char* between) {
+        if (!wanted(*record.name, word)) return;
+        rows.push_back({*record.name, record.purpose ? *record.purpose : "-", {}});
+        for (const quantity::PlacedText& text : texts)
+            rows.back().when += (rows.back().when.empty() ? "" : between) + text.text;
+    };
+    for (const building::ProfileInput& p : library.profiles) add(p, *p.hours, ", ");
+    for (const building::CalendarInput& c : library.calendars) add(c, *c.rules, "; ");
+    return rows;
+}
+
+std::string hours(const Input& library, const std::string& word)
+{
+    const std::vector<HoursRow> rows = hours_of_use(library, word);
     TextTable table;
     table.add_column("Hours", Align::left);
     table.add_column("of", Align::left);
     table.add_column("", Align::left);
-    bool any = false;
-    for (const building::ProfileInput& p : library.profiles) {
-        if (!wanted(*p.name, word)) continue;
-        any = true;
-        std::string hours;
-        for (const quantity::PlacedText& text : *p.hours) hours += (hours.empty() ? "" : ", ") + text.text;
-        table.add_row({*p.name, p.purpose ? *p.purpose : "-", hours});
-    }
-    return any ? table.text() + "\n" : "";
+    for (const HoursRow& row : rows) table.add_row({row.name, row.purpose, row.when});
+    return rows.empty() ? "" : table.text() + "\n";
 }
 
 } // namespace
@@ -179,7 +192,7 @@ std::string library_text(const Input& library, const Building& b, const std::str
 {
     const std::string listed = materials(library, word, units) + build_ups(b, word, units) + glazings(b, word, units) +
                                panes(library, word, units) + shades(b, word) + room_types(library, word, units) +
-                               profiles(library, word);
+                               hours(library, word);
     if (listed.empty()) return fmt::format("Nothing in the library has '{}' in its name.\n", word);
     return listed +
            "A project uses these by name; its own of the same name stands instead. Values are stated by us: take "
@@ -188,11 +201,8 @@ std::string library_text(const Input& library, const Building& b, const std::str
 
 json library_json(const Input& library, const Building& b, const std::string& word)
 {
-    json out = {{"materials", json::array()},
-                {"build_ups", json::array()},
-                {"glazings", json::array()},
-                {"shades", json::array()},
-                {"room_types", json::array()}};
+    json out = {{"materials", json::array()}, {"build_ups", json::array()},  {"glazings", json::array()},
+                {"shades", json::array()},    {"room_types", json::array()}, {"hours", json::array()}};
     for (const auto& m : library.materials)
         if (wanted(*m.name, word))
             out["materials"].push_back({{"name", *m.name},
@@ -218,6 +228,8 @@ json library_json(const Input& library, const Building& b, const std::string& wo
                                          {"region", t.region ? *t.region : ""},
                                          {"purpose", t.purpose ? *t.purpose : ""},
                                          {"source", t.source ? *t.source : ""}});
+    for (const HoursRow& row : hours_of_use(library, word))
+        out["hours"].push_back({{"name", row.name}, {"purpose", row.purpose}, {"when", row.when}});
     return out;
 }
 
