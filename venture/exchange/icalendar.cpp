@@ -44,14 +44,14 @@ bool is_a_day(const icaltimetype& t)
            t.day <= icaltime_days_in_month(t.month, t.year);
 }
 
-/// Lines at which events begin, from 1.
-std::vector<std::uint32_t> lines_of_events(const std::string& bytes)
+/// Lines that begin so, from 1. @param words  in small letters
+std::vector<std::uint32_t> lines_with(std::string_view words, const std::string& bytes)
 {
     std::vector<std::uint32_t> lines;
     std::uint32_t line = 1;
     for (std::size_t at = 0; at < bytes.size(); ++line) {
         const std::size_t end = std::min(bytes.find('\n', at), bytes.size());
-        if (quantity::lower_case(quantity::trimmed(std::string_view{bytes}.substr(at, end - at))) == "begin:vevent")
+        if (quantity::lower_case(quantity::trimmed(std::string_view{bytes}.substr(at, end - at))).starts_with(words))
             lines.push_back(line);
         at = end + 1;
     }
@@ -81,10 +81,10 @@ public:
         const std::unique_ptr<icalcomponent, FreeComponent> root{icalparser_parse_string(bytes.c_str())};
         if (!root || (icalcomponent_isa(root.get()) != ICAL_VCALENDAR_COMPONENT &&
                       icalcomponent_isa(root.get()) != ICAL_XROOT_COMPONENT)) {
-            problem(codes::syntax, 1, "the file is no iCalendar file", "it begins with BEGIN:VCALENDAR (RFC 5545)");
+            tell_no_calendar(bytes);
             return {};
         }
-        lines_ = lines_of_events(bytes);
+        lines_ = lines_with("begin:vevent", bytes);
         if (icalcomponent_isa(root.get()) == ICAL_VCALENDAR_COMPONENT) {
             read_calendar(root.get());
         } else {
@@ -106,6 +106,18 @@ private:
     quantity::OriginId place(std::uint32_t line)
     {
         return origins_.add({quantity::OriginKind::file, file_, line, 1, {}});
+    }
+
+    void tell_no_calendar(const std::string& bytes)
+    {
+        const auto begun = lines_with("begin:", bytes), ended = lines_with("end:", bytes);
+        if (lines_with("begin:vcalendar", bytes).empty() || begun.size() == ended.size())
+            problem(codes::syntax, 1, "the file is no iCalendar file", "it begins with BEGIN:VCALENDAR (RFC 5545)");
+        else
+            problem(codes::syntax, begun.back(),
+                    fmt::format("the calendar is cut off or muddled: {} lines BEGIN: and {} lines END:", begun.size(),
+                                ended.size()),
+                    "have it written again by the program that it is from");
     }
 
     void read_calendar(icalcomponent* calendar)

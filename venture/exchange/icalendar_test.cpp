@@ -96,6 +96,11 @@ TEST(EventDays, SayWhatIsWrongWithAFile)
     Read none;
     EXPECT_THAT(read_event_days("date;name\n1;2\n", "h.ics", 2027, {}, none.origins, none.problems), IsEmpty());
     EXPECT_THAT(message(none), HasSubstr("no iCalendar file"));
+    Read cut;
+    EXPECT_THAT(read_event_days("BEGIN:VCALENDAR\r\n" + event("DTSTART;VALUE=DATE:20270514\r\n"), "h.ics", 2027, {},
+                                cut.origins, cut.problems),
+                IsEmpty());
+    EXPECT_THAT(message(cut), HasSubstr("cut off or muddled: 2 lines BEGIN: and 1 lines END:"));
 }
 
 } // namespace
