@@ -1,5 +1,7 @@
 /// The school: rooms from tables, hours from calendars, and the commands that show and write both.
 
+#include <set>
+
 #include <gmock/gmock.h>
 #include <gtest/gtest.h>
 #include <nlohmann/json.hpp>
@@ -66,6 +68,13 @@ TEST_F(SchoolCommands, FollowTheHolidayFileAndTheYear)
 TEST_F(SchoolCommands, DrawTheYear)
 {
     EXPECT_EQ(run("draw year school -o year.svg").code, 0);
+    std::set<std::string> drawn; // not what shipped types would go by that have other hours here
+    const json checked = run_json("check school --json");
+    for (const json& calendar : checked["calendars"])
+        if (calendar["used"] == true) drawn.insert(calendar["calendar"]);
+    EXPECT_THAT(drawn, testing::IsSupersetOf({"lessons", "sports and clubs", "heated"}));
+    EXPECT_FALSE(drawn.contains("school week"));
+    EXPECT_THAT(text_of(folder / "year.svg").substr(0, 300), HasSubstr("height=\"1242pt\"")); // seven of them
     EXPECT_EQ(run("draw year school lessons -o lessons.png").code, 0);
     EXPECT_EQ(text_of(folder / "lessons.png").substr(1, 3), "PNG");
     EXPECT_EQ(run("draw year house -o profiles.svg").code, 0); // profiles, where there is no calendar

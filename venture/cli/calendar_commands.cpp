@@ -9,6 +9,7 @@
 #include <venture/cli/printing.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/report/calendar_drawing.hpp>
+#include <venture/report/room_table.hpp>
 #include <venture/report/text_table.hpp>
 
 namespace venture::cli {
@@ -18,15 +19,21 @@ using calendar::Calendar;
 
 namespace {
 
-/// Calendars of a building, or all its profiles if it has none.
+/// Calendars that something in a building goes by, or such profiles if there are none, or all of these.
 std::vector<Calendar> worth_drawing(const Building& b)
 {
+    const std::set<std::size_t> used = report::calendars_in_use(b);
     std::vector<Calendar> out;
-    for (const bool of_one_profile : {false, true}) {
-        for (const Calendar& c : b.calendars)
-            if (c.is_one_profile() == of_one_profile && c.name != "always" && c.name != "never") out.push_back(c);
-        if (!out.empty()) return out;
-    }
+    for (const bool by_something : {true, false})
+        for (const bool of_one_profile : {false, true}) {
+            for (std::size_t i = 0; i < b.calendars.size(); ++i) {
+                const Calendar& c = b.calendars[i];
+                if (c.is_one_profile() == of_one_profile && used.contains(i) == by_something && c.name != "always" &&
+                    c.name != "never")
+                    out.push_back(c);
+            }
+            if (!out.empty()) return out;
+        }
     return out;
 }
 

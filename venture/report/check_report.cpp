@@ -312,10 +312,12 @@ json check_json(const Building& b)
                             {"build_up", b.build_ups[s.build_up].layers.name},
                             {"u_W_per_m2K", building::u_value(b, s)}});
     json calendars = json::array();
-    for (const calendar::Calendar& c : b.calendars) {
+    const std::set<std::size_t> used = calendars_in_use(b);
+    for (std::size_t i = 0; i < b.calendars.size(); ++i) {
+        const calendar::Calendar& c = b.calendars[i];
         json months = json::array();
         for (int month = 1; month <= 12; ++month) months.push_back(calendar::full_load_hours(c, month, b.project.year));
-        calendars.push_back({{"calendar", c.name}, {"full_load_h_by_month", months}});
+        calendars.push_back({{"calendar", c.name}, {"used", used.contains(i)}, {"full_load_h_by_month", months}});
     }
     return {{"rooms", rooms}, {"surfaces", surfaces}, {"year", b.project.year}, {"calendars", calendars}};
 }

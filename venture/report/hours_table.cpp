@@ -1,5 +1,4 @@
 #include <algorithm>
-#include <set>
 
 #include <fmt/format.h>
 
@@ -10,9 +9,6 @@ namespace venture::report {
 
 using building::Building;
 
-namespace {
-
-/// Calendars that something in a room goes by.
 std::set<std::size_t> calendars_in_use(const Building& b)
 {
     std::set<std::size_t> used;
@@ -23,10 +19,10 @@ std::set<std::size_t> calendars_in_use(const Building& b)
         if (room.outdoor_air_by_plan_m3_per_s() > 0.0) used.insert(room.use.ventilation_profile);
     }
     for (const building::TransferAir& air : b.transfer_air) used.insert(air.profile);
+    for (const building::NamedShade& shade : b.shades)
+        if (shade.use == fabric::ShadeUse::by_profile) used.insert(shade.profile);
     return used;
 }
-
-} // namespace
 
 std::string hours_text(const Building& b)
 {

@@ -1,6 +1,7 @@
 #pragma once
 /// Rooms as `check` lists them: one line each, then storeys and the building.
 
+#include <set>
 #include <string>
 #include <vector>
 
@@ -28,6 +29,9 @@ struct RoomSums {
 
 /// The table, what its columns mean, and the values that rooms have over their type.
 [[nodiscard]] std::string rooms_text(const building::Building& building, const quantity::PreferredUnits& units);
+
+/// Profiles and calendars that something goes by: gains, set-points, air, shades. Indices into Building::calendars.
+[[nodiscard]] std::set<std::size_t> calendars_in_use(const building::Building& building);
 
 /// Full-load hours by month of every calendar that something goes by; nothing if all of them are constant.
 [[nodiscard]] std::string hours_text(const building::Building& building);
