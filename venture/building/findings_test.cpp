@@ -93,6 +93,8 @@ std::vector<Planted> planted()
          }},
         {"people_without_air", codes::no_outdoor_air, "'Office 2' holds 2 people and has no ventilation",
          [](Input& in) { in.rooms[1].use.ventilation_per_person = 0.0; }},
+        {"people_left_cold", codes::left_cold, "'Office 2' holds 2 people and is neither heated nor cooled",
+         [](Input& in) { in.rooms[1].use.heating_setpoint = {}; }},
         {"no_air_at_all", codes::unusual_air, "'Corridor' gets no air at all",
          [](Input& in) { in.rooms[4].use.infiltration = 0.0; }},
         {"air_in_the_wrong_unit", codes::unusual_air, "0.56 L/s of outdoor air for each of 2 people",

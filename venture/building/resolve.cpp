@@ -17,6 +17,9 @@ namespace detail {
 quantity::Problem& Resolver::problem(std::string_view code, quantity::OriginId where, std::string message,
                                      std::string hint)
 {
+    if (where != quantity::OriginId{}) // what stands for several keys, or in a type of many rooms, is told once
+        for (quantity::Problem& known : problems_)
+            if (known.where == where && known.code == code && known.message == message) return known;
     return problems_.emplace_back(quantity::Problem{Severity::error, code, where, std::move(message), std::move(hint)});
 }
 

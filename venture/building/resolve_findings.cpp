@@ -174,9 +174,21 @@ void Resolver::look_at_name(const Room& room)
             fmt::format("room '{}' is of the type '{}'", room.name, room.type), "change its type, or its name");
 }
 
+void Resolver::look_at_people(const Room& room)
+{
+    const bool served = room.use.heating_setpoint_C || room.use.cooling_setpoint_C || room.heating_load_W ||
+                        room.sensible_load_W || room.latent_load_W;
+    if (room.use.people.value <= 0.0 || served) return;
+    finding(
+        Severity::warning, codes::left_cold, room.origin, "room/" + room.name,
+        fmt::format("room '{}' holds {:.3g} people and is neither heated nor cooled", room.name, room.use.people.value),
+        "give heating_setpoint or cooling_setpoint, or a type that has one");
+}
+
 /// Rooms of one type that have hours of their own, where most have not.
 void Resolver::look_at_hours()
 {
+    std::set<std::uint32_t> told; // hours that stand for several profiles
     for (const RoomTypeInput& type : input_.room_types) {
         if (!type.name) continue;
         for (const auto field :
@@ -190,9 +202,11 @@ void Resolver::look_at_hours()
                 }
             for (const auto& [hours, all] : by_hours) {
                 if (rooms < 3 || 3 * all.size() > rooms) continue;
+                const quantity::OriginId where = (all.front()->use.*field).origin;
+                if (where != quantity::OriginId{} && !told.insert(where.index).second) continue;
                 std::vector<std::string> names;
                 for (const RoomInput* room : all) names.push_back(value_of(room->name));
-                finding(Severity::note, codes::uneven_hours, (all.front()->use.*field).origin, "room/" + names.front(),
+                finding(Severity::note, codes::uneven_hours, where, "room/" + names.front(),
                         fmt::format("{} by '{}' in {} of {} rooms of the type '{}': {}", spec_of(field).name, hours,
                                     all.size(), rooms, *type.name, quantity::listed(names, 4)),
                         "give them the hours of their type, or a type of their own");
@@ -312,6 +326,7 @@ void Resolver::look_over_rooms()
         if (room.left_out) continue;
         look_at_gains(room);
         look_at_air(room);
+        look_at_people(room);
         look_at_name(room);
     }
     look_at_hours();

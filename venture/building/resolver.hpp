@@ -202,6 +202,7 @@ private:
     void look_at_glass();
     void look_at_gains(const Room& room);
     void look_at_air(const Room& room);
+    void look_at_people(const Room& room);
     void look_at_name(const Room& room);
     void look_at_hours();
     void look_at_calendars();

@@ -193,8 +193,26 @@ private:
         });
     }
 
+    /// The same with "to" where a hyphen or a dash stands, if that tells days.
+    std::optional<std::string> with_to(std::string_view item) const
+    {
+        for (const std::string_view dash : {"-", "\u2013"}) {
+            const auto at = item.find(dash);
+            if (at == std::string_view::npos) continue;
+            std::string words = fmt::format("{} to {}", quantity::trimmed(item.substr(0, at)),
+                                            quantity::trimmed(item.substr(at + dash.size())));
+            if (words.find(dash) == std::string::npos && std::holds_alternative<YearDays>(parse_days(words, names_)))
+                return words;
+        }
+        return std::nullopt;
+    }
+
     YearDays refuse(std::string_view item)
     {
+        if (const auto words = with_to(item)) {
+            wrong_ = fmt::format("'{}' tells no days: write \"{}\"", item, *words);
+            return {};
+        }
         std::vector<std::string> known{"every day", "weekdays", "weekend"};
         known.insert(known.end(), weekdays.begin(), weekdays.end());
         known.insert(known.end(), months_.begin(), months_.end());

@@ -89,6 +89,9 @@ TEST(ParseDays, SaysWhatIsWrong)
     EXPECT_NE(wrong("Mondey").find("did you mean 'Monday'?"), std::string::npos);
     EXPECT_NE(wrong("31 June").find("tells no days"), std::string::npos);
     EXPECT_NE(wrong("").find("tells no days"), std::string::npos);
+    EXPECT_NE(wrong("Monday-Friday").find("write \"Monday to Friday\""), std::string::npos);
+    EXPECT_NE(wrong("24 Dec \u2013 2 January").find("write \"24 Dec to 2 January\""), std::string::npos);
+    EXPECT_EQ(wrong("Monday-Fryday").find("write"), std::string::npos);
     EXPECT_NE(wrong("weeks 30 to 54").find("from 1 to 53"), std::string::npos);
     EXPECT_NE(wrong("2027-05-14 to 2027-05-01").find("ends before it begins"), std::string::npos);
     EXPECT_NE(wrong("2027-05-14 to 1 June").find("states a year once"), std::string::npos);

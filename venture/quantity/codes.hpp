@@ -69,6 +69,7 @@ inline constexpr std::string_view name_and_use = "V425";    ///< a name that its
 inline constexpr std::string_view turned_round = "V426";    ///< a build-up that may be the wrong way round
 inline constexpr std::string_view other_phase = "V427";     ///< rooms that do not stand in this phase
 inline constexpr std::string_view heat_out = "V428";        ///< heat into voids that are no rooms
+inline constexpr std::string_view left_cold = "V429";       ///< people in a room that is neither heated nor cooled
 // weather
 inline constexpr std::string_view weather_records = "V501"; ///< records that make no year
 inline constexpr std::string_view weather_value = "V502";   ///< a reading that cannot be
