@@ -92,6 +92,12 @@ double enthalpy_J_per_kg(const MoistAir& air)
            air.humidity_ratio() * (latent_heat_of_vaporisation_J_per_kg + 1860.0 * t_C);
 }
 
+double relative_humidity(Temperature t, double w, Pressure p)
+{
+    check_range("relative_humidity", "humidity ratio", w, {0.0, 10.0}, "kg/kg");
+    return w / (vapour_ratio + w) * p.pascal() / saturation_pressure(t).pascal();
+}
+
 double specific_volume_m3_per_kg(const MoistAir& air)
 {
     return 287.042 * air.dry_bulb().kelvin() * (1.0 + air.humidity_ratio() / vapour_ratio) / air.pressure().pascal();

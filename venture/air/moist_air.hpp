@@ -51,7 +51,10 @@ private:
 /// Humidity ratio of saturated air, kg/kg dry air.
 [[nodiscard]] double saturation_humidity_ratio(Temperature t, Pressure p);
 [[nodiscard]] Pressure vapour_pressure(const MoistAir& air);
-[[nodiscard]] double relative_humidity(const MoistAir& air);         ///< 0..1; over ice below 0 degC
+[[nodiscard]] double relative_humidity(const MoistAir& air); ///< 0..1; over ice below 0 degC
+/// Of air that may hold more than it can, as in a balance in which nothing condenses: above 1 then.
+/// @param w  humidity ratio, kg/kg, 0 or more
+[[nodiscard]] double relative_humidity(Temperature t, double w, Pressure p);
 [[nodiscard]] double enthalpy_J_per_kg(const MoistAir& air);         ///< per kg dry air, zero at 0 degC
 [[nodiscard]] double specific_volume_m3_per_kg(const MoistAir& air); ///< of moist air per kg dry air
 [[nodiscard]] double density_kg_per_m3(const MoistAir& air);         ///< of the moist air

@@ -105,4 +105,19 @@ double u_value(const Building& building, const Surface& surface)
     return fabric::u_value(building.build_ups[surface.build_up].layers, direction, outside);
 }
 
+double glass_u_value(const NamedGlazing& g)
+{
+    return g.unit ? glazed_unit_properties(*g.unit).u_value_W_per_m2K : g.values.u_value_W_per_m2K;
+}
+
+fabric::ShadedGain gain_with_shade(const NamedGlazing& g, const fabric::Shade& shade)
+{
+    const bool inside = shade.place == fabric::ShadePlace::inside;
+    return shaded_gain({.u_value_W_per_m2K = glass_u_value(g),
+                        .g_value = g.values.g_value,
+                        .direct_transmittance = g.values.direct_transmittance,
+                        .reflectance = inside ? g.values.reflectance_inside : g.values.reflectance_outside},
+                       shade);
+}
+
 } // namespace venture::building

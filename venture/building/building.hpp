@@ -57,11 +57,15 @@ struct Setback {
     static constexpr double usual_ramp_h = 2.0;
 };
 
+/// Relative humidity that cooled rooms without a limit are held at on design days, while they are cooled: what a cooling
+/// coil leaves, nearly; our assumption.
+inline constexpr double assumed_design_humidity = 0.5;
+
 /// Use of a room, complete.
 struct Use {
     std::optional<Sourced<double>> heating_setpoint_C{}; ///< nothing: unheated
     std::optional<Sourced<double>> cooling_setpoint_C{}; ///< nothing: not cooled
-    std::optional<Sourced<double>> humidity_limit{};     ///< nothing: humidity floats
+    std::optional<Sourced<double>> humidity_limit{};     ///< nothing: floats, but on cooling design days
     std::optional<Setback> heating_setback{}, cooling_setback{};
     double stratification_K = 0.0; ///< air under the ceiling warmer than at the floor, while heated
     double moisture_buffer = 1.0;  ///< multiple of the air's own
@@ -134,6 +138,7 @@ struct Neighbour {
     double reduction_factor = 1.0; ///< of an unheated space: how far it lies from the room's temperature to outdoors
     double warmer_in_winter_K = 0.0, warmer_in_summer_K = 0.0; ///< than outdoors
     bool in_shade = false;                                     ///< for ever
+    bool like_room = false; ///< nothing is exchanged since a like room lies behind, as behind a party wall
 };
 
 /// A window or door, or several alike in one surface.
@@ -163,13 +168,16 @@ struct Surface {
     Attitude attitude = Attitude::wall;
     Neighbour beyond{};
     double tilt_deg = 90.0;
-    double azimuth_deg = 0.0;            ///< true bearing of the outward normal
-    Polygons shape{};                    ///< in its own plane: walls along the plan line and up, others as on the plan
-    GridPoint plan_start{}, plan_end{};  ///< of the whole face, for walls; anticlockwise round the room. Of slopes: the
-                                         ///< shape's zero, and one metre along its first axis
-    double start_m = 0.0;                ///< height of the shape's zero above the project's
-    double gross_m2 = 0.0;               ///< openings not taken off
-    std::size_t build_up = 0;            ///< index into Building::build_ups
+    double azimuth_deg = 0.0;           ///< true bearing of the outward normal
+    Polygons shape{};                   ///< in its own plane: walls along the plan line and up, others as on the plan
+    GridPoint plan_start{}, plan_end{}; ///< of the whole face, for walls; anticlockwise round the room. Of slopes: the
+                                        ///< shape's zero, and one metre along its first axis
+    double start_m = 0.0;               ///< height of the shape's zero above the project's
+    double gross_m2 = 0.0;              ///< openings not taken off
+    std::size_t build_up = 0;           ///< index into Building::build_ups; outside to inside as this room sees it
+    /// The same layers the other way round, of half the area: a wall between rooms that differs from side to side, and
+    /// of which nobody said which way it faces.
+    std::optional<std::size_t> other_half{};
     std::optional<double> absorptance{}; ///< of its outside face, where that is not its build-up's
     std::vector<Opening> openings{};
     [[nodiscard]] double openings_m2() const;
@@ -209,6 +217,11 @@ struct NamedShade {
     std::size_t profile = 0;                 ///< of its own rule
     double added_resistance_m2K_per_W = 0.0; ///< to the window, while it is down
 };
+
+/// U of the glass alone; of the window where panes are not known.
+[[nodiscard]] double glass_u_value(const NamedGlazing& glazing);
+/// What is left of the sun behind a glazing with a shade down: fabric::shaded_gain().
+[[nodiscard]] fabric::ShadedGain gain_with_shade(const NamedGlazing& glazing, const fabric::Shade& shade);
 
 /// Heat that goes round a room's layers to outdoors.
 struct ThermalBridge {

@@ -176,11 +176,34 @@ private:
                 add(wall, shared, {Neighbour::Kind::room, n}, names_[n][against]);
         }
         if (ground_ > own.low) {
-            const Polygons below = {rectangle(0, own.low, along(a, b, b), std::min(ground_, own.high))};
+            Polygons below = fill_beside(wall, a, b);
+            below.push_back(rectangle(0, own.low, along(a, b, b), std::min(ground_, own.high)));
+            below = united(below);
             add(wall, intersection(rest, below), {Neighbour::Kind::ground});
             rest = difference(rest, below);
         }
         add(wall, rest, {Neighbour::Kind::outdoors});
+    }
+
+    /// Whether what lies under a floor where no room does is the ground: soil, or fill between it and a slab.
+    [[nodiscard]] bool on_fill(std::size_t r) const
+    {
+        return height_of(rooms_[r]).low <= std::max(ground_, lowest_) + to_grid(deepest_fill_m);
+    }
+
+    /// Of a wall in the ground, what stands beside fill under the floors of other rooms, above the ground outside.
+    [[nodiscard]] Polygons fill_beside(const Surface& wall, GridPoint a, GridPoint b) const
+    {
+        Polygons out;
+        const Extent own = height_of(rooms_[wall.room]);
+        for (const std::size_t n : nearby_[wall.room]) {
+            const std::int64_t slab = height_of(rooms_[n]).low;
+            if (slab <= ground_ || !on_fill(n)) continue;
+            for (const auto& [c, d] : walls_[n])
+                if (stands_against(a, b, c, d))
+                    for (Polygon& p : shared_wall(a, b, own, c, d, {own.low, slab})) out.push_back(std::move(p));
+        }
+        return out;
     }
 
     void add_floor(std::size_t r)
@@ -195,8 +218,7 @@ private:
             add(floor, shared, {Neighbour::Kind::room, n}, "roof");
             rest = difference(rest, {rooms_[n].outline});
         }
-        const bool on_ground = height_of(room).low <= std::max(ground_, lowest_);
-        add(floor, rest, {on_ground ? Neighbour::Kind::ground : Neighbour::Kind::outdoors});
+        add(floor, rest, {on_fill(r) ? Neighbour::Kind::ground : Neighbour::Kind::outdoors});
     }
 
     void add_ceiling(std::size_t r)

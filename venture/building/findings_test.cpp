@@ -118,7 +118,7 @@ std::vector<Planted> planted()
          [](Input& in) {
              in.build_ups[2] = build_up("roof", {"2 m wool", "150 mm concrete"});
          }},
-        {"glass_in_the_wrong_unit", codes::unusual_u, "glazing 'glass' has a U-value of 0.30",
+        {"glass_in_the_wrong_unit", codes::unusual_u, "glazing 'glass' has a U-value of 0.3 W/m2K",
          [](Input& in) { in.glazings[0].u_value = 0.3; }},
         {"insulated_inside", codes::turned_round, "wool stands inside of brick",
          [](Input& in) {

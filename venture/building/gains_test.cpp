@@ -169,7 +169,7 @@ TEST(Dwelling, SpreadsWhatLivesInItOverHeatedRoomsByFloorArea)
     EXPECT_DOUBLE_EQ(b.rooms[2].use.people.value, 0.0);
     EXPECT_DOUBLE_EQ(b.rooms[0].use.equipment_W_per_m2.value, (136.0 + 2.2 * 40.0) / 40.0);
     EXPECT_NEAR(b.rooms[0].use.moisture_kg_per_s.value * 3600.0, 0.030, 1e-12);
-    EXPECT_THAT(b.origins.describe(b.rooms[0].use.people.origin), HasSubstr("2 people live here"));
+    EXPECT_THAT(b.origins.describe(b.rooms[0].use.people.origin), HasSubstr("2 people of the dwelling"));
 }
 
 TEST(Dwelling, LeavesWhatRoomsSayThemselves)

@@ -12,6 +12,7 @@
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/key.hpp>
 #include <venture/quantity/names.hpp>
+#include <venture/quantity/preferred_units.hpp>
 #include <venture/quantity/problem.hpp>
 
 namespace venture::building {
@@ -40,14 +41,16 @@ namespace venture::building {
 }
 
 /// Whether a number lies in the key's bounds; if not, why.
+/// @param units  that the bounds are printed in
 [[nodiscard]] inline std::optional<quantity::Problem> bounds_problem(double si, const quantity::KeySpec& spec,
-                                                                     quantity::OriginId where)
+                                                                     quantity::OriginId where,
+                                                                     const quantity::PreferredUnits& units = {})
 {
     const bool inside = si >= spec.allowed.lowest && si <= spec.allowed.highest;
     if (inside && spec.whole && si != std::floor(si))
         return key_problem(quantity::codes::bounds, where, spec, fmt::format("{:g} is no whole number", si));
     if (inside) return std::nullopt;
-    const auto print = [&](double v) { return quantity::print_quantity(v, spec.kind); };
+    const auto print = [&](double v) { return units.text(v, spec.kind); };
     return key_problem(
         quantity::codes::bounds, where, spec,
         fmt::format("{} is outside {} to {}", print(si), print(spec.allowed.lowest), print(spec.allowed.highest)),

@@ -241,8 +241,9 @@ std::span<const Key<GroundInput>> keys<GroundInput>()
         {must(number("outdoor_amplitude", Kind::temperature_difference, 0, 40,
                      "half the difference between the warmest and the coldest month's mean")),
          &T::outdoor_amplitude},
-        {otherwise(number("coldest_month", Kind::number, 0.5, 12.5, "1 is January, 7 July"), 1.0,
-                   "January; type 7 in the south"),
+        {number("coldest_month", Kind::number, 0.5, 12.5,
+                "of the outdoor air: 1 is January, 7 July; that of [[monthly_mean]] if there are any, else January "
+                "north and July south of the equator, unless typed"),
          &T::coldest_month},
         {otherwise(number("indoor", Kind::temperature, 0, 35, "mean temperature of the rooms over the year"), 20.0,
                    own),

@@ -132,7 +132,9 @@ std::span<const Key<FaceInput>> keys<FaceInput>()
                        "round it; x and y on the plan, z above the storey's floor"),
                 3),
          &T::corners},
-        {word("beyond", "what lies behind it instead of what was found",
+        {word("beyond",
+              "what lies behind it instead of what was found; behind a party wall lies a like room, so that nothing "
+              "flows through its middle; with \"no exchange\" nothing flows through its far face",
               {"outdoors", "ground", "no exchange", "party wall", "a temperature", "unheated space", "a room"}),
          &T::beyond},
         text_key<T>("room", &T::room,
@@ -149,7 +151,10 @@ std::span<const Key<FaceInput>> keys<FaceInput>()
                 "the same while cooling is designed, and in a year: as in a garage or roof void"),
          &T::warmer_in_summer},
         {word("sun", "none: in permanent shade", {"none"}), &T::sun},
-        text_key<T>("build_up", &T::build_up, "instead of the one in [fabric]"),
+        text_key<T>(
+            "build_up", &T::build_up,
+            "instead of the one in [fabric]; its layers run from outside to inside as this room sees them, also "
+            "of a wall between rooms"),
         {word("colour", "of its outside: takes up 40, 60 or 80 % of the sun", {"light", "medium", "dark"}), &T::colour},
         {number("absorptance", Kind::fraction, 0, 1, "instead of colour: share of the sun that its outside takes up"),
          &T::absorptance},

@@ -53,7 +53,7 @@ TEST(Findings, NameARoomThatPassesOnMoreAirThanComesIn)
     in.rooms[1].transfer_air = {air};
     const auto p = problem_of(in, codes::air_balance);
     EXPECT_EQ(p.severity, quantity::Severity::warning);
-    EXPECT_THAT(p.message, testing::HasSubstr("passes 20.0 L/s on to other rooms, but only 5.0 L/s come into it"));
+    EXPECT_THAT(p.message, testing::HasSubstr("passes 20 L/s on to other rooms, but only 5 L/s come into it"));
     in.rooms[1].transfer_air[0].way = std::string{"both"};
     EXPECT_TRUE(resolve(in).problems.empty());
     in.rooms[1].transfer_air[0].way = {};

@@ -57,7 +57,7 @@ constexpr std::string_view how_to_find_design_conditions =
 
 void Resolver::check_number(double si, const KeySpec& spec, quantity::OriginId where)
 {
-    if (auto outside = bounds_problem(si, spec, where)) {
+    if (auto outside = bounds_problem(si, spec, where, units_)) {
         problems_.push_back(std::move(*outside));
         numbers_sound_ = false;
     }

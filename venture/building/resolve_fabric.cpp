@@ -87,6 +87,29 @@ void Resolver::add_layer(const quantity::PlacedText& text, fabric::StatedBuildup
     buildup.layers.push_back(std::move(layer));
 }
 
+/// Layers as thick as what they are made of hardly comes: a slip of the unit, mostly.
+void Resolver::look_at_thickness(const fabric::StatedLayer& layer, quantity::OriginId where, const std::string& buildup)
+{
+    if (!layer.main.has_capacity()) return;
+    struct Comes {
+        const char* what;
+        double least_m, most_m;
+    };
+    const fabric::Material& m = layer.main.material;
+    const Comes comes =
+        m.conductivity_W_per_mK >= 15.0 && m.density_kg_per_m3 > 2000.0 ? Comes{"metals come", 1e-4, 0.1}
+        : m.conductivity_W_per_mK < 0.07 && m.density_kg_per_m3 < 300.0 ? Comes{"insulation comes", 3e-3, 1.5}
+        : m.conductivity_W_per_mK > 0.3 && m.density_kg_per_m3 >= 1000.0
+            ? Comes{"masonry, plaster and stone come", 2e-3, 3.0}
+            : Comes{"such materials come", 3e-4, 1.5};
+    const double thick_m = layer.main.thickness_m;
+    if (thick_m >= comes.least_m && thick_m <= comes.most_m) return;
+    finding(quantity::Severity::warning, codes::odd_thickness, where, "build_up/" + buildup,
+            fmt::format("{} of {} in '{}': {} from {} to {}", units_.text(thick_m, "thickness"), m.name, buildup,
+                        comes.what, units_.text(comes.least_m, "thickness"), units_.text(comes.most_m, "thickness")),
+            "check the unit: mm, cm or m?");
+}
+
 /// A wall in words becomes layers, which stand in the input as what they were made of.
 void Resolver::complete_words(BuildupInput& given, NamedBuildup& out)
 {
@@ -119,6 +142,8 @@ void Resolver::add_stated(BuildupInput& given, NamedBuildup& out)
     const fabric::Films films{0.04, fabric::standard_inside_resistance(out.direction)};
     out.made = plain_buildup(stated, films);
     out.layers = out.made.layers;
+    for (std::size_t i = 0; i < stated.layers.size(); ++i)
+        look_at_thickness(stated.layers[i], (*given.layers)[i].origin, stated.name);
     quantity::check_range("build-up '" + out.layers.name + "'", "resistance of all layers",
                           fabric::resistance(out.layers), {1e-6, 1e3}, "m2K/W");
 }

@@ -10,6 +10,7 @@
 namespace venture::building::detail {
 
 namespace codes = quantity::codes;
+using quantity::Kind;
 using quantity::Severity;
 
 namespace {
@@ -127,10 +128,36 @@ void Resolver::look_at_gains(const Room& room)
             }
         if (watts <= limit.most_W_per_m2 * room.floor_area_m2) continue;
         finding(Severity::warning, codes::unusual_gains, where, "room/" + room.name,
-                fmt::format("room '{}': heat of {} comes to {:.0f} W/m2, more than {:g} W/m2, which few rooms have",
-                            room.name, limit.what, watts / room.floor_area_m2, limit.most_W_per_m2),
-                "check the unit: W or W/m2; kW or W");
+                fmt::format("room '{}': heat of {} comes to {}, more than {}, which few rooms have", room.name,
+                            limit.what, units_.text(watts / room.floor_area_m2, Kind::power_per_area, 3),
+                            units_.text(limit.most_W_per_m2, Kind::power_per_area)),
+                "check the unit: of the whole room or for each square metre; kW or W");
     }
+}
+
+/// Gains at full that the outdoor air of a room nobody cools would have to be warmed by far to carry off.
+void Resolver::look_at_heat_and_air(std::size_t r)
+{
+    constexpr double most_K = 40.0, air_J_per_m3K = 1200.0, least_W_per_m2 = 5.0;
+    const Room& room = building_.rooms[r];
+    if (room.use.cooling_setpoint_C) return;
+    double watts = 0.0;
+    for (const Gain& gain : room.use.gains) watts += gain.sensible_W();
+    double flow =
+        room.outdoor_air_by_plan_m3_per_s() + room.use.infiltration_summer_per_h.value * room.volume_m3 / hour_s;
+    for (const TransferAir& air : building_.transfer_air)
+        if (air.to == r || (air.both_ways && air.from == r)) flow += air.flow_m3_per_s;
+    if (watts < least_W_per_m2 * room.floor_area_m2 || watts <= most_K * air_J_per_m3K * flow) return;
+    const auto type = types_of(input_.rooms[r]);
+    finding(
+        Severity::warning, codes::air_for_heat, room.origin, "room/" + room.name,
+        fmt::format("room '{}'{}: {} of gains at full against {} of air, which would have to get {} warmer to carry "
+                    "them off, and nothing cools it",
+                    room.name, type.empty() ? "" : fmt::format(" of the type '{}'", value_of(type.front()->name)),
+                    units_.text(watts, Kind::power, 3), units_.text(flow, Kind::air_flow, 3),
+                    units_.text(watts / (air_J_per_m3K * std::max(flow, 1e-9)), Kind::temperature_difference, 2)),
+        "give it more ventilation, a hood (lost) or cooling, or mend its gains")
+        .cause = type.empty() ? std::string{} : fmt::format("gains against air of '{}'", value_of(type.front()->name));
 }
 
 void Resolver::look_at_air(const Room& room)
@@ -144,8 +171,9 @@ void Resolver::look_at_air(const Room& room)
                 "give ventilation_per_person, ventilation_per_area, ventilation_rate or ventilation_flow");
     else if (people >= 1.0 && litres * by_plan / people < 1.0)
         finding(Severity::warning, codes::unusual_air, room.origin, subject,
-                fmt::format("room '{}': {:.2g} L/s of outdoor air for each of {:.3g} people, less than 1 L/s",
-                            room.name, litres * by_plan / people, people),
+                fmt::format("room '{}': {} of outdoor air for each of {:.3g} people, less than {}", room.name,
+                            units_.text(by_plan / people, Kind::air_flow, 2), people,
+                            units_.text(1.0 / litres, Kind::air_flow, 2)),
                 "check the unit: L/s or m3/h");
     const bool transferred = std::ranges::any_of(building_.transfer_air, [&](const TransferAir& air) {
         return &building_.rooms[air.to] == &room || (air.both_ways && &building_.rooms[air.from] == &room);
@@ -296,10 +324,12 @@ void Resolver::look_at_build_ups()
         for (const Opening& o : s.openings) {
             if (o.kind != Opening::Kind::window || !panes.insert(o.glazing).second) continue;
             const fabric::Glazing& g = building_.glazings[o.glazing].values;
-            if (g.u_value_W_per_m2K >= 0.4 && g.u_value_W_per_m2K <= 6.0) continue;
+            constexpr double least = 0.4, most = 6.0;
+            if (g.u_value_W_per_m2K >= least && g.u_value_W_per_m2K <= most) continue;
             finding(Severity::warning, codes::unusual_u, building_.rooms[s.room].origin, "glazing/" + g.name,
-                    fmt::format("glazing '{}' has a U-value of {:.2f} W/m2K; windows have 0.4 to 6", g.name,
-                                g.u_value_W_per_m2K),
+                    fmt::format("glazing '{}' has a U-value of {}; windows have {} to {}", g.name,
+                                units_.text(g.u_value_W_per_m2K, Kind::heat_transfer, 3),
+                                units_.text(least, Kind::heat_transfer, 2), units_.text(most, Kind::heat_transfer, 2)),
                     "check its unit");
         }
         const bool outdoors = s.beyond.kind == Neighbour::Kind::outdoors;
@@ -307,10 +337,12 @@ void Resolver::look_at_build_ups()
         const NamedBuildup& b = building_.build_ups[s.build_up];
         const double u = u_value(building_, s);
         const std::string subject = "build_up/" + b.layers.name;
-        if (u < 0.06 || u > 3.0)
+        constexpr double least = 0.06, most = 3.0;
+        if (u < least || u > most)
             finding(Severity::warning, codes::unusual_u, b.origin, subject,
-                    fmt::format("'{}' has a U-value of {:.3g} W/m2K as {} of '{}'; few are outside 0.06 to 3",
-                                b.layers.name, u, s.parent, building_.rooms[s.room].name),
+                    fmt::format("'{}' has a U-value of {} as {} of '{}'; few are outside {} to {}", b.layers.name,
+                                units_.text(u, Kind::heat_transfer, 3), s.parent, building_.rooms[s.room].name,
+                                units_.text(least, Kind::heat_transfer, 2), units_.text(most, Kind::heat_transfer, 2)),
                     "check thickness and conductivity of its layers: mm or m?");
         if (const std::string why = outdoors && !b.typed ? why_turned(b.layers) : std::string{}; !why.empty())
             finding(Severity::warning, codes::turned_round, b.origin, subject,
@@ -319,12 +351,88 @@ void Resolver::look_at_build_ups()
     }
 }
 
+/// Rooms below the project's zero where nobody said how high the ground outside is, and floors that lie on fill.
+void Resolver::look_at_levels()
+{
+    constexpr double cellar_m = -1.0, rounding_m = 0.001;
+    const auto floors = [&](auto which) {
+        std::vector<std::string> names;
+        for (const Room& room : building_.rooms)
+            if (room.on_plan && which(room)) names.push_back(room.name);
+        return names;
+    };
+    const Given<double>& level = input_.ground.level;
+    const bool by_someone = level && input_.origins.at(level.origin).kind != quantity::OriginKind::computed;
+    if (!by_someone) {
+        std::set<std::size_t> in_open; // rooms with walls to outdoors
+        for (const Surface& s : building_.surfaces)
+            if (s.attitude == Attitude::wall && s.beyond.kind == Neighbour::Kind::outdoors) in_open.insert(s.room);
+        const auto names = floors([&](const Room& room) {
+            return room.floor_m <= cellar_m &&
+                   in_open.contains(static_cast<std::size_t>(&room - building_.rooms.data()));
+        });
+        if (!names.empty())
+            finding(
+                Severity::warning, codes::under_zero, building_.rooms.front().origin, "ground/level",
+                fmt::format("nobody said how high the ground outside is: walls of rooms below zero are taken to stand "
+                            "in the open ({})",
+                            quantity::listed(names, 4)),
+                "type [ground] level, the height of the ground outside; walls below it then stand in the ground");
+        return;
+    }
+    std::set<std::string> on_fill;
+    for (const Surface& s : building_.surfaces)
+        if (s.attitude == Attitude::floor && s.beyond.kind == Neighbour::Kind::ground &&
+            building_.rooms[s.room].floor_m > *level + rounding_m)
+            on_fill.insert(building_.rooms[s.room].name);
+    if (on_fill.empty()) return;
+    finding(Severity::note, codes::assumed, level.origin, "ground/level",
+            fmt::format("floors up to {} above the ground outside are taken to lie on fill, not in the open: {}",
+                        units_.text(deepest_fill_m, Kind::length),
+                        quantity::listed(std::vector<std::string>(on_fill.begin(), on_fill.end()), 6)),
+            "say [[room.face]] on = \"floor\", beyond = \"outdoors\" where air passes under one");
+}
+
+/// Set-points that follow a profile of shares: between them and the set-back they slide.
+void Resolver::look_at_sliding()
+{
+    std::set<std::size_t> told;
+    const auto look = [&](const Room& room, std::string_view what, const std::optional<Sourced<double>>& setpoint,
+                          const std::optional<Setback>& setback, quantity::OriginId where) {
+        if (!setpoint || !setback || !told.insert(setback->profile).second) return;
+        const calendar::Calendar& c = building_.calendars[setback->profile];
+        for (const calendar::Profile& profile : c.profiles)
+            for (const double share : profile.fraction) {
+                if (share <= 0.0 || share >= 1.0) continue;
+                finding(
+                    Severity::warning, codes::sliding, where, "calendar/" + c.name,
+                    fmt::format(
+                        "{} of '{}' goes by '{}', which has shares between nothing and full: at {:.0f} % of "
+                        "it the set-point is {}, between {} and {}",
+                        what, room.name, c.name, 100.0 * share,
+                        units_.text(std::lerp(setback->temperature_C.value, setpoint->value, share), Kind::temperature),
+                        units_.text(setback->temperature_C.value, Kind::temperature),
+                        units_.text(setpoint->value, Kind::temperature)),
+                    "hours of a set-point are full or nothing (\"08-18\"); shares are for people and gains");
+                return;
+            }
+    };
+    for (std::size_t r = 0; r < building_.rooms.size(); ++r) {
+        const Room& room = building_.rooms[r];
+        const UseInput& given = input_.rooms[r].use;
+        look(room, "heating", room.use.heating_setpoint_C, room.use.heating_setback, given.heating_profile.origin);
+        look(room, "cooling", room.use.cooling_setpoint_C, room.use.cooling_setback, given.cooling_profile.origin);
+    }
+}
+
 void Resolver::look_over_rooms()
 {
     look_at_glass();
-    for (const Room& room : building_.rooms) {
+    for (std::size_t r = 0; r < building_.rooms.size(); ++r) {
+        const Room& room = building_.rooms[r];
         if (room.left_out) continue;
         look_at_gains(room);
+        look_at_heat_and_air(r);
         look_at_air(room);
         look_at_people(room);
         look_at_name(room);
@@ -335,6 +443,8 @@ void Resolver::look_over_rooms()
     look_at_left_out();
     look_at_voids();
     look_at_build_ups();
+    look_at_levels();
+    look_at_sliding();
 }
 
 } // namespace venture::building::detail

@@ -10,6 +10,7 @@
 namespace venture::building::detail {
 
 namespace codes = quantity::codes;
+using quantity::Kind;
 using quantity::OriginKind;
 using quantity::Severity;
 
@@ -88,57 +89,12 @@ void Resolver::set_activity(UseInput& given, Use& use)
     const double room_C = use.cooling_setpoint_C ? use.cooling_setpoint_C->value : 24.0;
     const auto heat =
         heat_of_person(chosen(given.activity, spec_of(&UseInput::activity).choices, Activity::office_work), room_C);
-    const std::string how = fmt::format("'{}' at {:g} degC", *given.activity, room_C);
+    const std::string how = fmt::format("'{}' at {}", *given.activity, units_.text(room_C, Kind::temperature));
     given.sensible_per_person = computed(heat.sensible_W, how, given.activity.origin);
     given.latent_per_person = computed(heat.latent_W, how, given.activity.origin);
     use.sensible_per_person_W = sourced(given.sensible_per_person);
     use.latent_per_person_W = sourced(given.latent_per_person);
     use.person_at_C = room_C;
-}
-
-/// What lives in a dwelling, over its rooms by floor area where they say nothing themselves.
-void Resolver::spread_dwelling()
-{
-    const DwellingInput& dwelling = input_.dwelling;
-    if (!dwelling.is_used()) return;
-    if (dwelling.bedrooms && dwelling.people)
-        problem(codes::contradiction, dwelling.people.origin, "[dwelling] has bedrooms and people",
-                "keep one of them: one more person than bedrooms lives here");
-    std::vector<std::size_t> rooms;
-    for (std::size_t r = 0; r < building_.rooms.size(); ++r)
-        if (!dwelling.rooms && building_.rooms[r].use.heating_setpoint_C) rooms.push_back(r);
-    if (dwelling.rooms)
-        for (const quantity::PlacedText& name : *dwelling.rooms)
-            if (const auto r = find("room", Given<std::string>{name.text, name.origin}, building_.rooms,
-                                    [](const Room& room) { return room.name; }))
-                rooms.push_back(*r);
-    double all_m2 = 0.0;
-    for (const std::size_t r : rooms) all_m2 += building_.rooms[r].floor_area_m2;
-    const auto spread = [&](double whole, Given<double> UseInput::*field, Sourced<double> Use::*onto, bool per_m2,
-                            const std::string& how, quantity::OriginId from) {
-        for (const std::size_t r : rooms) {
-            Given<double>& value = input_.rooms[r].use.*field;
-            if (value && !is_default(input_.origins, value.origin)) continue;
-            value = computed(per_m2 ? whole / all_m2 : whole * building_.rooms[r].floor_area_m2 / all_m2, how, from);
-            building_.rooms[r].use.*onto = sourced(value);
-        }
-    };
-    const double people = dwelling.people ? *dwelling.people : dwelling.bedrooms ? *dwelling.bedrooms + 1.0 : 0.0;
-    if (people > 0.0)
-        spread(people, &UseInput::people, &Use::people, false,
-               fmt::format("{:g} people live here, by floor area", people),
-               dwelling.people ? dwelling.people.origin : dwelling.bedrooms.origin);
-    if (dwelling.appliances) {
-        constexpr double fixed_W = 136.0, each_W_per_m2 = 2.2;
-        const double level = *dwelling.appliances == "few" ? 0.6 : *dwelling.appliances == "many" ? 1.5 : 1.0;
-        spread(level * (fixed_W + each_W_per_m2 * all_m2), &UseInput::equipment, &Use::equipment_W_per_m2, true,
-               fmt::format("{} appliances, by floor area", *dwelling.appliances), dwelling.appliances.origin);
-    }
-    if (dwelling.plants && *dwelling.plants > 0.0) {
-        constexpr double each_kg_per_s = 0.010 / 3600.0;
-        spread(*dwelling.plants * each_kg_per_s, &UseInput::moisture, &Use::moisture_kg_per_s, false,
-               fmt::format("{:g} plants, by floor area", *dwelling.plants), dwelling.plants.origin);
-    }
 }
 
 Gain Resolver::gain_of(const GainInput& given, const Room& room)

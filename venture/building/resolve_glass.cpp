@@ -96,6 +96,8 @@ void Resolver::complete_from_panes(GlazingInput& given, NamedGlazing& out)
     if (!given.light_transmittance)
         given.light_transmittance = computed(p.light.transmittance, "panes by EN 410", origin);
     out.values.by_angle = p.by_angle;
+    out.values.reflectance_outside = p.normal.solar.reflectance;
+    out.values.reflectance_inside = p.reflectance_inside;
 }
 
 void Resolver::add_glazing(GlazingInput& given, NamedGlazing& out)

@@ -14,6 +14,7 @@
 namespace venture::building::detail {
 
 namespace codes = quantity::codes;
+using quantity::Kind;
 
 namespace {
 
@@ -190,10 +191,27 @@ Resolver::OnGround& Resolver::level_of(const Surface& s, std::map<std::int64_t, 
     return own == levels.end() ? levels.begin()->second : own->second;
 }
 
+/// Where nobody said when it is coldest: the coldest of the monthly means, else midwinter of the hemisphere.
+void Resolver::set_coldest_month()
+{
+    GroundInput& given = input_.ground;
+    if (given.coldest_month) return;
+    const MonthlyMeanInput* coldest = nullptr;
+    for (const MonthlyMeanInput& mean : input_.monthly_means)
+        if (mean.month && mean.dry_bulb && (coldest == nullptr || *mean.dry_bulb < *coldest->dry_bulb)) coldest = &mean;
+    if (coldest != nullptr && input_.monthly_means.size() == 12)
+        given.coldest_month = computed(*coldest->month, "coldest of the monthly means", coldest->month.origin);
+    else
+        given.coldest_month = building_.site.place.latitude_deg < 0.0
+                                  ? computed(7.0, "July, south of the equator", input_.site.latitude.origin)
+                                  : computed(1.0, "January, north of the equator", input_.site.latitude.origin);
+}
+
 void Resolver::add_ground()
 {
     const GroundInput& given = input_.ground;
     if (!given.is_used() || !given.outdoor_mean || !given.outdoor_amplitude || !is_sound(given)) return;
+    set_coldest_month();
     auto levels = floors_on_ground();
     if (levels.empty() || quantity::has_error(problems_)) return;
     std::map<std::tuple<std::size_t, const OnGround*, Attitude>, std::size_t> made; // build-up with the ground
@@ -229,7 +247,8 @@ bool Resolver::add_with_ground(const Surface& s, const OnGround& on)
                       "type the height of the ground outside: [ground] level");
     if (over_void() && on.depth_m > 0.0)
         return refuse(given.under_floor.origin,
-                      fmt::format("a floor over a ventilated void lies {:g} m below the ground outside", on.depth_m),
+                      fmt::format("a floor over a ventilated void lies {} below the ground outside",
+                                  units_.text(on.depth_m, Kind::length)),
                       "[ground] level is the height of the ground outside; a basement lies on soil");
     try {
         with_ground.ground = ground_of(s, on);

@@ -9,6 +9,7 @@
 namespace venture::building::detail {
 
 namespace codes = quantity::codes;
+using quantity::Kind;
 
 namespace {
 
@@ -40,12 +41,33 @@ double through_open_door_m3_per_s(double width_m, double height_m, double warmer
            std::sqrt(gravity * height_m * std::abs(warmer_K) / (mean_C + 273.15));
 }
 
-bool leaks(const Surface& s) { return s.beyond.kind == Neighbour::Kind::outdoors; }
+bool is_conditioned(const Room& room)
+{
+    return !room.left_out && (room.use.heating_setpoint_C || room.use.cooling_setpoint_C);
+}
 
 } // namespace
 
-/// Of the whole envelope, for each square metre.
-double Resolver::leaks_at_50_Pa_m_per_s()
+/// Parts of the envelope that a room leaks through: to outdoors, and to what nobody heats or cools. An attic or garage lies
+/// outside of it, and states its own air.
+std::vector<Resolver::Leaks> Resolver::leaks_of_rooms() const
+{
+    std::vector<Leaks> out(building_.rooms.size());
+    const auto add = [&](const Surface& s, std::size_t room) {
+        if (is_conditioned(building_.rooms[room])) out[room].envelope_m2 += s.gross_m2;
+    };
+    for (const Surface& s : building_.surfaces) {
+        if (s.beyond.kind == Neighbour::Kind::outdoors) out[s.room].to_outdoors.push_back(&s);
+        if (s.beyond.kind == Neighbour::Kind::outdoors || s.beyond.kind == Neighbour::Kind::unheated) add(s, s.room);
+        if (s.beyond.kind != Neighbour::Kind::room) continue;
+        if (!is_conditioned(building_.rooms[s.beyond.room])) add(s, s.room);
+        if (!is_conditioned(building_.rooms[s.room])) add(s, s.beyond.room);
+    }
+    return out;
+}
+
+/// Of the whole envelope, for each square metre. Air changes are those of what it encloses.
+double Resolver::leaks_at_50_Pa_m_per_s(const std::vector<Leaks>& of_rooms)
 {
     const AirtightnessInput& given = input_.airtightness;
     const int ways = (given.permeability ? 1 : 0) + (given.air_changes ? 1 : 0) + (given.tightness ? 1 : 0);
@@ -60,8 +82,10 @@ double Resolver::leaks_at_50_Pa_m_per_s()
     const double to_50_Pa = std::pow(50.0 / value_of(given.test_pressure), value_of(given.flow_exponent));
     if (given.permeability) return *given.permeability * to_50_Pa;
     double volume_m3 = 0.0, envelope_m2 = 0.0;
-    for (const Room& room : building_.rooms) volume_m3 += room.volume_m3;
-    for (const Surface& s : building_.surfaces) envelope_m2 += leaks(s) ? s.gross_m2 : 0.0;
+    for (std::size_t r = 0; r < of_rooms.size(); ++r) {
+        if (is_conditioned(building_.rooms[r])) volume_m3 += building_.rooms[r].volume_m3;
+        envelope_m2 += of_rooms[r].envelope_m2;
+    }
     return envelope_m2 > 0.0 ? value_of(given.air_changes) / hour_s * volume_m3 / envelope_m2 * to_50_Pa : 0.0;
 }
 
@@ -84,17 +108,17 @@ double Resolver::through_doors_m3_per_s(const Use& use, const SomeSurfaces& to_o
     return flow;
 }
 
-void Resolver::set_infiltration(std::size_t r, const SomeSurfaces& to_outdoors, double leaks_m_per_s)
+void Resolver::set_infiltration(std::size_t r, const Leaks& of, double leaks_m_per_s)
 {
     Room& room = building_.rooms[r];
     UseInput& given = input_.rooms[r].use;
-    double envelope_m2 = 0.0;
+    const SomeSurfaces& to_outdoors = of.to_outdoors;
     std::set<std::string> facades;
-    for (const Surface* s : to_outdoors) {
-        envelope_m2 += s->gross_m2;
+    for (const Surface* s : to_outdoors)
         facades.insert(s->attitude == Attitude::wall ? compass_word(s->azimuth_deg) : std::string{"above or below"});
-    }
-    const bool by_envelope = input_.airtightness.is_used() &&
+    if (facades.empty() && of.envelope_m2 > 0.0) facades.insert("to an unheated space");
+    const double envelope_m2 = of.envelope_m2;
+    const bool by_envelope = input_.airtightness.is_used() && is_conditioned(room) &&
                              input_.origins.at(given.infiltration.origin).kind == quantity::OriginKind::default_value;
     constexpr double vent = 10.0 / hour_s, flue = 20.0 / hour_s, chimney = 80.0 / hour_s; // SAP 2012, table 2.1
     const double per_m3 = hour_s / room.volume_m3,
@@ -116,8 +140,9 @@ void Resolver::set_infiltration(std::size_t r, const SomeSurfaces& to_outdoors, 
         const double middle_m = room.floor_m + 0.5 * room.height_m - ground_m;
         const double share = share_of_test_flow(facades.size(), shielding) * height_correction(middle_m);
         winter = summer = share * leaks_m_per_s * envelope_m2 * per_m3;
-        how = fmt::format("{:.3g} m3/h at 50 Pa for each of {:.1f} m2 of envelope, {:g} % of it by wind and stack",
-                          leaks_m_per_s * hour_s, envelope_m2, 100.0 * share);
+        how = fmt::format("{} at 50 Pa over {} of envelope, {:g} % of it by wind and stack",
+                          units_.text(leaks_m_per_s * envelope_m2, Kind::air_flow, 3),
+                          units_.text(envelope_m2, Kind::area, 3), 100.0 * share);
         const AirtightnessInput& tight = input_.airtightness;
         from = tight.permeability  ? tight.permeability.origin
                : tight.air_changes ? tight.air_changes.origin
@@ -136,11 +161,9 @@ void Resolver::set_infiltration(std::size_t r, const SomeSurfaces& to_outdoors, 
 
 void Resolver::add_leakage()
 {
-    const double leaks_m_per_s = input_.airtightness.is_used() ? leaks_at_50_Pa_m_per_s() : 0.0;
-    std::vector<SomeSurfaces> to_outdoors(building_.rooms.size());
-    for (const Surface& s : building_.surfaces)
-        if (leaks(s)) to_outdoors[s.room].push_back(&s);
-    for (std::size_t r = 0; r < building_.rooms.size(); ++r) set_infiltration(r, to_outdoors[r], leaks_m_per_s);
+    const std::vector<Leaks> of_rooms = leaks_of_rooms();
+    const double leaks_m_per_s = input_.airtightness.is_used() ? leaks_at_50_Pa_m_per_s(of_rooms) : 0.0;
+    for (std::size_t r = 0; r < building_.rooms.size(); ++r) set_infiltration(r, of_rooms[r], leaks_m_per_s);
 }
 
 } // namespace venture::building::detail

@@ -1,30 +1,11 @@
-#include <algorithm>
-#include <cmath>
+/// Windows and doors: what they are, and which surface they stand in.
 
-#include <venture/building/faces.hpp>
 #include <venture/building/resolver.hpp>
 
 namespace venture::building::detail {
 
 namespace codes = quantity::codes;
-
-namespace {
-
-/// Low and high end of a surface's shape along its first axis and up.
-struct Box {
-    std::int64_t x0, x1, y0, y1;
-};
-
-Box box_of(const Polygons& shape)
-{
-    Box box{INT64_MAX, INT64_MIN, INT64_MAX, INT64_MIN};
-    for (const Polygon& p : shape)
-        for (const GridPoint q : p.outline)
-            box = {std::min(box.x0, q.x), std::max(box.x1, q.x), std::min(box.y0, q.y), std::max(box.y1, q.y)};
-    return box;
-}
-
-} // namespace
+using quantity::Kind;
 
 /// The surface that an opening stands in; nothing, and a complaint, if there is none.
 Surface* Resolver::surface_for(const OpeningInput& given, std::size_t room, const std::string& label)
@@ -151,26 +132,15 @@ std::optional<quantity::OriginId> Resolver::size_of_opening(const OpeningInput& 
     return std::nullopt;
 }
 
-/// An opening by area or by share of its wall: in the proportions of the wall's extent, in its middle.
-void Resolver::size_by_wall(const OpeningInput& given, const Surface& surface, Opening& out)
-{
-    const Box box = box_of(surface.shape);
-    const double width = to_metres(box.x1 - box.x0), height = to_metres(box.y1 - box.y0);
-    const double area = given.area ? *given.area : *given.share * surface.gross_m2;
-    const double scale = std::sqrt(area / (width * height));
-    const int count = static_cast<int>(given.count ? *given.count : 1.0);
-    out.width_m = scale * width / count;
-    out.height_m = scale * height;
-}
-
 void Resolver::add_opening(const OpeningInput& given, std::size_t room)
 {
     const auto where = size_of_opening(given, room);
     if (!where) return;
     Opening out{.name = value_of(given.name), .width_m = value_of(given.width), .height_m = value_of(given.height)};
     const std::string_view kind = given.kind ? std::string_view{*given.kind} : "window";
-    const std::string label = given.width  ? fmt::format("{} of {:g} x {:g} m", kind, out.width_m, out.height_m)
-                              : given.area ? fmt::format("{} of {:g} m2", kind, *given.area)
+    const std::string label = given.width  ? fmt::format("{} of {} x {}", kind, units_.text(out.width_m, Kind::length),
+                                                         units_.text(out.height_m, Kind::length))
+                              : given.area ? fmt::format("{} of {}", kind, units_.text(*given.area, Kind::area))
                                            : fmt::format("{} of {:g} % of its wall", kind, 100.0 * *given.share);
     if (static_cast<bool>(given.in) == static_cast<bool>(given.to)) {
         if (given.in.refused || given.to.refused) return;
@@ -186,54 +156,8 @@ void Resolver::add_opening(const OpeningInput& given, std::size_t room)
     out.plates = plates_of(given);
     Surface* surface = surface_for(given, room, label);
     if (surface == nullptr) return;
-    if (!given.width) size_by_wall(given, *surface, out);
-    place_opening(given, *where, label, std::move(out), *surface);
-}
-
-void Resolver::place_opening(const OpeningInput& given, quantity::OriginId where, const std::string& label, Opening out,
-                             Surface& surface)
-{
-    const bool upright = surface.is_upright();
-    const Box box = box_of(surface.shape);
-    const Room& room = building_.rooms[surface.room];
-    const double width = to_metres(box.x1 - box.x0), height = to_metres(box.y1 - box.y0);
-    const double foot = upright ? to_metres(box.y0) - room.floor_m : 0.0; // of the part, above the room's floor
-    const int count = static_cast<int>(given.count ? *given.count : 1.0);
-    if (given.from_left && given.from_right)
-        problem(codes::contradiction, given.from_right.origin,
-                fmt::format("{}: from_right stands beside from_left", label), "give one of them");
-    // a roof window stands in the middle of its roof, and so does what is sized by its wall
-    const double usual_sill = !upright || !given.width          ? 0.5 * std::max(0.0, height - out.height_m)
-                              : out.kind == Opening::Kind::door ? 0.0
-                                                                : 0.9;
-    out.sill_m = given.sill ? *given.sill
-                            : foot + std::min(std::max(0.0, usual_sill - foot), std::max(0.0, height - out.height_m));
-    const bool side_by_side = given.from_left || given.from_right;
-    const double first = given.from_left    ? *given.from_left
-                         : given.from_right ? width - *given.from_right - count * out.width_m
-                                            : (width / count - out.width_m) / 2.0;
-    const double pitch = side_by_side ? out.width_m : width / count;
-    for (int i = 0; i < count; ++i) out.from_left_m.push_back(to_metres(box.x0) + first + i * pitch);
-    constexpr double rounding_m = 1e-6;
-    const bool fits_across = first >= -rounding_m && first + (count - 1) * pitch + out.width_m <= width + rounding_m;
-    const bool fits_up = out.sill_m >= foot - rounding_m && out.sill_m + out.height_m <= foot + height + rounding_m;
-    if (!fits_across || !fits_up || surface.openings_m2() + out.area_m2() > surface.gross_m2 + rounding_m) {
-        problem(codes::opening, where,
-                fmt::format("{}{}, sill {:g} m: does not fit into the {} of '{}', which is {:.3f} x {:.3f} m{} "
-                            "with {:.2f} m2 still free",
-                            label, count > 1 ? fmt::format(", {} alike", count) : "", out.sill_m, surface.name,
-                            room.name, width, height, foot > 0.0 ? fmt::format(", from {:.3f} m up,", foot) : "",
-                            surface.gross_m2 - surface.openings_m2()),
-                "make it smaller, or place it with from_left and sill");
-        return;
-    }
-    surface.openings.push_back(std::move(out));
-}
-
-void Resolver::add_openings()
-{
-    for (std::size_t r = 0; r < input_.rooms.size(); ++r)
-        for (const OpeningInput& opening : input_.rooms[r].openings) add_opening(opening, r);
+    to_place_[static_cast<std::size_t>(surface - building_.surfaces.data())].push_back(
+        {&given, *where, label, std::move(out)});
 }
 
 } // namespace venture::building::detail

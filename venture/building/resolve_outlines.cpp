@@ -11,11 +11,16 @@
 namespace venture::building::detail {
 
 namespace codes = quantity::codes;
+using quantity::Kind;
 using quantity::Severity;
 
 quantity::Problem& Resolver::finding(Severity severity, std::string_view code, quantity::OriginId where,
                                      const std::string& subject, std::string message, std::string hint)
 {
+    const auto place = input_.origins.place_behind(where).kind;
+    if (place == quantity::OriginKind::default_value || place == quantity::OriginKind::unknown)
+        for (const RoomInput& room : input_.rooms) // nobody said it: the room is where to look
+            if (room.name && subject == "room/" + *room.name) where = room.name.origin;
     quantity::Problem& out = problem(code, where, std::move(message), std::move(hint));
     out.severity = severity;
     out.subject = subject;
@@ -136,8 +141,8 @@ void Resolver::add_obstructions()
         out.top_m = value_of(given.top);
         if (given.top && out.top_m <= out.base_m)
             problem(codes::contradiction, given.top.origin,
-                    fmt::format("obstruction '{}' has its top at {:g} m and its base at {:g} m", out.name, out.top_m,
-                                out.base_m),
+                    fmt::format("obstruction '{}' has its top at {} and its base at {}", out.name,
+                                units_.text(out.top_m, Kind::length), units_.text(out.base_m, Kind::length)),
                     "both are heights above the project's zero");
         out.with_leaves = value_of(given.transmittance);
         out.bare = given.transmittance_bare ? *given.transmittance_bare : out.with_leaves;

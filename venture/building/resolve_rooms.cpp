@@ -7,6 +7,7 @@
 namespace venture::building::detail {
 
 namespace codes = quantity::codes;
+using quantity::Kind;
 using quantity::Severity;
 
 std::optional<Setback> Resolver::setback_of(const Given<double>& temperature, const Given<std::string>& profile,
@@ -133,8 +134,8 @@ void Resolver::check_setback(const Room& room, std::string_view what, const Give
              fmt::format("type {}_setpoint", what));
     else if (away * (*setback - setpoint->value) < 0.0)
         says(setback.origin,
-             fmt::format("has a {} set-point of {:g} degC and a setback of {:g} degC, which asks for more", what,
-                         setpoint->value, *setback),
+             fmt::format("has a {} set-point of {} and a setback of {}, which asks for more", what,
+                         units_.text(setpoint->value, Kind::temperature), units_.text(*setback, Kind::temperature)),
              "swap the two, or mend one");
     if (!profile)
         says(setback.origin, fmt::format("has a {}_setback, but no profile says when", what),
@@ -147,8 +148,9 @@ void Resolver::check_use(const RoomInput& given, const Room& room)
     if (use.heating_setpoint_C && use.cooling_setpoint_C &&
         use.heating_setpoint_C->value > use.cooling_setpoint_C->value)
         problem(codes::contradiction, use.cooling_setpoint_C->origin,
-                fmt::format("room '{}' would be heated to {:g} degC and cooled to {:g} degC at once", room.name,
-                            use.heating_setpoint_C->value, use.cooling_setpoint_C->value),
+                fmt::format("room '{}' would be heated to {} and cooled to {} at once", room.name,
+                            units_.text(use.heating_setpoint_C->value, Kind::temperature),
+                            units_.text(use.cooling_setpoint_C->value, Kind::temperature)),
                 "keep some kelvin between the two");
     check_setback(room, "heating", given.use.heating_setback, given.use.heating_profile, given.use.preheating,
                   use.heating_setpoint_C, -1.0);
@@ -204,8 +206,8 @@ void Resolver::take_out_voids(const RoomInput& given, Room& room)
     const double left_m3 = room.volume_m3 - voids_m * room.floor_area_m2;
     if (voids_m > 0.0 && !(left_m3 > 0.0))
         problem(codes::contradiction, given.ceiling_void ? given.ceiling_void.origin : given.floor_void.origin,
-                fmt::format("the voids of '{}' are {:g} m deep together, which leaves no air in its {:g} m of height",
-                            room.name, voids_m, room.height_m),
+                fmt::format("the voids of '{}' are {} deep together, which leaves no air in its {} of height",
+                            room.name, units_.text(voids_m, Kind::length), units_.text(room.height_m, Kind::length)),
                 "mend them, or the height, which runs from floor to floor where there are voids");
     else
         room.volume_m3 = left_m3;
@@ -355,8 +357,8 @@ void Resolver::check_air_balance()
         }
         if (out <= in + rounding) continue;
         finding(Severity::warning, codes::air_balance, where, "room/" + room.name,
-                fmt::format("room '{}' passes {:.1f} L/s on to other rooms, but only {:.1f} L/s come into it",
-                            room.name, 1000.0 * out, 1000.0 * in),
+                fmt::format("room '{}' passes {} on to other rooms, but only {} come into it", room.name,
+                            units_.text(out, Kind::air_flow), units_.text(in, Kind::air_flow)),
                 "give it the ventilation, leakage or transfer air that it passes on, or mend the flow");
     }
 }

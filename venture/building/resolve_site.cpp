@@ -9,6 +9,7 @@
 namespace venture::building::detail {
 
 namespace codes = quantity::codes;
+using quantity::Kind;
 
 namespace {
 
@@ -24,7 +25,8 @@ void Resolver::check_below_dry_bulb(const Given<double>& value, std::string_view
 {
     if (value && dry_bulb && *value > *dry_bulb)
         problem(codes::physics, value.origin,
-                fmt::format("{}: {:g} degC is above the dry bulb of {:g} degC", key, *value, *dry_bulb),
+                fmt::format("{}: {} is above the dry bulb of {}", key, units_.text(*value, Kind::temperature),
+                            units_.text(*dry_bulb, Kind::temperature)),
                 "were the two swapped?");
 }
 
@@ -81,8 +83,11 @@ void Resolver::add_site()
             problem(codes::contradiction, m.month.origin, fmt::format("month {} stands twice", month.month));
         site.months.push_back(month);
     }
+    check_below_dry_bulb(s.winter_dew_point, "winter_dew_point", s.winter_dry_bulb);
     check_means_are_used();
     move_to_height();
+    look_at_place();
+    look_at_seasons();
 }
 
 void Resolver::check_means_are_used()
@@ -108,11 +113,13 @@ void Resolver::move_to_height()
         problem(codes::physics, station.origin, wrong.what(), "take conditions of a nearer station");
         return;
     }
-    problem(codes::moved_height, station.origin,
-            fmt::format("design conditions were moved from {:g} m to the site's {:g} m: temperatures by {:+.1f} K, "
-                        "relative humidities kept",
-                        *station, site.place.height_m, 0.0065 * (*station - site.place.height_m)),
-            "`venture climate` shows them as they are used")
+    problem(
+        codes::moved_height, station.origin,
+        fmt::format("design conditions were moved from {} to the site's {}: temperatures by {}, relative humidities "
+                    "kept",
+                    units_.text(*station, Kind::length), units_.text(site.place.height_m, Kind::length),
+                    units_.text(0.0065 * (*station - site.place.height_m), Kind::temperature_difference, 2)),
+        "`venture climate` shows them as they are used")
         .severity = quantity::Severity::note;
 }
 

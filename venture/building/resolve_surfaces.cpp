@@ -15,7 +15,7 @@ Given<std::string> FabricInput::*fabric_key(const Surface& s, const FabricInput&
 {
     const bool in_ground = s.attitude == Attitude::wall && s.beyond.kind == Neighbour::Kind::ground;
     if (in_ground && fabric.ground_wall) return &FabricInput::ground_wall;
-    if (s.beyond.kind == Neighbour::Kind::nothing && s.name.ends_with("party wall") && fabric.party_wall)
+    if (s.beyond.kind == Neighbour::Kind::nothing && s.beyond.like_room && fabric.party_wall)
         return &FabricInput::party_wall;
     const bool to_room = s.beyond.kind == Neighbour::Kind::room;
     switch (s.attitude) {
@@ -28,12 +28,6 @@ Given<std::string> FabricInput::*fabric_key(const Surface& s, const FabricInput&
     }
     if (to_room) return &FabricInput::inner_floor;
     return s.beyond.kind == Neighbour::Kind::outdoors ? &FabricInput::exposed_floor : &FabricInput::ground_floor;
-}
-
-Attitude opposite(Attitude attitude)
-{
-    if (attitude == Attitude::wall) return attitude;
-    return attitude == Attitude::floor ? Attitude::ceiling : Attitude::floor;
 }
 
 } // namespace
@@ -91,7 +85,7 @@ std::optional<Neighbour> Resolver::stated_neighbour(const FaceInput& face, std::
         return Neighbour{.kind = Kind::unheated, .reduction_factor = value_of(face.reduction_factor)};
     if (word == "ground") return Neighbour{.kind = Kind::ground};
     if (word == "outdoors") return Neighbour{.kind = Kind::outdoors};
-    return Neighbour{.kind = Kind::nothing};
+    return Neighbour{.kind = Kind::nothing, .like_room = word == "party wall"};
 }
 
 void Resolver::apply_face(const FaceInput& face, std::size_t room)
@@ -118,27 +112,19 @@ void Resolver::apply_face(const FaceInput& face, std::size_t room)
             if (face.warmer_in_summer) s->beyond.warmer_in_summer_K = *face.warmer_in_summer;
             if (face.sun) s->beyond.in_shade = true;
         }
-        if (face.build_up) apply_build_up(face, *s);
+        if (face.build_up) apply_build_up(face, room, *s);
     }
 }
 
 /// A wall between two rooms is one wall, whichever of them says what it is made of.
-void Resolver::apply_build_up(const FaceInput& face, Surface& surface)
+void Resolver::apply_build_up(const FaceInput& face, std::size_t room, Surface& surface)
 {
     const auto index =
         find("build-up", face.build_up, building_.build_ups, [](const NamedBuildup& b) { return b.layers.name; });
-    if (!index) return;
-    if (surface.build_up != no_build_up && surface.build_up != *index)
-        problem(codes::contradiction, face.build_up.origin,
-                fmt::format("build_up: the {} of '{}' is '{}' here and '{}' elsewhere", surface.name,
-                            building_.rooms[surface.room].name, *face.build_up,
-                            building_.build_ups[surface.build_up].layers.name),
-                "a wall between two rooms is one wall: say it once");
-    surface.build_up = *index;
+    if (index) set_build_up_as_seen_from(room, *index, surface, face.build_up);
 }
 
-/// Rooms without a place on the plan: whatever is not said of their faces is told. Two that name each other share one wall:
-/// that of the room whose name comes first.
+/// Rooms without a place on the plan: whatever is not said of their faces is told.
 void Resolver::check_stated()
 {
     std::vector<std::string> missing(building_.rooms.size());
@@ -154,14 +140,6 @@ void Resolver::check_stated()
                     fmt::format("room '{}' has no place on the plan, and nothing says what lies beyond its {}",
                                 building_.rooms[r].name, missing[r]),
                     "give it a place (at, or place), or a [[room.face]] with beyond for each");
-    std::erase_if(building_.surfaces, [&](const Surface& s) {
-        if (s.beyond.kind != Neighbour::Kind::room || building_.rooms[s.room].on_plan) return false;
-        if (building_.rooms[s.room].name < building_.rooms[s.beyond.room].name) return false;
-        return std::ranges::any_of(building_.surfaces, [&](const Surface& other) {
-            return other.room == s.beyond.room && other.beyond.kind == Neighbour::Kind::room &&
-                   other.beyond.room == s.room && other.attitude == opposite(s.attitude);
-        });
-    });
 }
 
 void Resolver::set_build_up(Surface& surface)
@@ -174,10 +152,14 @@ void Resolver::set_build_up(Surface& surface)
             return p.code == codes::missing && p.message.starts_with(fmt::format("[fabric] has no '{}'", spec.name));
         });
         if (!told)
-            problem(codes::missing, building_.rooms[surface.room].origin,
-                    fmt::format("[fabric] has no '{}', which room '{}' needs for its {}", spec.name,
-                                building_.rooms[surface.room].name, surface.name),
-                    "name a build-up there");
+            problem(
+                codes::missing, building_.rooms[surface.room].origin,
+                fmt::format("[fabric] has no '{}', which room '{}' needs for its {}", spec.name,
+                            building_.rooms[surface.room].name, surface.name),
+                field == &FabricInput::exposed_floor
+                    ? "name a build-up there; or, if this floor lies on the ground, say how high the ground outside is "
+                      "([ground] level), or [[room.face]] on = \"floor\", beyond = \"ground\""
+                    : "name a build-up there");
         return;
     }
     for (std::size_t i = 0; i < building_.build_ups.size(); ++i)
@@ -267,9 +249,10 @@ void Resolver::add_surfaces()
     name_faces();
     apply_faces();
     check_stated();
+    join_stated_pairs();
     join_alike();
-    for (Surface& s : building_.surfaces)
-        if (s.build_up == no_build_up) set_build_up(s);
+    give_both_ways();
+    end_party_walls_in_the_middle();
     add_finishes();
     set_colours();
     add_openings();

@@ -8,6 +8,7 @@
 #include <string_view>
 #include <vector>
 
+#include <venture/building/chosen_units.hpp>
 #include <venture/building/completion.hpp>
 #include <venture/building/faces.hpp>
 #include <venture/building/key_value.hpp>
@@ -16,6 +17,7 @@
 #include <venture/building/resolve.hpp>
 
 namespace venture::building::detail {
+
 
 /// A word as the enumerator that stands in its place among the choices.
 template <class Enum>
@@ -28,7 +30,7 @@ template <class Enum>
 
 class Resolver {
 public:
-    explicit Resolver(const Input& input) : input_{completed(input)} {}
+    explicit Resolver(const Input& input) : input_{completed(input)}, units_{chosen_units(input_.units)} {}
     [[nodiscard]] Resolved run();
     [[nodiscard]] ResolvedSite run_site();
     [[nodiscard]] ResolvedFabric run_fabric();
@@ -77,6 +79,7 @@ private:
     void add_stated(BuildupInput& given, NamedBuildup& out);
     void add_typed(BuildupInput& given, NamedBuildup& out);
     void add_layer(const quantity::PlacedText& text, fabric::StatedBuildup& buildup);
+    void look_at_thickness(const fabric::StatedLayer& layer, quantity::OriginId where, const std::string& buildup);
     [[nodiscard]] std::optional<fabric::Material> material_called(const std::string& name, quantity::OriginId where);
 
     // resolve_ground.cpp: what goes round their layers
@@ -89,6 +92,7 @@ private:
     [[nodiscard]] OnGround& level_of(const Surface& surface, std::map<std::int64_t, OnGround>& levels) const;
     [[nodiscard]] fabric::GroundYear ground_of(const Surface& surface, const OnGround& on) const;
     [[nodiscard]] bool add_with_ground(const Surface& surface, const OnGround& on);
+    void set_coldest_month();
     void add_ground();
 
     // resolve_glass.cpp: windows and their shades
@@ -108,6 +112,10 @@ private:
     void check_pair(const Given<double>& peak, const Given<double>& dry_bulb, std::string_view key);
     void check_means_are_used();
     void move_to_height();
+
+    // resolve_place.cpp: what of it can hardly be meant
+    void look_at_place();
+    void look_at_seasons();
 
     // resolve_outlines.cpp: where rooms stand on the plan
     struct RoomOutline {
@@ -177,15 +185,33 @@ private:
     // resolve_gains.cpp: people, and heat and moisture from all that is inside
     void set_people(RoomInput& given, Room& room);
     void set_activity(UseInput& given, Use& use);
-    void spread_dwelling();
     void add_gains();
     [[nodiscard]] Gain gain_of(const GainInput& given, const Room& room);
 
+    // resolve_dwelling.cpp: what a dwelling as a whole says of its rooms
+    void spread_dwelling();
+    [[nodiscard]] std::vector<std::size_t> rooms_of_dwelling();
+    [[nodiscard]] bool room_says_itself(quantity::OriginId origin) const;
+    struct OfDwelling {
+        double whole = 0.0;
+        Given<double> UseInput::*key;
+        Sourced<double> Use::*onto;
+        bool per_m2 = false; ///< the key is for each square metre
+        std::string what{};
+        quantity::OriginId from{};
+    };
+    void spread(const OfDwelling& of, const std::vector<std::size_t>& rooms);
+
     // resolve_leakage.cpp: outdoor air that nobody asked for
     void add_leakage();
-    [[nodiscard]] double leaks_at_50_Pa_m_per_s();
     using SomeSurfaces = std::vector<const Surface*>;
-    void set_infiltration(std::size_t room, const SomeSurfaces& to_outdoors, double leaks_m_per_s);
+    struct Leaks {
+        SomeSurfaces to_outdoors{};
+        double envelope_m2 = 0.0; ///< between what is heated or cooled and what is not
+    };
+    [[nodiscard]] std::vector<Leaks> leaks_of_rooms() const;
+    [[nodiscard]] double leaks_at_50_Pa_m_per_s(const std::vector<Leaks>& of_rooms);
+    void set_infiltration(std::size_t room, const Leaks& of, double leaks_m_per_s);
     [[nodiscard]] double through_doors_m3_per_s(const Use& use, const SomeSurfaces& to_outdoors, bool winter) const;
 
     // resolve_finishes.cpp: what lies on floors, hangs under ceilings, and colours faces
@@ -201,6 +227,7 @@ private:
     void look_over_rooms();
     void look_at_glass();
     void look_at_gains(const Room& room);
+    void look_at_heat_and_air(std::size_t room);
     void look_at_air(const Room& room);
     void look_at_people(const Room& room);
     void look_at_name(const Room& room);
@@ -209,6 +236,8 @@ private:
     void look_at_left_out();
     void look_at_voids();
     void look_at_build_ups();
+    void look_at_levels();
+    void look_at_sliding();
 
     // resolve_surfaces.cpp: what encloses them
     void check_fabric_names();
@@ -217,7 +246,7 @@ private:
     void name_face(const FaceInput& face, std::size_t room);
     [[nodiscard]] static std::string side_of(const RoomInput& room, const std::string& face);
     void apply_faces();
-    void apply_build_up(const FaceInput& face, Surface& surface);
+    void apply_build_up(const FaceInput& face, std::size_t room, Surface& surface);
     [[nodiscard]] std::string face_of_corners(const FaceInput& face, std::size_t room) const;
     void tell_bridged(const NearMiss& gap);
     void join_alike();
@@ -231,6 +260,14 @@ private:
     [[nodiscard]] double outside_wall_m(const RoomInput& given, const std::string& wall_name) const;
     [[nodiscard]] std::vector<Surface*> faces_called(std::string_view name, std::size_t room, quantity::OriginId where);
 
+    // resolve_partitions.cpp: which way walls between rooms face, and walls that like rooms share
+    [[nodiscard]] std::size_t turned_round(std::size_t build_up);
+    void set_build_up_as_seen_from(std::size_t room, std::size_t build_up, Surface& surface,
+                                   const Given<std::string>& typed);
+    void join_stated_pairs();
+    void give_both_ways();
+    void end_party_walls_in_the_middle();
+
     // resolve_openings.cpp: windows and doors in them
     void add_openings();
     void add_opening(const OpeningInput& opening, std::size_t room);
@@ -240,9 +277,20 @@ private:
     void set_open_share(const OpeningInput& given, const std::string& label, Opening& out);
     void fill_opening(const OpeningInput& opening, quantity::OriginId where, const std::string& label, Opening& out);
     [[nodiscard]] std::optional<quantity::OriginId> size_of_opening(const OpeningInput& opening, std::size_t room);
-    static void size_by_wall(const OpeningInput& opening, const Surface& surface, Opening& out);
-    void place_opening(const OpeningInput& opening, quantity::OriginId where, const std::string& label, Opening out,
-                       Surface& surface);
+
+    // resolve_opening_places.cpp: where they stand in it, none over another
+    struct ToPlace {
+        const OpeningInput* given;
+        quantity::OriginId where;
+        std::string label;
+        Opening opening;
+        [[nodiscard]] std::size_t count() const;
+        [[nodiscard]] bool has_place() const { return given->from_left || given->from_right; }
+    };
+    void place_openings();
+    void place_in(Surface& surface, std::vector<ToPlace>& openings);
+    [[nodiscard]] bool fits(const Surface& surface, const ToPlace& one, double free_m2);
+    void tell_overlaps(const Surface& surface, const std::vector<ToPlace>& openings);
 
     /// What is no error, about something.
     quantity::Problem& finding(quantity::Severity severity, std::string_view code, quantity::OriginId where,
@@ -302,15 +350,18 @@ private:
                 input_.origins.add({.kind = quantity::OriginKind::computed, .text = how, .parent = from})};
     }
 
-    Input input_; ///< completed
+    Input input_;                    ///< completed
+    quantity::PreferredUnits units_; ///< that messages speak in
     Building building_{};
     std::vector<quantity::Problem> problems_{};
     std::vector<std::size_t> cut_from_{};              ///< of each room, which room of the input it is a part of
     std::map<std::string, calendar::YearDays> days_{}; ///< that [[days]] name
+    std::map<std::size_t, std::size_t> turned_{};      ///< build-ups and the same the other way round
     std::set<const CalendarInput*> calendars_made_{};
-    std::set<std::uint32_t> hours_told_{};       ///< origins of hours that are of another purpose
-    std::vector<std::string> calendars_begun_{}; ///< one asks for the next
-    std::set<std::size_t> stated_{};             ///< surfaces of which the input says what lies beyond
+    std::set<std::uint32_t> hours_told_{};                   ///< origins of hours that are of another purpose
+    std::vector<std::string> calendars_begun_{};             ///< one asks for the next
+    std::map<std::size_t, std::vector<ToPlace>> to_place_{}; ///< openings, by surface
+    std::set<std::size_t> stated_{};                         ///< surfaces of which the input says what lies beyond
     std::map<std::pair<std::size_t, std::string>, std::string> called_{}; ///< by room and name in small letters: the
                                                                           ///< face as it is called without
     static constexpr std::size_t no_build_up = SIZE_MAX;                  ///< yet

@@ -171,7 +171,7 @@ TEST(RoomTypes, MaySayHoursForPeopleLightingAndEquipmentAtOnce)
     EXPECT_THAT(profiles_of(in), testing::ElementsAre("trading", "trading", "always"));
     in.rooms[0].use.hours = std::string{"08-12"}; // the room's own go before all of its type's
     EXPECT_THAT(profiles_of(in), testing::ElementsAre("08-12", "08-12", "08-12"));
-    EXPECT_EQ(built(in).rooms[0].values_given, 5); // set-point, ventilation, and three by hours
+    EXPECT_EQ(built(in).rooms[0].values_given, 5);            // set-point, ventilation, and three by hours
     in.rooms[0].use.hours = typed<std::string>(in, "tradng"); // one mistake, though three profiles go by it
     EXPECT_EQ(std::ranges::count(resolve(in).problems, codes::unknown_name, &quantity::Problem::code), 1);
 }

@@ -36,7 +36,8 @@ TEST(Shadow, OfALongOverhangIsItsDepthTimesTheProfileAngle)
     const auto casters = casters_of(plates, 2.0, 1.5);
     EXPECT_NEAR(shaded_share(window(2.0, 1.5), casters, on_south_wall(45.0, 180.0)), 0.6 / 1.5, 1e-9);
     const double steep = std::tan(50.0 * M_PI / 180.0) / std::cos(30.0 * M_PI / 180.0);
-    EXPECT_NEAR(shaded_share(window(2.0, 1.5), casters, on_south_wall(50.0, 210.0)), 0.6 * steep / 1.5, 1e-5); // the grid
+    EXPECT_NEAR(shaded_share(window(2.0, 1.5), casters, on_south_wall(50.0, 210.0)), 0.6 * steep / 1.5,
+                1e-5);                                                                   // the grid
     EXPECT_EQ(shaded_share(window(2.0, 1.5), casters, on_south_wall(80.0, 180.0)), 1.0); // 0.6 * 5.7 > 1.5
 }
 

@@ -183,7 +183,7 @@ private:
         if (below.shape.empty()) return;
         below.beyond = {.kind = Kind::ground};
         if (below.is_level()) {
-            if (below.attitude == Attitude::floor && to_grid(below.start_m) <= to_grid(ground_m))
+            if (below.attitude == Attitude::floor && to_grid(below.start_m) <= to_grid(ground_m + deepest_fill_m))
                 all_[index].beyond = below.beyond;
             return;
         }

@@ -22,10 +22,11 @@ struct TimeOfDay {
     std::string_view rest{};
 };
 
-std::string by_24_hours(int hour, bool afternoon)
+std::string by_24_hours(int hour, int minute, bool afternoon)
 {
-    if (hour == 12) return afternoon ? "12 (noon)" : "0 or 24 (midnight)";
-    return fmt::format("{}", afternoon ? hour + 12 : hour);
+    if (hour == 12 && minute == 0) return afternoon ? "12 (noon)" : "0 or 24 (midnight)";
+    const int by_24 = hour % 12 + (afternoon ? 12 : 0);
+    return minute == 0 ? fmt::format("{}", by_24) : fmt::format("{}:{:02}", by_24, minute);
 }
 
 std::variant<TimeOfDay, std::string> read_time(std::string_view text)
@@ -49,7 +50,7 @@ std::variant<TimeOfDay, std::string> read_time(std::string_view text)
     const std::string_view rest = quantity::trimmed(text.substr(at));
     const std::string word = quantity::lower_case(rest.substr(0, 2));
     if (word == "am" || word == "pm" || word == "a." || word == "p.")
-        return wrong(fmt::format("is not by the clock of 24 hours: write {}", by_24_hours(hour % 24, word[0] == 'p')));
+        return wrong(fmt::format("is not by the clock of 24 hours: write {}", by_24_hours(hour % 24, minute, word[0] == 'p')));
     if (at < text.size() && (text[at] == '.' || text[at] == ','))
         return wrong(fmt::format("has a decimal mark: write minutes behind a colon, such as {}:30", hour));
     if (at < text.size() && text[at] >= '0' && text[at] <= '9')

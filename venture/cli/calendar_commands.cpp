@@ -115,6 +115,7 @@ ExitCode draw_year(const CommonOptions& o, const std::string& name, const DrawOp
                                  .subtitle = fmt::format("weekdays of {} ({}); hours are clock hours", b.project.year,
                                                          b.origins.describe(b.project.year_origin)),
                                  .year = b.project.year};
+    for (const climate::CoolingMonth& month : b.site.months) what.design_months.push_back(month.month);
     if (name.empty()) {
         what.calendars = worth_drawing(b);
     } else if (const Calendar* c = find_calendar(b, name)) {

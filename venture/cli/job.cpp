@@ -13,6 +13,7 @@
 #include <venture/exchange/icalendar.hpp>
 #include <venture/exchange/loads_table.hpp>
 #include <venture/exchange/weather_file.hpp>
+#include <venture/loads/load_findings.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/names.hpp>
@@ -345,6 +346,7 @@ void Job::compute(double step_s)
     if (building_) {
         design_ = loads::design_loads(*building_, {.step_s = step_s});
         tell_capped_humidity();
+        add(loads::load_findings(*building_, design_.loads, units_));
     }
     if (!typed_) return;
     if (building_)
@@ -382,8 +384,22 @@ project::Findings Job::findings() const
 {
     const auto could_raise = [this](std::string_view code) {
         if (failed()) return false; // it stopped somewhere
-        if (code == codes::humidity_capped || code == codes::typed_load) return computed_;
-        return code != codes::not_met || sized_;
+        switch (codes::raised_by(code)) {
+        case codes::RaisedBy::reading:
+            return true;
+        case codes::RaisedBy::weather:
+            return weather_used_;
+        case codes::RaisedBy::site:
+            return site_.has_value();
+        case codes::RaisedBy::building:
+        case codes::RaisedBy::services:
+            return building_.has_value() || typed_.has_value();
+        case codes::RaisedBy::loads:
+            return computed_;
+        case codes::RaisedBy::sizes:
+            return sized_;
+        }
+        VENTURE_UNREACHABLE("a finding that nothing raises");
     };
     return project::part_accepted(problems_, project_.input.accepted, could_raise);
 }

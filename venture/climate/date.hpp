@@ -43,6 +43,9 @@ struct NoDate {
 /// Reads "29 March", "29 Mar" or "March 29"; letters of either case. 29 February is a day.
 [[nodiscard]] std::variant<MonthDay, NoDate> read_month_day(std::string_view text);
 
+/// Whether a month is of the summer half of the year: April to September, south of the equator October to March.
+[[nodiscard]] constexpr bool is_summer_half(int month, bool south) { return (month >= 4 && month <= 9) != south; }
+
 /// Whether a day lies between a first and a last one, both included; across the new year if the last comes before the
 /// first.
 [[nodiscard]] bool is_between(MonthDay date, MonthDay first, MonthDay last);

@@ -1,6 +1,8 @@
 #include <venture/fabric/buildup.hpp>
 
+#include <algorithm>
 #include <numeric>
+#include <tuple>
 
 #include <venture/quantity/error.hpp>
 
@@ -42,6 +44,47 @@ double resistance(const Buildup& buildup)
 double u_value(const Buildup& buildup, HeatFlow direction, double outside_resistance)
 {
     return 1.0 / (standard_inside_resistance(direction) + resistance(buildup) + outside_resistance);
+}
+
+Buildup turned_round(Buildup buildup)
+{
+    std::ranges::reverse(buildup.layers);
+    return buildup;
+}
+
+bool is_symmetric(const Buildup& buildup)
+{
+    const auto facts = [](const Layer& l) {
+        const Material& m = l.material;
+        return std::tuple{l.thickness_m, l.resistance(),
+                          m.density_kg_per_m3 * m.specific_heat_J_per_kgK * l.thickness_m};
+    };
+    const auto& layers = buildup.layers;
+    for (std::size_t i = 0; 2 * i < layers.size(); ++i)
+        if (facts(layers[i]) != facts(layers[layers.size() - 1 - i])) return false;
+    return true;
+}
+
+Buildup inner_half(const Buildup& buildup)
+{
+    const auto width = [](const Layer& l) { return l.has_capacity() ? l.thickness_m : l.gap_m; };
+    double left_m = 0.0; // of the half, from the inside
+    for (const Layer& layer : buildup.layers) left_m += 0.5 * width(layer);
+    Buildup out{.name = buildup.name};
+    for (std::size_t i = buildup.layers.size(); i-- > 0;) {
+        Layer layer = buildup.layers[i];
+        const double wide = width(layer), within = wide > 0.0     ? std::clamp(left_m / wide, 0.0, 1.0)
+                                                   : left_m > 0.0 ? 1.0
+                                                                  : 0.5;
+        layer.thickness_m *= within;
+        layer.resistance_m2K_per_W *= within;
+        layer.gap_m *= within;
+        left_m -= wide;
+        if (within > 0.0) out.layers.push_back(std::move(layer));
+        if (left_m <= 0.0 && wide > 0.0) break;
+    }
+    std::ranges::reverse(out.layers);
+    return out;
 }
 
 void check(const Buildup& buildup)

@@ -58,6 +58,14 @@ inline constexpr double outside_film_W_per_m2K = 25.0;
 /// @param outside_resistance  0.04 to outdoors; the inside resistance again towards another room; 0 on the ground
 [[nodiscard]] double u_value(const Buildup& buildup, HeatFlow direction, double outside_resistance = 0.04);
 
+/// The same layers as seen from the other side.
+[[nodiscard]] Buildup turned_round(Buildup buildup);
+/// Whether that makes no difference.
+[[nodiscard]] bool is_symmetric(const Buildup& buildup);
+/// What lies inside of the plane at half the thickness: between two rooms that are alike nothing flows through that plane
+/// of a symmetric wall. Gaps count with their width; a bare resistance there is halved.
+[[nodiscard]] Buildup inner_half(const Buildup& buildup);
+
 /// @throws quantity::RangeError naming the layer, if a thickness, conductivity, density or specific heat is not
 ///         above 0 and plausible, or a resistance is negative
 void check(const Buildup& buildup);

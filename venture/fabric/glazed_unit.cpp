@@ -47,6 +47,14 @@ std::vector<double> inward_shares(const GlassBuildup& glass, const GlassUValue& 
     return out;
 }
 
+/// The same panes as light from the room meets them.
+std::vector<BandOptics> from_inside(std::vector<BandOptics> panes)
+{
+    std::ranges::reverse(panes);
+    for (BandOptics& pane : panes) std::swap(pane.reflectance_outside, pane.reflectance_inside);
+    return panes;
+}
+
 SunShares with_heat(StackOptics solar, const std::vector<double>& inward_share)
 {
     SunShares out{.solar = std::move(solar)};
@@ -71,14 +79,18 @@ GlazedUnitProperties glazed_unit_properties(const GlazedUnit& unit, const GlassF
     out.normal = sun_at(unit, 1.0, out.inward_share);
     out.diffuse = with_heat(hemispherical_optics(band_of(unit, &GlassPane::solar)), out.inward_share);
     out.light = stack_optics(band_of(unit, &GlassPane::light), 1.0);
+    out.reflectance_inside = stack_optics(from_inside(band_of(unit, &GlassPane::solar)), 1.0).reflectance;
+    GlassByAngle::TakenUp& taken_up = out.by_angle.taken_up.emplace();
     for (std::size_t i = 0; i + 1 < GlassByAngle::angles; ++i) {
         const double cosine = std::cos(static_cast<double>(i) * std::numbers::pi / 180.0);
         const SunShares sun = sun_at(unit, std::min(cosine, 1.0), out.inward_share);
         out.by_angle.direct[i] = sun.solar.transmittance;
         out.by_angle.flows_in[i] = sun.flows_in;
+        taken_up.at[i] = sun.taken_up();
     }
     out.by_angle.diffuse_direct = out.diffuse.solar.transmittance;
     out.by_angle.diffuse_flows_in = out.diffuse.flows_in;
+    taken_up.diffuse = out.diffuse.taken_up();
     return out;
 }
 

@@ -43,6 +43,7 @@ struct SunShares {
     StackOptics solar{};
     double flows_in = 0.0; ///< of what the panes take up
     [[nodiscard]] double gain() const { return solar.transmittance + flows_in; }
+    [[nodiscard]] double taken_up() const { return 1.0 - solar.transmittance - solar.reflectance; }
 };
 
 struct GlazedUnitProperties {
@@ -50,7 +51,8 @@ struct GlazedUnitProperties {
     std::vector<double> gap_W_per_m2K{};
     std::vector<double> inward_share{}; ///< of what each pane takes up
     SunShares normal{}, diffuse{};
-    StackOptics light{}; ///< normal incidence
+    StackOptics light{};             ///< normal incidence
+    double reflectance_inside = 0.0; ///< solar, of light that comes from the room at normal incidence
     GlassByAngle by_angle{};
 };
 

@@ -41,6 +41,12 @@ double GlassByAngle::direct_at(double cos_incidence) const { return between_degr
 
 double GlassByAngle::flows_in_at(double cos_incidence) const { return between_degrees(flows_in, cos_incidence); }
 
+std::optional<double> GlassByAngle::taken_up_at(double cos_incidence) const
+{
+    if (!taken_up) return std::nullopt;
+    return between_degrees(taken_up->at, cos_incidence);
+}
+
 double angular_factor(double cos_incidence)
 {
     check_range("angular_factor", "cosine of incidence", cos_incidence, {-1.0 - 1e-9, 1.0 + 1e-9}, "");

@@ -2,6 +2,7 @@
 /// A window as loads see it: U-value, and what its glass lets in by the angle of the light.
 
 #include <array>
+#include <optional>
 #include <string>
 
 namespace venture::fabric {
@@ -12,9 +13,16 @@ struct GlassByAngle {
     std::array<double, angles> direct{};                 ///< as light
     std::array<double, angles> flows_in{};               ///< taken up by the glass and given to the room as heat
     double diffuse_direct = 0.0, diffuse_flows_in = 0.0; ///< of light from a uniform half-space
+    /// Taken up by all panes together; nothing where panes are not known.
+    struct TakenUp {
+        std::array<double, angles> at{};
+        double diffuse = 0.0;
+    };
+    std::optional<TakenUp> taken_up{};
     /// @param cos_incidence  -1..1; 0 or less gives 0. Straight between degrees.
     [[nodiscard]] double direct_at(double cos_incidence) const;
     [[nodiscard]] double flows_in_at(double cos_incidence) const;
+    [[nodiscard]] std::optional<double> taken_up_at(double cos_incidence) const;
 };
 
 /// Glass and frame as bought: U of the whole window, the rest of the glass alone.
@@ -25,6 +33,7 @@ struct Glazing {
     double direct_transmittance = 0.0; ///< of the glass, normal incidence; at most g; the rest of g flows in as heat
     double light_transmittance = 0.0;  ///< of the glass, normal incidence; 0 if nobody said
     double frame_share = 0.0;          ///< share of the window's area that lets no sun through, 0..1
+    double reflectance_outside = 0.1, reflectance_inside = 0.1; ///< of the glass, solar, normal; 10 % unless panes tell
     GlassByAngle by_angle{};
 };
 

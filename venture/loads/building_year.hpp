@@ -36,9 +36,9 @@ struct BuildingYear {
     std::string weather{};  ///< name of the weather year
     bool synthetic = false; ///< its weather was made up
     int first_day = 1, days = 365;
-    std::vector<RoomYear> rooms{};                            ///< in the building's order
-    std::vector<Series> series{};                             ///< kind by kind, rooms or surfaces in the order of their names
-    double heating_peak_W = 0.0, cooling_peak_W = 0.0;        ///< largest hours of the sums over all rooms
+    std::vector<RoomYear> rooms{};                     ///< in the building's order
+    std::vector<Series> series{};                      ///< kind by kind, rooms or surfaces in the order of their names
+    double heating_peak_W = 0.0, cooling_peak_W = 0.0; ///< largest hours of the sums over all rooms
     std::size_t heating_peak_hour = 0, cooling_peak_hour = 0; ///< of the year, from 0
     double step_s = 0.0, run_in_days = 0.0;
     double worst_closure = 0.0;

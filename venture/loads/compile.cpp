@@ -104,7 +104,7 @@ SignalId Compiler::infiltration(const building::Use& use)
     const bool south = b_.site.place.latitude_deg < 0.0;
     std::vector<double> values;
     for (const int month : spell_.month)
-        values.push_back((month >= 4 && month <= 9) != south ? summer_per_h : winter_per_h);
+        values.push_back(climate::is_summer_half(month, south) ? summer_per_h : winter_per_h);
     return m_.add_blocks(std::move(values), Forcing::coefficient);
 }
 
@@ -195,15 +195,19 @@ void Compiler::add_control(const building::Room& room, Zone& zone)
 {
     constexpr double occupied_height_m = 1.1;
     const building::Use& use = room.use;
-    // A set-point is felt where people sit; in a stratified room the mean of its air is warmer than that.
-    const double warmer_K = use.stratification_K * (0.5 - std::min(0.5, occupied_height_m / room.height_m));
+    // A set-point is felt where people sit; in a stratified room the mean of its air is warmer than that, and so is what
+    // is held, by as much of it as is air.
+    const double warmer_K =
+        (1.0 - zone.radiant_weight) * use.stratification_K * (0.5 - std::min(0.5, occupied_height_m / room.height_m));
     if (use.heating_setpoint_C)
         zone.heat_below_C = set_point(use.heating_setpoint_C->value + warmer_K, use.heating_setback, -1.0);
     if (winter() || !use.cooling_setpoint_C) return;
     zone.cool_above_C = set_point(use.cooling_setpoint_C->value, use.cooling_setback, 1.0);
-    if (!use.humidity_limit) return;
+    if (!use.humidity_limit && !on_design_day()) return;
+    zone.dry_while_cooled_alone = !use.humidity_limit;
     const auto limit = air::MoistAir::from_relative_humidity(
-        quantity::Temperature::celsius(use.cooling_setpoint_C->value), use.humidity_limit->value, spell_.pressure);
+        quantity::Temperature::celsius(use.cooling_setpoint_C->value),
+        use.humidity_limit ? use.humidity_limit->value : building::assumed_design_humidity, spell_.pressure);
     zone.dry_above_kg_per_kg = m_.add_constant(limit.humidity_ratio(), Forcing::moisture);
 }
 
@@ -244,7 +248,7 @@ SignalId Compiler::set_point(double temperature_C, const std::optional<building:
 const calendar::Profile& Compiler::profile_at(std::size_t calendar, std::size_t hour) const
 {
     const calendar::Calendar& c = b_.calendars[calendar];
-    return spell_.clock_date.empty() ? c.on_design_day(spell_.month[hour]) : c.on(spell_.clock_date[hour]);
+    return on_design_day() ? c.on_design_day(spell_.month[hour]) : c.on(spell_.clock_date[hour]);
 }
 
 /// What a calendar says by the clock, some way into an hour of the spell.

@@ -11,8 +11,11 @@ namespace venture::loads {
 
 /// Share of sunlight that a face inside takes up at each strike; our assumption for mid-coloured rooms.
 inline constexpr double inside_solar_absorptance = 0.6;
-/// Absorptance of doors; our assumption.
-inline constexpr double door_solar_absorptance = 0.6;
+/// Absorptance of doors, and of the frames of windows; our assumption for mid-coloured ones.
+inline constexpr double door_solar_absorptance = 0.6, frame_solar_absorptance = 0.6;
+/// Of the heat that a shade inside gives off, what goes into the air: both of its faces are in it, one radiates into the
+/// room. Our assumption.
+inline constexpr double shade_convective_share = 0.6;
 /// Emissivity of faces outdoors, for long wave: building materials; glass (EN 12898).
 inline constexpr double outside_emissivity = 0.9, glass_emissivity = 0.837;
 

@@ -38,7 +38,9 @@ ZoneFace Compiler::zone_face(std::size_t room, Attitude attitude, bool behind) c
 OutdoorFace Compiler::outdoor_face(const building::Surface& s, double emissivity)
 {
     OutdoorFace face{.film_W_per_m2K = fabric::outside_film_W_per_m2K, .environment_C = outdoors_behind(s)};
-    if (!b_.method.wind_and_sky) return face;
+    // What is warmer than outdoors is a space, in which neither wind nor sky is felt.
+    const bool enclosed = s.beyond.warmer_in_winter_K != 0.0 || s.beyond.warmer_in_summer_K != 0.0;
+    if (!b_.method.wind_and_sky || enclosed) return face;
     face.film_by_step = wind_film_;
     const double sky = 0.5 * (1.0 + std::cos(s.tilt_deg * std::numbers::pi / 180.0));
     // Of the sky, the part near the horizon is as warm as the air (Walton 1983, NBSIR 83-2655); so is the ground.
@@ -70,10 +72,7 @@ void Compiler::add_surfaces()
     });
     for (const building::Surface* s : order) {
         const auto index = static_cast<std::size_t>(s - b_.surfaces.data());
-        if (s->net_m2() > 1e-9) {
-            add_opaque(*s);
-            surfaces_from_.push_back({index, {}});
-        }
+        if (s->net_m2() > 1e-9) add_opaque(*s);
         for (std::size_t i = 0; i < s->openings.size(); ++i) {
             const building::Opening& opening = s->openings[i];
             opening.kind == building::Opening::Kind::window ? add_window(*s, opening) : add_door(*s, opening);
@@ -84,7 +83,6 @@ void Compiler::add_surfaces()
 
 void Compiler::add_opaque(const building::Surface& s)
 {
-    const std::size_t zone = zone_of_room_[s.room];
     Surface out{.id = b_.rooms[s.room].name + " / " + s.name,
                 .area_m2 = s.net_m2(),
                 .wall = s.build_up,
@@ -120,10 +118,26 @@ void Compiler::add_opaque(const building::Surface& s)
         out.part = Part::inner;
         break;
     }
-    if (s.attitude == Attitude::floor) sun_[zone].floor_m2 += out.area_m2;
-    sun_[zone].faces.push_back({.surface = m_.surfaces.size(), .floor = s.attitude == Attitude::floor});
-    if (inner(s)) sun_[zone_of_room_[s.beyond.room]].faces.push_back({.surface = m_.surfaces.size(), .inside = false});
-    m_.surfaces.push_back(std::move(out));
+    if (s.other_half) {
+        out.area_m2 *= 0.5;
+        Surface half = out;
+        half.id += " (turned round)";
+        half.wall = *s.other_half;
+        put(s, std::move(half));
+    }
+    put(s, std::move(out));
+}
+
+/// An opaque surface, and the faces that sun falls on.
+void Compiler::put(const building::Surface& s, Surface surface)
+{
+    const std::size_t zone = zone_of_room_[s.room], at = m_.surfaces.size();
+    const bool floor = s.attitude == Attitude::floor;
+    if (floor) sun_[zone].floor_m2 += surface.area_m2;
+    sun_[zone].faces.push_back({.surface = at, .floor = floor});
+    if (inner(s)) sun_[zone_of_room_[s.beyond.room]].faces.push_back({.surface = at, .inside = false});
+    m_.surfaces.push_back(std::move(surface));
+    surfaces_from_.push_back({static_cast<std::size_t>(&s - b_.surfaces.data()), {}});
 }
 
 SignalId Compiler::changed_outdoors(double times, double plus_K)
@@ -181,82 +195,6 @@ void Compiler::add_door(const building::Surface& s, const building::Opening& doo
                            .outside = std::move(outside),
                            .inside = zone_face(s.room, s.attitude, false),
                            .part = inner(s) ? Part::inner : Part::door});
-}
-
-void Compiler::add_window(const building::Surface& s, const building::Opening& window)
-{
-    const fabric::Glazing& g = b_.glazings[window.glazing].values;
-    const std::size_t zone = zone_of_room_[s.room];
-    const double glass_m2 = window.area_m2() * (1.0 - g.frame_share);
-    ZoneFace inside = zone_face(s.room, s.attitude, false);
-    Face outside = other_face(s, glass_emissivity);
-    std::optional<SignalId> shade_down;
-    if (auto* outdoors = std::get_if<OutdoorFace>(&outside)) {
-        add_shutter(s, window, *outdoors);
-        sun_[zone].taking_up_m2 += glass_m2 * g.by_angle.diffuse_direct;
-        if (!winter()) {
-            const ThroughGlass sun = through_glass(s, window);
-            sun_[zone].beam.push_back({sun.beam, glass_m2});
-            sun_[zone].diffuse.push_back({sun.diffuse, glass_m2});
-            inside.absorbed_W = {{sun.heat, glass_m2}};
-            shade_down = sun.shade_down;
-        }
-    } else {
-        const double glass_share = 1.0 - g.frame_share;
-        const std::size_t other = zone_of_room_[s.beyond.room];
-        SunFace face{.surface = m_.surfaces.size(),
-                     .absorptance = glass_share * g.by_angle.diffuse_flows_in,
-                     .lets_on = glass_share * g.by_angle.diffuse_direct,
-                     .behind = other};
-        sun_[zone].faces.push_back(face);
-        face.inside = false;
-        face.behind = zone;
-        sun_[other].faces.push_back(face);
-    }
-    m_.surfaces.push_back({.id = b_.rooms[s.room].name + " / " + s.name + " / window",
-                           .area_m2 = window.area_m2(),
-                           .wall = massless_wall(fabric::face_to_face_resistance(g)),
-                           .outside = std::move(outside),
-                           .inside = std::move(inside),
-                           .part = inner(s) ? Part::inner : Part::window,
-                           .shade_down = shade_down});
-}
-
-/// A shutter that is down adds its resistance to its share of the window. Winter design counts on those alone that are
-/// always down: its steady day is also that on which a shutter was left open. A window with a shutter has one film to
-/// the outdoor air: with wind and sky, convection and the long wave of faces at 10 degC together.
-void Compiler::add_shutter(const building::Surface& s, const building::Opening& window, OutdoorFace& face)
-{
-    if (!window.shade) return;
-    const building::NamedShade& shade = b_.shades[*window.shade];
-    const double adds = shade.added_resistance_m2K_per_W;
-    if (adds <= 0.0 || (winter() && shade.use != fabric::ShadeUse::always)) return;
-    face.long_wave.reset();
-    const GlassKey key{s.tilt_deg,          s.azimuth_deg, window.glazing, *window.shade, shade_profile(s, window),
-                       scene_of(s, &window)};
-    const auto known = shutters_.find(key);
-    if (known != shutters_.end()) {
-        face.film_by_step = known->second;
-        return;
-    }
-    constexpr double long_wave_at_10C = 5.1;
-    const double open = b_.glazings[window.glazing].values.u_value_W_per_m2K, shut = 1.0 / (1.0 / open + adds);
-    const std::vector<double> down =
-        winter() ? std::vector<double>(spell_.dry_bulb_C.size(), 1.0) : shade_down(s, window);
-    const double samples_per_step =
-        static_cast<double>(spell_.hours * spell_.samples_per_hour) / static_cast<double>(m_.steps);
-    Signal films{.forcing = Forcing::coefficient};
-    for (std::size_t i = 0; i < m_.steps; ++i) {
-        const double at = (static_cast<double>(i) + 0.5) * samples_per_step;
-        const auto k = static_cast<std::size_t>(at);
-        const double share = spell_.sun_is_mean ? down[k] : std::lerp(down[k], down[k + 1], at - std::floor(at));
-        const double film =
-            b_.method.wind_and_sky ? m_.value(wind_film_, i, 0.5) + long_wave_at_10C : face.film_W_per_m2K;
-        films.start.push_back(1.0 / (1.0 / std::lerp(open, shut, share) - 1.0 / open + 1.0 / film));
-    }
-    films.end = films.start;
-    shutters_[key] = m_.add(std::move(films));
-    face.film_by_step = shutters_[key];
 }
 
 } // namespace venture::loads::detail

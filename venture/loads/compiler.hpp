@@ -4,6 +4,7 @@
 #include <map>
 #include <tuple>
 
+#include <venture/fabric/glass_heat.hpp>
 #include <venture/loads/compile.hpp>
 
 namespace venture::loads::detail {
@@ -15,10 +16,11 @@ public:
 
 private:
     using Irradiance = std::vector<climate::PlaneIrradiance>;
-    /// Sun through 1 m2 of glass: what comes through, and what flows in as heat.
+    /// Sun on 1 m2 of glass: what comes through, the heat that it sets free on the faces of the window, and what a shade
+    /// inside gives to the room.
     struct ThroughGlass {
-        SignalId beam{}, diffuse{}, heat{};
-        std::optional<SignalId> shade_down{};
+        SignalId beam{}, diffuse{}, on_outer{}, on_inner{};
+        std::optional<SignalId> from_shade{}, shade_down{};
     };
     /// A face that sun inside a room falls on.
     struct SunFace {
@@ -26,12 +28,15 @@ private:
         bool inside = true; ///< the inside face of the surface, else its outside one
         bool floor = false; ///< beam falls on it first
         double absorptance = inside_solar_absorptance;
-        double lets_on = 0.0;   ///< share that goes on into the room behind
-        std::size_t behind = 0; ///< zone
+        double on_far_face = 0.0; ///< share that inner glass gives off on its other face
+        double lets_on = 0.0;     ///< share that goes on into the room behind
+        std::size_t behind = 0;   ///< zone
+        [[nodiscard]] double takes() const { return absorptance + on_far_face + lets_on; }
     };
     struct ZoneSun {
         std::vector<SunFace> faces{};
         Drives beam{}, diffuse{}; ///< through glass to outdoors, W
+        Drives from_shades{};     ///< heat of shades inside, W
         double floor_m2 = 0.0;
         double taking_up_m2 = 0.0; ///< of spread light: absorbed, let on, let out
     };
@@ -52,6 +57,7 @@ private:
     };
 
     [[nodiscard]] bool winter() const { return spell_.winter_design; }
+    [[nodiscard]] bool on_design_day() const { return spell_.clock_date.empty(); }
     [[nodiscard]] static bool inner(const building::Surface& s)
     {
         return s.beyond.kind == building::Neighbour::Kind::room;
@@ -75,8 +81,8 @@ private:
     // compile_surfaces.cpp: walls, openings and what lies on either side
     void add_surfaces();
     void add_opaque(const building::Surface& s);
+    void put(const building::Surface& s, Surface surface);
     void add_door(const building::Surface& s, const building::Opening& door);
-    void add_window(const building::Surface& s, const building::Opening& window);
     [[nodiscard]] ZoneFace zone_face(std::size_t room, building::Attitude attitude, bool behind) const;
     Face other_face(const building::Surface& s, double emissivity);
     OutdoorFace outdoor_face(const building::Surface& s, double emissivity);
@@ -85,7 +91,6 @@ private:
     SignalId changed_outdoors(double times, double plus_K);
     SignalId ground_under(const building::NamedBuildup& floor);
     std::size_t massless_wall(double resistance_m2K_per_W);
-    void add_shutter(const building::Surface& s, const building::Opening& window, OutdoorFace& face);
 
     // compile_shading.cpp
     using OwnPart = std::vector<building::SurfacePlane::Way>;
@@ -97,16 +102,22 @@ private:
     static double left_of(const Scene& scene, bool bare, Covered covered);
     const Irradiance& irradiance(const building::Surface& s, std::size_t scene);
 
-    // compile_sun.cpp
+    // compile_glass.cpp: windows, and shades on them
+    void add_window(const building::Surface& s, const building::Opening& window);
+    void add_inner_glass(const building::Surface& s, const fabric::Glazing& g);
+    void add_shutter(const building::Surface& s, const building::Opening& window, OutdoorFace& face);
+    [[nodiscard]] std::size_t shade_profile(const building::Surface& s, const building::Opening& window) const;
+    std::vector<double> shade_down(const building::Surface& s, const building::Opening& window);
+    [[nodiscard]] fabric::InwardOfFaces inward_of(const building::Opening& window, double down) const;
+    ThroughGlass through_glass(const building::Surface& s, const building::Opening& window);
+
+    // compile_sun.cpp: sun on planes, and where it falls in rooms
     const Irradiance& irradiance(const building::Surface& s);
     SignalId sun_on(const building::Surface& s, const building::Opening* opening);
     SignalId samples(std::vector<double> values, Forcing forcing);
-    std::vector<double> shade_down(const building::Surface& s, const building::Opening& window);
-    [[nodiscard]] std::pair<double, double> left_by_shade(const building::Opening& window) const;
-    ThroughGlass through_glass(const building::Surface& s, const building::Opening& window);
-    [[nodiscard]] std::size_t shade_profile(const building::Surface& s, const building::Opening& window) const;
     void share_out_sun();
     void spread(std::size_t zone, const Drive& light, double share);
+    void share_out_heat_of_shades(std::size_t zone);
 
     const building::Building& b_;
     const Spell& spell_;

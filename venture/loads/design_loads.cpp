@@ -8,6 +8,7 @@
 #include <tbb/parallel_for.h>
 #include <tbb/task_arena.h>
 
+#include <venture/air/moist_air.hpp>
 #include <venture/loads/compile.hpp>
 #include <venture/loads/fingerprint.hpp>
 #include <venture/loads/paper_sum.hpp>
@@ -139,9 +140,28 @@ void add_heating(const Run& winter, const Run* held, std::size_t r, RoomLoad& ou
     out.lowest_air_C = *std::ranges::min_element(day.air_C);
 }
 
-void add_cooling(const Run& run, std::size_t r, RoomLoad& out)
+/// The most humid hour in which it matters.
+void find_most_humid(const Building& b, const Run& run, std::size_t r, RoomLoad& out)
 {
     const ZoneDay& day = zone_day(run, r);
+    const building::Use& use = b.rooms[r].use;
+    const auto people = b.calendars[use.people_profile].on_design_day(run.day.month).fraction;
+    for (std::size_t h = 0; h < day.air_C.size(); ++h) {
+        const auto clock = static_cast<std::size_t>(at_hour(run.day, h).clock_hour);
+        const bool matters = day.cooling_W[h] > 0.0 || (use.people.value > 0.0 && people[clock] > 0.0);
+        if (!matters) continue;
+        const double humid = air::relative_humidity(quantity::Temperature::celsius(day.air_C[h]), day.humidity_ratio[h],
+                                                    run.day.pressure);
+        if (humid <= out.most_humid) continue;
+        out.most_humid = humid;
+        out.most_humid_day = run.day.name;
+    }
+}
+
+void add_cooling(const Building& b, const Run& run, std::size_t r, RoomLoad& out)
+{
+    const ZoneDay& day = zone_day(run, r);
+    find_most_humid(b, run, r, out);
     out.cooling_days.push_back({run.day.name, run.day.month, run.day.clock_ahead_h, day.cooling_W, day.latent_W});
     out.highest_air_C = std::max(out.highest_air_C, *std::ranges::max_element(day.air_C));
     for (std::size_t h = 0; h < day.cooling_W.size(); ++h) {
@@ -171,6 +191,7 @@ RoomLoad load_of(const Building& b, const std::vector<Run>& runs, std::size_t r)
                  .origin = room.origin};
     out.heated = room.use.heating_setpoint_C.has_value();
     out.cooled = room.use.cooling_setpoint_C.has_value();
+    out.sets_back = room.use.heating_setback.has_value();
     if (out.heated) {
         out.heating_room_C = room.use.heating_setpoint_C->value;
         out.heating_setpoint_origin = room.use.heating_setpoint_C->origin;
@@ -183,7 +204,7 @@ RoomLoad load_of(const Building& b, const std::vector<Run>& runs, std::size_t r)
     add_heating(runs.front(), held, r, out);
     const auto floating_C = [&](std::size_t other) { return zone_day(runs.front(), other).air_C.front(); };
     if (out.heated) out.paper = paper_sum(b, r, floating_C);
-    for (std::size_t i = 1; i < runs.size() && runs[i].setbacks; ++i) add_cooling(runs[i], r, out);
+    for (std::size_t i = 1; i < runs.size() && runs[i].setbacks; ++i) add_cooling(b, runs[i], r, out);
     overrule(out, room.heating_load_W, room.sensible_load_W, room.latent_load_W, room.load_reason);
     return out;
 }

@@ -1,6 +1,7 @@
 #include <venture/loads/load_parts.hpp>
 
 #include <algorithm>
+#include <array>
 #include <set>
 
 namespace venture::loads {
@@ -15,8 +16,24 @@ ThermalModel with_only(const ThermalModel& model, Forcing forcing, double refere
         for (auto* values : {&s.start, &s.end})
             for (double& v : *values) v = kept ? v - less : 0.0;
     }
+    if (forcing != Forcing::stratification)
+        for (Surface& s : out.surfaces)
+            for (Face* face : {&s.outside, &s.inside})
+                if (auto* zone = std::get_if<ZoneFace>(face)) zone->air_warmer_K = 0.0;
     return out;
 }
+
+namespace {
+
+bool is_stratified(const Surface& s)
+{
+    return std::ranges::any_of(std::array{&s.outside, &s.inside}, [](const Face* face) {
+        const auto* zone = std::get_if<ZoneFace>(face);
+        return zone != nullptr && zone->air_warmer_K != 0.0;
+    });
+}
+
+} // namespace
 
 std::vector<LoadPart> load_parts(const ThermalModel& model, const Recording& recorded, double reference_C,
                                  const PeriodicOptions& options)
@@ -24,6 +41,7 @@ std::vector<LoadPart> load_parts(const ThermalModel& model, const Recording& rec
     std::set<Forcing> forcings;
     for (const Signal& s : model.signals)
         if (s.forcing != Forcing::coefficient) forcings.insert(s.forcing);
+    if (std::ranges::any_of(model.surfaces, is_stratified)) forcings.insert(Forcing::stratification);
     std::vector<LoadPart> parts;
     for (const Forcing forcing : forcings) {
         PeriodicOptions replayed = options;

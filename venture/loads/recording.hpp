@@ -13,9 +13,9 @@ enum class Action : std::uint8_t { off, heating, cooling, heating_at_limit, cool
 /// Of a whole period; filled by HeatBalance::advance() step by step.
 struct Recording {
     std::size_t stages = 0, zones = 0, films = 0, bodies = 0; ///< of the period; of the model
-    std::vector<Action> actions{};                ///< stages x zones
-    std::vector<double> film_values{};            ///< stages x films, W/m2K
-    std::vector<double> sensible_factors{};       ///< stages x bodies
+    std::vector<Action> actions{};                            ///< stages x zones
+    std::vector<double> film_values{};                        ///< stages x films, W/m2K
+    std::vector<double> sensible_factors{};                   ///< stages x bodies
 };
 
 } // namespace venture::loads

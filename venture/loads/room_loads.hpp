@@ -67,7 +67,8 @@ struct RoomLoad {
     quantity::OriginId heating_setpoint_origin{}, cooling_setpoint_origin{}; ///< who said what is held
 
     double heating_W = 0.0;    ///< largest hour mean
-    double heating_up_W = 0.0; ///< of it, what coming back from a set-back adds to holding the set-point all day
+    double heating_up_W = 0.0; ///< of it, what coming back from set-backs adds to holding set-points all day
+    bool sets_back = false;    ///< itself; else heating_up_W is for rooms beside it that do
     std::vector<double> heating_hours_W{}; ///< of winter design, 24 from 0 h; empty for typed loads
     double heating_room_C = 20.0;
     When heating_when{};
@@ -84,6 +85,10 @@ struct RoomLoad {
     std::vector<PaperTerm> paper{};                 ///< steady heat loss, line by line; empty for typed loads
     AirBalance cooling_balance{};                   ///< in the hour of the peak
     double highest_air_C = 0.0, lowest_air_C = 0.0; ///< over all cooling design days and the winter design
+    /// Relative humidity, 0..1 and beyond, in the most humid hour of cooling design days in which people are in or the
+    /// room is cooled; the day of that hour.
+    double most_humid = 0.0;
+    std::string most_humid_day{};
     [[nodiscard]] double paper_W() const;
 };
 

@@ -10,10 +10,10 @@ namespace venture::loads {
 
 std::span<const std::string_view> forcing_names()
 {
-    static constexpr std::string_view names[] = {"coefficient", "outdoor air", "sun",      "sky",
-                                                 "ground",      "people",      "lighting", "equipment",
-                                                 "moisture",    "set-point",   "limit",    "given temperature",
-                                                 "other"};
+    static constexpr std::string_view names[] = {"coefficient",    "outdoor air", "sun",      "sky",
+                                                 "ground",         "people",      "lighting", "equipment",
+                                                 "moisture",       "set-point",   "limit",    "given temperature",
+                                                 "stratification", "other"};
     return names;
 }
 

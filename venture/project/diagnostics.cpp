@@ -67,12 +67,22 @@ std::string severity_word(quantity::Severity severity, Colour colour)
     return fmt::format("\x1b[1;{}m{}\x1b[0m", code, word);
 }
 
+/// The place to go to, and by what way it led here: "project.toml:12:3 (room type 'office')".
+std::string place_in_words(OriginId where, const OriginPool& origins)
+{
+    const Origin direct = origins.at(where);
+    const OriginId place = origins.place_id_behind(where);
+    if (origins.at(place).kind != OriginKind::file || place == where) return origins.describe(where);
+    return direct.kind == OriginKind::inherited ? fmt::format("{} ({})", origins.describe(place), direct.text)
+                                                : origins.describe(place);
+}
+
 std::string other_places(const ProblemGroup& group, const OriginPool& origins)
 {
     constexpr std::size_t most = 8;
     std::string out;
     for (std::size_t i = 1; i < group.problems.size() && i <= most; ++i)
-        out += (i > 1 ? ", " : "") + origins.describe(group.problems[i].where);
+        out += (i > 1 ? ", " : "") + place_in_words(group.problems[i].where, origins);
     if (group.problems.size() > most + 1) out += fmt::format(" and {} more", group.problems.size() - most - 1);
     const std::size_t more = group.problems.size() - 1;
     return fmt::format("    the same {} more: {}\n", more == 1 ? "once" : fmt::format("{} times", more), out);
@@ -111,7 +121,7 @@ std::string in_words(const ProblemGroup& group, const OriginPool& origins, const
     const Problem& problem = group.problems.front();
     const Origin place = origins.place_behind(problem.where);
     std::string out;
-    if (place.kind != OriginKind::unknown) out = printable(origins.describe(problem.where)) + ": ";
+    if (place.kind != OriginKind::unknown) out = printable(place_in_words(problem.where, origins)) + ": ";
     out +=
         fmt::format("{} {}: {}\n", severity_word(problem.severity, colour), problem.code, printable(problem.message));
     const SourceFile* source = sources.find(place.text);

@@ -70,6 +70,16 @@ inline constexpr std::string_view turned_round = "V426";    ///< a build-up that
 inline constexpr std::string_view other_phase = "V427";     ///< rooms that do not stand in this phase
 inline constexpr std::string_view heat_out = "V428";        ///< heat into voids that are no rooms
 inline constexpr std::string_view left_cold = "V429";       ///< people in a room that is neither heated nor cooled
+inline constexpr std::string_view either_way = "V430";      ///< a wall between rooms that may face either way
+inline constexpr std::string_view under_zero = "V431";    ///< rooms below zero, and nobody said how high the ground is
+inline constexpr std::string_view too_hot = "V432";       ///< people in a room that gets too hot
+inline constexpr std::string_view too_humid = "V433";     ///< a room too humid
+inline constexpr std::string_view load_far_off = "V434";  ///< a typed load far from the computed one
+inline constexpr std::string_view sliding = "V435";       ///< a set-point that slides with the shares of a profile
+inline constexpr std::string_view odd_place = "V436";     ///< a place on earth that can hardly be meant
+inline constexpr std::string_view odd_season = "V437";    ///< summer in winter
+inline constexpr std::string_view odd_thickness = "V438"; ///< a layer as thick as its material hardly comes
+inline constexpr std::string_view air_for_heat = "V439";  ///< less air than the gains of a room ask for
 // weather
 inline constexpr std::string_view weather_records = "V501"; ///< records that make no year
 inline constexpr std::string_view weather_value = "V502";   ///< a reading that cannot be
@@ -78,5 +88,18 @@ inline constexpr std::string_view sun_and_clock = "V504";   ///< the measured su
 inline constexpr std::string_view weather_odd = "V505";     ///< a reading that can hardly be
 inline constexpr std::string_view weather_filled = "V506";  ///< what was filled in or assumed of weather
 inline constexpr std::string_view synthetic = "V507";       ///< weather that is made up
+
+/// What must have been looked at before a finding's absence means anything.
+enum class RaisedBy { reading, weather, site, building, services, loads, sizes };
+[[nodiscard]] constexpr RaisedBy raised_by(std::string_view code)
+{
+    if (code < std::string_view{"V200"}) return RaisedBy::reading;
+    if (code >= std::string_view{"V500"} || code == derived) return RaisedBy::weather;
+    if (code == moved_height || code == odd_place || code == odd_season) return RaisedBy::site;
+    if (code == unserved || code == assumed) return RaisedBy::services;
+    if (code == humidity_capped || code == typed_load || code == too_hot || code == too_humid || code == load_far_off)
+        return RaisedBy::loads;
+    return code == not_met ? RaisedBy::sizes : RaisedBy::building;
+}
 
 } // namespace venture::quantity::codes

@@ -45,10 +45,10 @@ Origin OriginPool::at(OriginId id) const
     return {e.kind, texts_[e.text], e.line, e.column, e.parent};
 }
 
-Origin OriginPool::place_behind(OriginId id) const
+OriginId OriginPool::place_id_behind(OriginId id) const
 {
     const Origin o = at(id);
-    return o.parent == OriginId{} || o.kind == OriginKind::file ? o : place_behind(o.parent);
+    return o.parent == OriginId{} || o.kind == OriginKind::file ? id : place_id_behind(o.parent);
 }
 
 std::string OriginPool::describe(OriginId id) const

@@ -51,7 +51,8 @@ public:
     /// "project.toml:12:5", "default: EN 12831-1, annex B", "room type 'office' (project.toml:40:3)".
     [[nodiscard]] std::string describe(OriginId id) const;
     /// The place in a file that an origin goes back to; of kind `file`, or whatever stands at the end.
-    [[nodiscard]] Origin place_behind(OriginId id) const;
+    [[nodiscard]] Origin place_behind(OriginId id) const { return at(place_id_behind(id)); }
+    [[nodiscard]] OriginId place_id_behind(OriginId id) const;
     [[nodiscard]] std::size_t size() const { return entries_.size(); }
 
 private:

@@ -121,7 +121,24 @@ private:
             ++shown;
         }
         if (shown < c.rules.size()) line(fmt::format("and {} more rules", c.rules.size() - shown));
-        line(fmt::format("July design days: '{}'; winter: '{}'", c.on_design_day(7).name, c.on_design_day(0).name));
+        line(on_design_days(c));
+    }
+
+    /// "design days: winter, July 'office hours'; August 'never'".
+    [[nodiscard]] std::string on_design_days(const calendar::Calendar& c) const
+    {
+        std::vector<std::pair<std::string, std::vector<std::string>>> by_profile = {
+            {c.on_design_day(0).name, {"winter"}}};
+        for (const int month : what_.design_months) {
+            const std::string& name = c.on_design_day(month).name;
+            auto known = std::ranges::find(by_profile, name, [](const auto& group) { return group.first; });
+            if (known == by_profile.end()) known = by_profile.insert(by_profile.end(), {name, {}});
+            known->second.push_back(climate::month_name(month));
+        }
+        std::vector<std::string> parts;
+        for (const auto& [name, days] : by_profile)
+            parts.push_back(fmt::format("{} '{}'", fmt::join(days, ", "), name));
+        return fmt::format("design days: {}", fmt::join(parts, "; "));
     }
 
     const CalendarDrawing& what_;

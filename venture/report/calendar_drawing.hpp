@@ -12,6 +12,7 @@ namespace venture::report {
 struct CalendarDrawing {
     std::string title{}, subtitle{};
     int year = 0;
+    std::vector<int> design_months{};            ///< that cooling is designed for
     std::vector<calendar::Calendar> calendars{}; ///< one or more, above each other
 };
 

@@ -96,14 +96,6 @@ std::string angles_table(const NamedGlazing& g)
     return table.text();
 }
 
-fabric::ShadedGain with_shade(const NamedGlazing& g, const NamedShade& shade)
-{
-    return shaded_gain({.u_value_W_per_m2K = glass_u_value(g),
-                        .g_value = g.values.g_value,
-                        .direct_transmittance = g.values.direct_transmittance},
-                       shade.layer);
-}
-
 /// Of the window with a shutter closed before it.
 double u_value_behind(const NamedGlazing& g, const NamedShade& shade)
 {
@@ -124,7 +116,7 @@ std::string shades_table(const NamedGlazing& g, const std::vector<NamedShade>& s
         add_column(table, "window U", "heat_transfer", units);
     }
     for (const NamedShade& shade : shades) {
-        const auto left = with_shade(g, shade);
+        const auto left = gain_with_shade(g, shade.layer);
         std::vector<std::string> row = {shade.layer.name, name_of(shade.layer.place),
                                         percent(left.direct_transmittance), percent(left.g_value),
                                         percent(left.g_value / g.values.g_value)};
@@ -139,11 +131,6 @@ std::string shades_table(const NamedGlazing& g, const std::vector<NamedShade>& s
 }
 
 } // namespace
-
-double glass_u_value(const NamedGlazing& g)
-{
-    return g.unit ? glazed_unit_properties(*g.unit).u_value_W_per_m2K : g.values.u_value_W_per_m2K;
-}
 
 std::string glazing_text(const NamedGlazing& g, const std::vector<NamedShade>& shades, const PreferredUnits& units)
 {
@@ -173,7 +160,7 @@ json glazing_json(const NamedGlazing& g, const std::vector<NamedShade>& shades)
         angles.push_back(
             {{"incidence_deg", i}, {"direct", v.by_angle.direct[i]}, {"flows_in", v.by_angle.flows_in[i]}});
     for (const NamedShade& shade : shades) {
-        const auto left = with_shade(g, shade);
+        const auto left = gain_with_shade(g, shade.layer);
         with.push_back({{"shade", shade.layer.name},
                         {"g_value", left.g_value},
                         {"direct_transmittance", left.direct_transmittance},

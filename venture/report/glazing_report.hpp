@@ -28,7 +28,4 @@ struct GlassDrawingOptions {
 /// The panes to scale, outside on the left, and what becomes of the sun at every angle.
 [[nodiscard]] std::string draw_glass(const building::NamedGlazing& glazing, const GlassDrawingOptions& options = {});
 
-/// U-value of the glass alone: by its panes, or that of the window if nothing else is known.
-[[nodiscard]] double glass_u_value(const building::NamedGlazing& glazing);
-
 } // namespace venture::report

@@ -116,7 +116,9 @@ std::string heating_up_text(const loads::RoomLoads& all, const PreferredUnits& u
 {
     std::vector<std::string> rooms;
     for (const RoomLoad& r : all.rooms)
-        if (r.heating_up_W > 0.0) rooms.push_back(fmt::format("{} {}", r.room, units.text(r.heating_up_W, "power")));
+        if (r.heating_up_W > 0.0)
+            rooms.push_back(fmt::format("{} {}{}", r.room, units.text(r.heating_up_W, "power"),
+                                        r.sets_back ? "" : " (its neighbours')"));
     return rooms.empty() ? std::string{}
                          : "Heating-up after set-backs, in the rooms' heating: " + quantity::listed(rooms, 6) + "\n";
 }

@@ -21,11 +21,13 @@ std::string cause_in_words(loads::Forcing forcing)
     case Forcing::outdoor_air:
         return "outdoor air, through fabric and as leakage and ventilation";
     case Forcing::set_point:
-        return "set-points of other rooms, and own where it is not held";
+        return "set-points of other rooms, and own where it is not held, or is raised for layers of air";
     case Forcing::given_temperature:
         return "stated temperatures of neighbours";
     case Forcing::sky:
         return "sky, by long wave";
+    case Forcing::stratification:
+        return "warmer air under ceilings, cooler air at floors";
     case Forcing::limit:
         return "limits of supplies";
     default:
@@ -87,7 +89,7 @@ std::string air_balance_text(const RoomLoad& r, const PreferredUnits& units)
         {"ground floor", b.ground_W},
         {"inner walls and floors (with sun and radiant gains stored there)", b.inner_W},
         {"thermal bridges", b.thermal_bridges_W},
-        {"convective gains", b.convective_gains_W},
+        {"convective gains, and what shades inside give to the air", b.convective_gains_W},
         {"infiltration", b.infiltration_W},
         {"ventilation", b.ventilation_W},
         {"air from other rooms", b.transfer_air_W},
@@ -123,9 +125,10 @@ std::string room_text(const RoomLoad& r, const RoomCauses& causes, const quantit
                            units.text(r.heating_overruled ? r.heating_overruled->computed_W : r.heating_W, "power"),
                            by_hand_text(r, units));
         if (r.heating_up_W > 0.0)
-            out += fmt::format("\nOf it {} is for coming back from the set-back; the peak is at {}-{} h\n",
-                               units.text(r.heating_up_W, "power"), r.heating_when.clock_hour,
-                               r.heating_when.clock_hour + 1);
+            out += fmt::format("\nOf it {} is for {}; the peak is at {}-{} h\n", units.text(r.heating_up_W, "power"),
+                               r.sets_back ? "coming back from the set-back"
+                                           : "rooms beside it that set back and come back: it has no set-back itself",
+                               r.heating_when.clock_hour, r.heating_when.clock_hour + 1);
         out += causes_text(causes.heating, "Heating", r.heating_room_C, units);
         out += "\nThe heat balance differs from the sum by hand: it has one air and one radiant temperature, so walls "
                "colder than the air "

@@ -1,0 +1,105 @@
+#include <venture/loads/load_findings.hpp>
+
+#include <fmt/format.h>
+
+#include <venture/quantity/codes.hpp>
+
+namespace venture::loads {
+
+namespace codes = quantity::codes;
+using quantity::Problem;
+using quantity::Severity;
+
+namespace {
+
+/// Above this no one works, and no one should be said to.
+constexpr double too_hot_C = 40.0;
+/// Above this walls and what stands in the room take up water: EN 16798-1 ends its widest class there.
+constexpr double too_humid = 0.7;
+/// A typed load so many times larger or smaller than the computed one is a slip of the unit, or needs a reason.
+constexpr double far_off = 3.0;
+
+class Findings {
+public:
+    Findings(const building::Building& b, const quantity::PreferredUnits& units) : b_{b}, units_{units} {}
+
+    void look_at(const RoomLoad& load)
+    {
+        const auto index = b_.find_room(load.room);
+        if (!index || load.typed) return;
+        const building::Room& room = b_.rooms[*index];
+        if (room.left_out) return;
+        look_at_heat(room, load);
+        look_at_humidity(room, load);
+        if (room.heating_load_W)
+            look_at_typed(room, "heating", load.heating_overruled, load.heating_W, *room.heating_load_W);
+        if (room.sensible_load_W)
+            look_at_typed(room, "cooling", load.cooling_overruled, load.cooling_W, *room.sensible_load_W);
+    }
+
+    [[nodiscard]] std::vector<Problem> finish() { return std::move(found_); }
+
+private:
+    Problem& add(std::string_view code, const building::Room& room, quantity::OriginId where, std::string message,
+                 std::string hint)
+    {
+        return found_.emplace_back(Problem{.severity = Severity::warning,
+                                           .code = code,
+                                           .where = where,
+                                           .message = std::move(message),
+                                           .hint = std::move(hint),
+                                           .subject = "room/" + room.name});
+    }
+
+    void look_at_heat(const building::Room& room, const RoomLoad& load)
+    {
+        if (room.use.people.value <= 0.0 || load.cooled || load.highest_air_C <= too_hot_C) return;
+        add(codes::too_hot, room, room.origin,
+            fmt::format("room '{}' holds people, is not cooled, and would reach {} on a cooling design day", room.name,
+                        units_.text(load.highest_air_C, "temperature")),
+            "cool it, shade it, or give it more outdoor air; or mend its gains")
+            .inputs = fmt::format("{:.0f}", load.highest_air_C);
+    }
+
+    void look_at_humidity(const building::Room& room, const RoomLoad& load)
+    {
+        if (load.most_humid <= too_humid) return;
+        add(codes::too_humid, room, room.origin,
+            fmt::format("room '{}' stands at {:.0f} % relative humidity on a cooling design day ({}), while {}",
+                        room.name, 100.0 * load.most_humid, load.most_humid_day,
+                        load.cooled ? "it is cooled" : "people are in"),
+            load.cooled ? "give it a humidity_limit that its use asks for, or less moisture"
+                        : "give it more outdoor air or less moisture, or cool it")
+            .inputs = fmt::format("{:.0f}", 100.0 * load.most_humid);
+    }
+
+    void look_at_typed(const building::Room& room, const char* what, const std::optional<Overruled>& computed,
+                       double typed_W, const quantity::Sourced<double>& typed)
+    {
+        if (!computed || computed->computed_W <= 0.0) return;
+        const double ratio = typed_W / computed->computed_W;
+        if (ratio < far_off && ratio > 1.0 / far_off) return;
+        add(codes::load_far_off, room, typed.origin,
+            fmt::format("{} of '{}' is typed as {}, and {} {} by its shape and use", what, room.name,
+                        units_.text(typed_W, "power"), units_.text(computed->computed_W, "power"),
+                        ratio < 1.0 ? "is more than three times that" : "is less than a third of that"),
+            "check the unit: W or kW; or say in load_reason why")
+            .inputs = fmt::format("{:.0f} {:.0f}", typed_W, computed->computed_W);
+    }
+
+    const building::Building& b_;
+    const quantity::PreferredUnits& units_;
+    std::vector<Problem> found_{};
+};
+
+} // namespace
+
+std::vector<Problem> load_findings(const building::Building& building, const RoomLoads& loads,
+                                   const quantity::PreferredUnits& units)
+{
+    Findings findings{building, units};
+    for (const RoomLoad& load : loads.rooms) findings.look_at(load);
+    return findings.finish();
+}
+
+} // namespace venture::loads

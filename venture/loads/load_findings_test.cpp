@@ -1,0 +1,96 @@
+#include <venture/loads/load_findings.hpp>
+
+#include <gmock/gmock.h>
+
+#include <small_building.hpp>
+#include <venture/loads/design_loads.hpp>
+#include <venture/quantity/codes.hpp>
+
+namespace venture::loads {
+namespace {
+
+using namespace testing_data;
+using testing::HasSubstr;
+namespace codes = quantity::codes;
+
+std::vector<quantity::Problem> findings_of(const building::Input& in)
+{
+    const building::Building b = built(in);
+    return load_findings(b, design_loads(b).loads);
+}
+
+const quantity::Problem* find(const std::vector<quantity::Problem>& all, std::string_view code)
+{
+    for (const quantity::Problem& p : all)
+        if (p.code == code) return &p;
+    return nullptr;
+}
+
+building::Input occupied()
+{
+    building::Input in = one_room();
+    in.rooms[0].use.people = 2.0;
+    in.rooms[0].use.ventilation_per_person = 0.010;
+    return in;
+}
+
+TEST(LoadFindings, AreNoneOfAnOrdinaryRoom) { EXPECT_TRUE(findings_of(occupied()).empty()); }
+
+TEST(LoadFindings, TellPeopleInAHotRoom)
+{
+    building::Input in = occupied();
+    in.rooms[0].use.equipment_power = 3000.0;
+    in.rooms[0].openings = {window("south", 4.0, 2.0)};
+    const auto all = findings_of(in);
+    const auto* hot = find(all, codes::too_hot);
+    ASSERT_NE(hot, nullptr);
+    EXPECT_THAT(hot->message, HasSubstr("is not cooled"));
+    in.rooms[0].use.people = 0.0;
+    EXPECT_EQ(find(findings_of(in), codes::too_hot), nullptr); // nobody is there
+}
+
+TEST(LoadFindings, TellAHumidRoom)
+{
+    building::Input in = occupied();
+    in.rooms[0].use.moisture = 2e-3;
+    const auto all = findings_of(in);
+    const auto* humid = find(all, codes::too_humid);
+    ASSERT_NE(humid, nullptr);
+    EXPECT_THAT(humid->message, HasSubstr("people are in"));
+    in.rooms[0].use.cooling_setpoint = 25.0;
+    in.rooms[0].use.humidity_limit = 0.55;
+    EXPECT_EQ(find(findings_of(in), codes::too_humid), nullptr);
+}
+
+/// Kilowatts typed as watts.
+TEST(LoadFindings, TellATypedLoadFarFromTheComputedOne)
+{
+    building::Input in = occupied();
+    const double computed_W = design_loads(built(in)).loads.rooms[0].heating_W;
+    in.rooms[0].heating_load = computed_W / 1000.0;
+    const auto all = findings_of(in);
+    const auto* off = find(all, codes::load_far_off);
+    ASSERT_NE(off, nullptr);
+    EXPECT_EQ(off->severity, quantity::Severity::warning);
+    in.rooms[0].heating_load = 1.4 * computed_W; // someone rounds up
+    EXPECT_EQ(find(findings_of(in), codes::load_far_off), nullptr);
+}
+
+/// What a cooled room without a limit is held at: half, while it is cooled, on design days alone.
+TEST(AssumedHumidity, MakesALatentLoadWhileARoomIsCooled)
+{
+    building::Input in = occupied();
+    in.rooms[0].use.cooling_setpoint = 25.0;
+    in.rooms[0].use.people = 8.0;
+    const RoomLoad assumed = design_loads(built(in)).loads.rooms[0];
+    EXPECT_GT(assumed.cooling_latent_W, 100.0);
+    in.rooms[0].use.humidity_limit = 0.5;
+    const RoomLoad typed = design_loads(built(in)).loads.rooms[0];
+    EXPECT_NEAR(typed.cooling_latent_W, assumed.cooling_latent_W, 0.02 * typed.cooling_W); // while it is cooled, alike
+    for (const LoadDay& day : assumed.cooling_days)
+        for (std::size_t h = 0; h < 24; ++h)
+            EXPECT_TRUE(day.sensible_W[h] > 0.0 || day.latent_W[h] == 0.0) << h;
+}
+
+} // namespace
+} // namespace venture::loads
