@@ -27,7 +27,7 @@ TEST_F(ProjectCommands, PrintTheNumbersThatTheHeatBalanceWorksWith)
     const Ran winter = run("loads house --model winter");
     EXPECT_EQ(winter.code, 0) << winter.errors;
     for (const char* part :
-         {"6 zones, 38 surfaces", "Kitchen / west wall to party wall", "build-up 'brick party wall'"})
+         {"6 zones, 38 surfaces", "Kitchen / west wall to party wall", "build-up 'brick party wall, to its middle'"})
         EXPECT_THAT(winter.out, HasSubstr(part));
     const json july = run_json("loads house --model July --json");
     EXPECT_EQ(july["zones"].size(), 6u);
@@ -233,12 +233,13 @@ TEST_F(ProjectCommands, WinterAirThatIsMoreThanSaturatedIsToldByItself)
 {
     const Ran r = run("loads house --set \"site/winter_dew_point=-1 degC\"");
     EXPECT_EQ(r.code, 0);
-    EXPECT_THAT(r.errors, HasSubstr("V403: winter design: the dew point lies above the dry bulb"));
+    EXPECT_THAT(r.errors, HasSubstr("V403: winter design: the dew point of -1 degC lies above the dry bulb of -3 degC"));
     EXPECT_THAT(r.errors, HasSubstr("lower the winter dew point"));
 }
 
 TEST_F(ProjectCommands, AFindingIsAcceptedUntilItsInputsChange)
 {
+    replace("house/project.toml", "bedrooms = 2", "bedrooms = 5");
     replace("house/project.toml", "[[room]]", "[[room]]\nventilation_rate = 0\npeople = 4");
     const Ran open = run("check house --strict");
     EXPECT_EQ(open.code, 1);

@@ -193,6 +193,14 @@ private:
             in_.rooms[0].openings.push_back(inner);
         }
         if (one_in(2)) {
+            building::OpeningInput door;
+            door.kind = std::string{"door"};
+            door.to = std::string{"Cedar"};
+            door.width = 0.9;
+            door.height = 2.0;
+            in_.rooms[1].openings.push_back(door);
+        }
+        if (one_in(2)) {
             building::TransferAirInput air;
             air.from = std::string{"Amber"};
             air.flow = 0.02;

@@ -57,8 +57,8 @@ struct Setback {
     static constexpr double usual_ramp_h = 2.0;
 };
 
-/// Relative humidity that cooled rooms without a limit are held at on design days, while they are cooled: what a cooling
-/// coil leaves, nearly; our assumption.
+/// Relative humidity that cooled rooms without a limit are held at on design days: what a cooling coil leaves, nearly; our
+/// assumption.
 inline constexpr double assumed_design_humidity = 0.5;
 
 /// Use of a room, complete.
@@ -260,6 +260,8 @@ struct TransferAir {
 struct Method {
     bool films_by_difference = false; ///< inside; else fixed after ISO 6946
     bool wind_and_sky = false;        ///< outside; else 25 W/m2K to the air
+    bool flows_as_outdoors = false;   ///< volume flows of outdoor air are of its own density; else of 20 degC
+    bool moist_air_heat = false;      ///< vapour carries heat; else dry air alone does
 };
 
 /// What lengths on the plan were typed to. Surfaces always run along wall centre lines; floor areas and volumes are

@@ -196,14 +196,30 @@ private:
     {
         Polygons out;
         const Extent own = height_of(rooms_[wall.room]);
+        const Polygon beside = strip_outside(a, b);
         for (const std::size_t n : nearby_[wall.room]) {
             const std::int64_t slab = height_of(rooms_[n]).low;
-            if (slab <= ground_ || !on_fill(n)) continue;
-            for (const auto& [c, d] : walls_[n])
-                if (stands_against(a, b, c, d))
-                    for (Polygon& p : shared_wall(a, b, own, c, d, {own.low, slab})) out.push_back(std::move(p));
+            if (slab <= ground_ || slab <= own.low || !on_fill(n)) continue;
+            for (const Polygon& under : intersection({beside}, {rooms_[n].outline})) {
+                std::int64_t from = INT64_MAX, to = INT64_MIN;
+                for (const GridPoint p : under.outline) {
+                    from = std::min(from, along(a, b, p));
+                    to = std::max(to, along(a, b, p));
+                }
+                if (to > from) out.push_back(rectangle(from, own.low, to, std::min(slab, own.high)));
+            }
         }
         return out;
+    }
+
+    /// The plan just outside a wall, a centimetre of it.
+    [[nodiscard]] static Polygon strip_outside(GridPoint a, GridPoint b)
+    {
+        constexpr double deep_m = 0.01;
+        const double dx = static_cast<double>(b.x - a.x), dy = static_cast<double>(b.y - a.y);
+        const double scale = static_cast<double>(to_grid(deep_m)) / std::hypot(dx, dy);
+        const std::int64_t ox = std::llround(dy * scale), oy = std::llround(-dx * scale);
+        return {{a, {a.x + ox, a.y + oy}, {b.x + ox, b.y + oy}, b}, {}};
     }
 
     void add_floor(std::size_t r)

@@ -329,7 +329,7 @@ struct LoadsInput {
 
 /// How the heat balance takes what can be taken in more than one way.
 struct MethodInput {
-    Given<std::string> inside_films, outside_films, note;
+    Given<std::string> inside_films, outside_films, outdoor_air_flows, air_heat, note;
 };
 
 /// Everything given of a building and its site.

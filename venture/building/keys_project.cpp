@@ -63,6 +63,20 @@ std::span<const Key<MethodInput>> keys<MethodInput>()
                   {"fixed", "wind and sky"}),
              "fixed", "ISO 6946, for design"),
          &T::outside_films},
+        {otherwise_word(
+             word("outdoor_air_flows",
+                  "what volume flows of leakage and ventilation are measured at: 20 degC and the pressure of "
+                  "the site; or the outdoor air of each hour, of which a litre weighs more in winter",
+                  {"at 20 degC", "as outdoors"}),
+             "at 20 degC", "EN 12831-1, which takes 0.34 Wh/m3K all year"),
+         &T::outdoor_air_flows},
+        {otherwise_word(
+             word("air_heat",
+                  "heat that air carries: that of dry air, 1,006 J/kgK; or with that of the vapour in it, at "
+                  "the mean humidity outdoors",
+                  {"dry", "moist"}),
+             "dry", "latent loads count vapour at 2,501 kJ/kg, whatever its temperature"),
+         &T::air_heat},
         note_key<T>(),
     };
     return all;

@@ -7,6 +7,7 @@
 namespace venture::building::detail {
 
 namespace codes = quantity::codes;
+using quantity::Kind;
 using quantity::OriginKind;
 using quantity::Severity;
 
@@ -55,25 +56,26 @@ void Resolver::spread(const OfDwelling& of, const std::vector<std::size_t>& room
         others.push_back(r);
         area_m2 += building_.rooms[r].floor_area_m2;
         if (value && in_room(r) > 0.0 && input_.origins.at(value.origin).kind != OriginKind::default_value)
-            by_type.push_back(fmt::format("{} ({:.3g})", building_.rooms[r].name, in_room(r)));
+            by_type.push_back(fmt::format("{} ({})", building_.rooms[r].name, units_.text(in_room(r), of.kind, 3)));
     }
     constexpr double rounding = 1e-9;
     if (left < -rounding * of.whole)
         finding(Severity::warning, codes::overruled, of.from, "dwelling",
-                fmt::format("rooms say {:.3g} {} themselves, more than the {:.3g} of [dwelling]", of.whole - left,
-                            of.what, of.whole),
+                fmt::format("rooms say {} {} themselves, more than the {} of [dwelling]",
+                            units_.text(of.whole - left, of.kind), of.what, units_.text(of.whole, of.kind)),
                 "mend what rooms say, or [dwelling]");
     const double rest = std::max(0.0, left);
     for (const std::size_t r : others) {
         const double share = of.per_m2 ? rest / area_m2 : rest * building_.rooms[r].floor_area_m2 / area_m2;
         Given<double>& value = input_.rooms[r].use.*of.key;
-        value = computed(share, fmt::format("{:.4g} {} of the dwelling, by floor area", rest, of.what), of.from);
+        value = computed(
+            share, fmt::format("{} {} of the dwelling, by floor area", units_.text(rest, of.kind), of.what), of.from);
         building_.rooms[r].use.*of.onto = sourced(value);
     }
     if (!by_type.empty())
         finding(Severity::note, codes::overruled, of.from, "dwelling",
-                fmt::format("[dwelling] governs: {:.4g} {} by floor area, instead of what room types bring to {}", rest,
-                            of.what, quantity::listed(by_type, 6)),
+                fmt::format("[dwelling] governs: {} {} by floor area, instead of what room types bring to {}",
+                            units_.text(rest, of.kind), of.what, quantity::listed(by_type, 6)),
                 "what a room says itself would stand; leave this out of [dwelling] to go by the types");
 }
 
@@ -90,6 +92,7 @@ void Resolver::spread_dwelling()
         spread({.whole = dwelling.people ? *dwelling.people : *dwelling.bedrooms + 1.0,
                 .key = &UseInput::people,
                 .onto = &Use::people,
+                .kind = Kind::number,
                 .what = "people",
                 .from = dwelling.people ? dwelling.people.origin : dwelling.bedrooms.origin},
                rooms);
@@ -102,7 +105,8 @@ void Resolver::spread_dwelling()
                 .key = &UseInput::equipment,
                 .onto = &Use::equipment_W_per_m2,
                 .per_m2 = true,
-                .what = fmt::format("W of {} appliances", *dwelling.appliances),
+                .kind = Kind::power,
+                .what = fmt::format("of {} appliances", *dwelling.appliances),
                 .from = dwelling.appliances.origin},
                rooms);
     }
@@ -111,7 +115,8 @@ void Resolver::spread_dwelling()
         spread({.whole = *dwelling.plants * each_kg_per_s,
                 .key = &UseInput::moisture,
                 .onto = &Use::moisture_kg_per_s,
-                .what = fmt::format("kg/s of water by {:g} plants", *dwelling.plants),
+                .kind = Kind::moisture_flow,
+                .what = fmt::format("of water by {:g} plants", *dwelling.plants),
                 .from = dwelling.plants.origin},
                rooms);
     }

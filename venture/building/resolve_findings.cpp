@@ -154,8 +154,8 @@ void Resolver::look_at_heat_and_air(std::size_t r)
         fmt::format("room '{}'{}: {} of gains at full against {} of air, which would have to get {} warmer to carry "
                     "them off, and nothing cools it",
                     room.name, type.empty() ? "" : fmt::format(" of the type '{}'", value_of(type.front()->name)),
-                    units_.text(watts, Kind::power, 3), units_.text(flow, Kind::air_flow, 3),
-                    units_.text(watts / (air_J_per_m3K * std::max(flow, 1e-9)), Kind::temperature_difference, 2)),
+                    units_.text(watts, Kind::power), units_.text(flow, Kind::air_flow, 3),
+                    units_.text(watts / (air_J_per_m3K * std::max(flow, 1e-9)), Kind::temperature_difference, 3)),
         "give it more ventilation, a hood (lost) or cooling, or mend its gains")
         .cause = type.empty() ? std::string{} : fmt::format("gains against air of '{}'", value_of(type.front()->name));
 }

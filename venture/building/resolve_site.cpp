@@ -73,7 +73,9 @@ void Resolver::add_site()
                        .wind_m_per_s = s.winter_wind.value}};
     const MethodInput& method = input_.method;
     building_.method = {.films_by_difference = value_of(method.inside_films) == "by difference",
-                        .wind_and_sky = value_of(method.outside_films) == "wind and sky"};
+                        .wind_and_sky = value_of(method.outside_films) == "wind and sky",
+                        .flows_as_outdoors = value_of(method.outdoor_air_flows) == "as outdoors",
+                        .moist_air_heat = value_of(method.air_heat) == "moist"};
     building_.plan_bearing_deg = value_of(s.plan_bearing);
     std::set<int> seen;
     for (const MonthInput& m : s.months) {
@@ -83,11 +85,25 @@ void Resolver::add_site()
             problem(codes::contradiction, m.month.origin, fmt::format("month {} stands twice", month.month));
         site.months.push_back(month);
     }
-    check_below_dry_bulb(s.winter_dew_point, "winter_dew_point", s.winter_dry_bulb);
+    look_at_winter_dew_point();
     check_means_are_used();
     move_to_height();
     look_at_place();
     look_at_seasons();
+}
+
+/// The driest hours need not be the coldest: it may be so, but was hardly meant where somebody typed both.
+void Resolver::look_at_winter_dew_point()
+{
+    const Given<double>&dew_point = input_.site.winter_dew_point, &dry_bulb = input_.site.winter_dry_bulb;
+    if (!dew_point || !dry_bulb || *dew_point <= *dry_bulb) return;
+    const bool derived = input_.origins.at(dew_point.origin).kind == quantity::OriginKind::computed;
+    finding(derived ? quantity::Severity::note : quantity::Severity::warning, codes::humidity_capped, dew_point.origin,
+            "design day winter design",
+            fmt::format("winter design: the dew point of {} lies above the dry bulb of {}; air is taken as saturated",
+                        units_.text(*dew_point, Kind::temperature), units_.text(*dry_bulb, Kind::temperature)),
+            "lower the winter dew point; were the two swapped?")
+        .inputs = fmt::format("{} {}", *dry_bulb, *dew_point);
 }
 
 void Resolver::check_means_are_used()

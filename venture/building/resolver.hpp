@@ -18,7 +18,6 @@
 
 namespace venture::building::detail {
 
-
 /// A word as the enumerator that stands in its place among the choices.
 template <class Enum>
 [[nodiscard]] Enum chosen(const Given<std::string>& word, const std::vector<std::string>& choices, Enum otherwise)
@@ -111,6 +110,7 @@ private:
     void check_below_dry_bulb(const Given<double>& value, std::string_view key, const Given<double>& dry_bulb);
     void check_pair(const Given<double>& peak, const Given<double>& dry_bulb, std::string_view key);
     void check_means_are_used();
+    void look_at_winter_dew_point();
     void move_to_height();
 
     // resolve_place.cpp: what of it can hardly be meant
@@ -197,6 +197,7 @@ private:
         Given<double> UseInput::*key;
         Sourced<double> Use::*onto;
         bool per_m2 = false; ///< the key is for each square metre
+        quantity::Kind kind; ///< of the whole
         std::string what{};
         quantity::OriginId from{};
     };

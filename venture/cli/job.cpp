@@ -314,7 +314,7 @@ void Job::tell_capped_humidity()
 {
     for (std::size_t i = 0; i < design_.runs.size(); ++i) {
         const loads::RunNote& run = design_.runs[i];
-        if (!run.humidity_capped_at_saturation) continue;
+        if (!run.humidity_capped_at_saturation || i == 0) continue; // of winter, which comes first, the site tells
         Problem note{.severity = Severity::note,
                      .code = codes::humidity_capped,
                      .message = fmt::format("design day {}: some night hours would be more than saturated; their "
@@ -323,15 +323,7 @@ void Job::tell_capped_humidity()
                      .hint = "the coincident wet bulb or the daily range is high",
                      .cause = "more than saturated at night",
                      .subject = fmt::format("design day {}", run.day)};
-        if (const building::SiteInput& site = project_.input.site;
-            i == 0 && site.winter_dew_point) { // winter comes first
-            note.message = "winter design: the dew point lies above the dry bulb; air is taken as saturated";
-            note.hint = "lower the winter dew point";
-            note.cause = "winter dew point above the dry bulb";
-            note.where = site.winter_dew_point.origin;
-            note.inputs = fmt::format("{} {}", *site.winter_dry_bulb, *site.winter_dew_point);
-        }
-        if (i > 0 && i <= project_.input.site.months.size()) {
+        if (i <= project_.input.site.months.size()) {
             const building::MonthInput& month = project_.input.site.months[i - 1];
             note.where = month.wet_bulb.origin;
             note.inputs = fmt::format("{} {} {}", *month.dry_bulb, *month.wet_bulb, *month.daily_range);

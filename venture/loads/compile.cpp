@@ -13,7 +13,24 @@
 
 namespace venture::loads {
 
-double room_air_density_kg_per_m3(quantity::Pressure pressure) { return pressure.pascal() / (287.042 * 293.15); }
+namespace {
+
+constexpr double reference_K = 293.15; ///< of volume flows
+
+} // namespace
+
+double room_air_density_kg_per_m3(quantity::Pressure pressure) { return pressure.pascal() / (287.042 * reference_K); }
+
+double air_specific_heat_J_per_kgK(const building::Method& method, double outdoor_humidity_ratio)
+{
+    constexpr double dry = 1006.0, vapour = 1860.0;
+    return dry + (method.moist_air_heat ? vapour * outdoor_humidity_ratio : 0.0);
+}
+
+double outdoor_flow_counts(const building::Method& method, double outdoor_C)
+{
+    return method.flows_as_outdoors ? reference_K / (outdoor_C + 273.15) : 1.0;
+}
 
 namespace detail {
 
@@ -32,6 +49,8 @@ Compiled Compiler::run()
 {
     m_.outdoor_air_C = samples(spell_.dry_bulb_C, Forcing::outdoor_air);
     m_.outdoor_humidity_ratio = samples(spell_.humidity_ratio, Forcing::moisture);
+    m_.air_specific_heat_J_per_kgK =
+        air_specific_heat_J_per_kgK(b_.method, m_.signals[m_.outdoor_humidity_ratio.index].mean());
     site_ground_ = m_.add_blocks(spell_.site_ground_C, Forcing::ground);
     if (b_.method.wind_and_sky) {
         sky_ = samples(spell_.sky_C, Forcing::sky);
@@ -108,6 +127,22 @@ SignalId Compiler::infiltration(const building::Use& use)
     return m_.add_blocks(std::move(values), Forcing::coefficient);
 }
 
+/// How much of a volume flow counts, step by step, where it is measured as outdoor air is.
+SignalId Compiler::of_outdoor_air(SignalId share)
+{
+    if (!b_.method.flows_as_outdoors) return share;
+    const auto [known, is_new] = of_outdoor_air_.try_emplace(share.index);
+    if (is_new) {
+        Signal flow{.forcing = Forcing::coefficient};
+        for (std::size_t i = 0; i < m_.steps; ++i)
+            flow.start.push_back(m_.value(share, i, 0.5) *
+                                 outdoor_flow_counts(b_.method, m_.value(m_.outdoor_air_C, i, 0.5)));
+        flow.end = flow.start;
+        known->second = m_.add(std::move(flow));
+    }
+    return known->second;
+}
+
 Zone Compiler::zone_of(const building::Room& room)
 {
     const building::Use& use = room.use;
@@ -119,9 +154,10 @@ Zone Compiler::zone_of(const building::Room& room)
               .moisture_buffer = use.moisture_buffer,
               .radiant_weight = use.control_operative ? 0.5 : 0.0,
               .convective_share = 1.0 - use.radiant_share.value};
-    zone.infiltration_kg_per_s = {{infiltration(use), air_kg / 3600.0}};
+    zone.infiltration_kg_per_s = {{of_outdoor_air(infiltration(use)), air_kg / 3600.0}};
     const double by_plan = room.outdoor_air_by_plan_m3_per_s() * density;
-    if (by_plan > 0.0) zone.ventilation_kg_per_s = {{profile(use.ventilation_profile, Forcing::coefficient), by_plan}};
+    if (by_plan > 0.0)
+        zone.ventilation_kg_per_s = {{of_outdoor_air(profile(use.ventilation_profile, Forcing::coefficient)), by_plan}};
     if (!winter()) add_gains(room, zone);
     add_control(room, zone);
     return zone;
@@ -204,7 +240,6 @@ void Compiler::add_control(const building::Room& room, Zone& zone)
     if (winter() || !use.cooling_setpoint_C) return;
     zone.cool_above_C = set_point(use.cooling_setpoint_C->value, use.cooling_setback, 1.0);
     if (!use.humidity_limit && !on_design_day()) return;
-    zone.dry_while_cooled_alone = !use.humidity_limit;
     const auto limit = air::MoistAir::from_relative_humidity(
         quantity::Temperature::celsius(use.cooling_setpoint_C->value),
         use.humidity_limit ? use.humidity_limit->value : building::assumed_design_humidity, spell_.pressure);

@@ -189,6 +189,7 @@ void Compiler::add_door(const building::Surface& s, const building::Opening& doo
     if (auto* outdoors = std::get_if<OutdoorFace>(&outside); outdoors != nullptr && !winter())
         outdoors->absorbed_W = {{sun_on(s, &door), door.area_m2() * door_solar_absorptance}};
     sun_[zone_of_room_[s.room]].faces.push_back({.surface = m_.surfaces.size()});
+    if (inner(s)) sun_[zone_of_room_[s.beyond.room]].faces.push_back({.surface = m_.surfaces.size(), .inside = false});
     m_.surfaces.push_back({.id = b_.rooms[s.room].name + " / " + s.name + " / door",
                            .area_m2 = door.area_m2(),
                            .wall = massless_wall(fabric::face_to_face_resistance(as_stated)),

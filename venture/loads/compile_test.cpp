@@ -286,5 +286,43 @@ TEST(MoistureBuffer, EvensOutTheDay)
     EXPECT_LT(swing(), 0.4 * alone);
 }
 
+// --- conventions of air
+
+TEST(Flows, OfOutdoorAirAsItIsWeighMoreInWinter)
+{
+    building::Input in = one_room();
+    in.rooms[0].use.ventilation_flow = 0.05;
+    const auto air_W = [&] {
+        double sum = 0.0;
+        const RoomLoads all = design_loads(built(in)).loads;
+        for (const PaperTerm& t : all.rooms[0].paper)
+            if (t.what == "infiltration" || t.what == "ventilation") sum += t.loss_W;
+        return sum;
+    };
+    const double usual_W = air_W(), heating_W = design_loads(built(in)).loads.rooms[0].heating_W;
+    in.method.outdoor_air_flows = std::string{"as outdoors"};
+    EXPECT_NEAR(air_W(), usual_W * 293.15 / 268.15, 1e-9 * usual_W); // 268.15 K outdoors
+    const double more_W = design_loads(built(in)).loads.rooms[0].heating_W - heating_W;
+    EXPECT_NEAR(more_W, usual_W * (293.15 / 268.15 - 1.0), 0.1 * more_W); // operative set-point: air is warmer
+}
+
+TEST(AirHeat, WithItsVapourIsMore)
+{
+    building::Input in = one_room();
+    in.rooms[0].use.cooling_setpoint = 24.0;
+    in.rooms[0].use.ventilation_flow = 0.05;
+    const building::Building dry = built(in);
+    in.method.air_heat = std::string{"moist"};
+    const building::Building moist = built(in);
+    const climate::DesignDay july = climate::cooling_design_day(dry.site, dry.site.months[0]);
+    EXPECT_DOUBLE_EQ(compile(dry, july).model.air_specific_heat_J_per_kgK, 1006.0);
+    EXPECT_NEAR(compile(moist, july).model.air_specific_heat_J_per_kgK, 1006.0 + 1860.0 * july.humidity_ratio[0], 0.1);
+    // the flow of dry air, and with it of moisture, stays what it was
+    const auto moisture = [&](const building::Building& b) {
+        return run_periodic_day(compile(b, july).model).zones[0].humidity_ratio[3];
+    };
+    EXPECT_NEAR(moisture(moist), moisture(dry), 1e-9);
+}
+
 } // namespace
 } // namespace venture::loads

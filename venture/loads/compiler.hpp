@@ -73,6 +73,7 @@ private:
     void add_limits();
     void add_transfer_air();
     SignalId infiltration(const building::Use& use);
+    SignalId of_outdoor_air(SignalId share);
     SignalId set_point(double temperature_C, const std::optional<building::Setback>& setback, double towards);
     SignalId profile(std::size_t index, Forcing forcing);
     [[nodiscard]] const calendar::Profile& profile_at(std::size_t calendar, std::size_t hour) const;
@@ -129,6 +130,7 @@ private:
     SignalId site_ground_{}, sky_{}, wind_film_{};
     std::map<std::pair<std::size_t, Forcing>, SignalId> profiles_{};
     std::map<std::tuple<double, double, std::size_t, double, double>, SignalId> set_points_{};
+    std::map<std::uint32_t, SignalId> of_outdoor_air_{};            ///< by the share of a flow
     std::map<std::size_t, SignalId> grounds_{};                     ///< by build-up
     std::map<std::pair<double, double>, SignalId> near_outdoors_{}; ///< outdoor air times one, plus the other
     std::map<double, std::size_t> massless_{};

@@ -158,14 +158,26 @@ void find_most_humid(const Building& b, const Run& run, std::size_t r, RoomLoad&
     }
 }
 
+/// A limit that was typed holds at all times. One that is assumed asks for nothing while the room is not cooled: no coil
+/// runs then.
+std::vector<double> asked_latent_W(const building::Room& room, const ZoneDay& day)
+{
+    std::vector<double> out = day.latent_W;
+    if (!room.use.humidity_limit)
+        for (std::size_t h = 0; h < out.size(); ++h)
+            if (day.cooling_W[h] <= 0.0) out[h] = 0.0;
+    return out;
+}
+
 void add_cooling(const Building& b, const Run& run, std::size_t r, RoomLoad& out)
 {
     const ZoneDay& day = zone_day(run, r);
     find_most_humid(b, run, r, out);
-    out.cooling_days.push_back({run.day.name, run.day.month, run.day.clock_ahead_h, day.cooling_W, day.latent_W});
+    const std::vector<double> latent_W = asked_latent_W(b.rooms[r], day);
+    out.cooling_days.push_back({run.day.name, run.day.month, run.day.clock_ahead_h, day.cooling_W, latent_W});
     out.highest_air_C = std::max(out.highest_air_C, *std::ranges::max_element(day.air_C));
     for (std::size_t h = 0; h < day.cooling_W.size(); ++h) {
-        const double total = day.cooling_W[h] + day.latent_W[h];
+        const double total = day.cooling_W[h] + latent_W[h];
         if (day.cooling_W[h] > out.cooling_sensible_peak_W) {
             out.cooling_sensible_peak_W = day.cooling_W[h];
             out.cooling_sensible_when = at_hour(run.day, h);
@@ -173,7 +185,7 @@ void add_cooling(const Building& b, const Run& run, std::size_t r, RoomLoad& out
         if (total <= out.cooling_W) continue;
         out.cooling_W = total;
         out.cooling_sensible_W = day.cooling_W[h];
-        out.cooling_latent_W = day.latent_W[h];
+        out.cooling_latent_W = latent_W[h];
         out.cooling_when = at_hour(run.day, h);
         out.cooling_air_C = day.air_C[h];
         out.cooling_humidity_ratio = day.humidity_ratio[h];

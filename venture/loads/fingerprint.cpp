@@ -56,7 +56,6 @@ std::uint64_t fingerprint_of(const ThermalModel& m)
         add_face(f, s.inside);
     }
     for (const Zone& z : m.zones) {
-        f.add_bits(z.dry_while_cooled_alone ? 1U : 0U);
         for (const double v : {z.air_capacity_J_per_K, z.dry_air_kg, z.moisture_buffer, z.thermal_bridges_W_per_K,
                                z.radiant_weight, z.convective_share})
             f.add(v);

@@ -204,8 +204,7 @@ TEST(PartyWalls, CountTheirInnerHalf)
         Input in = shell();
         in.fabric.inner_wall = std::string{"thick"};
         in.fabric.party_wall = std::string{"thick"};
-        in.build_ups.push_back(
-            build_up("thick", {"80 mm brick"}));
+        in.build_ups.push_back(build_up("thick", {"80 mm brick"}));
         in.rooms = {room("A", 0, 0, 5, 4)};
         if (with_neighbour) in.rooms.push_back(room("B", 5, 0, 5, 4));
         for (building::RoomInput& r : in.rooms) {

@@ -80,9 +80,9 @@ private:
         const double ratio = typed_W / computed->computed_W;
         if (ratio < far_off && ratio > 1.0 / far_off) return;
         add(codes::load_far_off, room, typed.origin,
-            fmt::format("{} of '{}' is typed as {}, and {} {} by its shape and use", what, room.name,
-                        units_.text(typed_W, "power"), units_.text(computed->computed_W, "power"),
-                        ratio < 1.0 ? "is more than three times that" : "is less than a third of that"),
+            fmt::format("{} of '{}' is typed as {}; by its shape and use it would be {}", what, room.name,
+                        units_.text(typed_W, quantity::Kind::power, 3),
+                        units_.text(computed->computed_W, quantity::Kind::power, 3)),
             "check the unit: W or kW; or say in load_reason why")
             .inputs = fmt::format("{:.0f} {:.0f}", typed_W, computed->computed_W);
     }

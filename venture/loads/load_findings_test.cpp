@@ -88,8 +88,7 @@ TEST(AssumedHumidity, MakesALatentLoadWhileARoomIsCooled)
     const RoomLoad typed = design_loads(built(in)).loads.rooms[0];
     EXPECT_NEAR(typed.cooling_latent_W, assumed.cooling_latent_W, 0.02 * typed.cooling_W); // while it is cooled, alike
     for (const LoadDay& day : assumed.cooling_days)
-        for (std::size_t h = 0; h < 24; ++h)
-            EXPECT_TRUE(day.sensible_W[h] > 0.0 || day.latent_W[h] == 0.0) << h;
+        for (std::size_t h = 0; h < 24; ++h) EXPECT_TRUE(day.sensible_W[h] > 0.0 || day.latent_W[h] == 0.0) << h;
 }
 
 } // namespace

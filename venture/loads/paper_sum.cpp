@@ -44,9 +44,10 @@ public:
                                   bridge.heat_loss_W_per_K * (own_C() - b_.site.winter.dry_bulb_C)});
         const building::Room& room = b_.rooms[room_];
         const double outdoor_C = b_.site.winter.dry_bulb_C;
-        add_air("infiltration", room.use.infiltration_per_h.value * room.volume_m3 / 3600.0, outdoor_C);
+        const double counts = outdoor_flow_counts(b_.method, outdoor_C);
+        add_air("infiltration", counts * room.use.infiltration_per_h.value * room.volume_m3 / 3600.0, outdoor_C);
         const double most = b_.calendars[room.use.ventilation_profile].on_design_day(0).highest();
-        add_air("ventilation", room.outdoor_air_by_plan_m3_per_s() * most, outdoor_C);
+        add_air("ventilation", counts * room.outdoor_air_by_plan_m3_per_s() * most, outdoor_C);
         for (const building::TransferAir& air : b_.transfer_air) {
             if (air.to == room_) add_transfer(air, air.from);
             if (air.from == room_ && air.both_ways) add_transfer(air, air.to);
@@ -103,8 +104,8 @@ private:
     void add_air(std::string what, double flow_m3_per_s, double far_C)
     {
         if (flow_m3_per_s <= 0.0) return;
-        const double h =
-            flow_m3_per_s * room_air_density_kg_per_m3(air::standard_pressure(b_.site.place.height_m)) * 1006.0;
+        const double h = flow_m3_per_s * room_air_density_kg_per_m3(air::standard_pressure(b_.site.place.height_m)) *
+                         air_specific_heat_J_per_kgK(b_.method, climate::winter_design_day(b_.site).humidity_ratio[0]);
         terms_.push_back({std::move(what), 0.0, 0.0, h, far_C, h * (own_C() - far_C)});
     }
 

@@ -44,7 +44,6 @@ StageSolver::StageSolver(const ThermalModel& model, const Links& links, double s
         most_heating_.push_back(index_or(zone.most_heating_W, no_upper_limit));
         most_cooling_.push_back(index_or(zone.most_cooling_W, no_upper_limit));
         dry_above_.push_back(index_or(zone.dry_above_kg_per_kg, no_upper_limit));
-        dry_while_cooled_alone_.push_back(zone.dry_while_cooled_alone);
         for (const TransferAir& air : zone.transfer_air) {
             transfer_.add(air.kg_per_s);
             transfer_from_.push_back(static_cast<std::uint32_t>(air.from));
@@ -263,8 +262,7 @@ double StageSolver::find_moisture_of(std::size_t z, const StageStart& start, Sta
     }
     double w = out > 0.0 ? in / out : s.outdoor_w;
     s.removed_kg_per_s[z] = 0.0;
-    const bool dries = !dry_while_cooled_alone_[z] || s.x.load_W[z] < 0.0;
-    if (const double limit = s.signal[dry_above_[z]]; dries && w > limit) {
+    if (const double limit = s.signal[dry_above_[z]]; w > limit) {
         w = limit;
         s.removed_kg_per_s[z] = in - out * w;
     }

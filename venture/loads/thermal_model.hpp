@@ -164,7 +164,6 @@ struct Zone {
     std::optional<SignalId> heat_below_C{};        ///< heated when the control temperature would fall below
     std::optional<SignalId> cool_above_C{};        ///< cooled when it would rise above; the same signal for both: held
     std::optional<SignalId> dry_above_kg_per_kg{}; ///< moisture is removed above this humidity ratio
-    bool dry_while_cooled_alone = false;           ///< and only while sensible heat is
     double radiant_weight = 0.0; ///< share of the radiant temperature in the control temperature (0 air, 0.5 operative)
     double convective_share = 1.0; ///< of what heats or cools; what planes do not get radiates to the faces by area
     std::vector<PlaneShare> plane_shares{};

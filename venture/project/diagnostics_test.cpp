@@ -98,7 +98,7 @@ TEST(InWords, TellsAPlaceBehindAnInheritedValue)
     const auto line = t.origins.add({OriginKind::file, "project.toml", 2, 1, {}});
     const auto inherited = t.origins.add({.kind = OriginKind::inherited, .text = "room type 'x'", .parent = line});
     t.problems.push_back({.code = "V204", .where = inherited, .message = "m"});
-    EXPECT_EQ(t.words(), "room type 'x' (project.toml:2:1): error V204: m\n    two\n    ^\n");
+    EXPECT_EQ(t.words(), "project.toml:2:1 (room type 'x'): error V204: m\n    two\n    ^\n");
 }
 
 } // namespace

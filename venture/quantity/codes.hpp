@@ -93,8 +93,8 @@ inline constexpr std::string_view synthetic = "V507";       ///< weather that is
 enum class RaisedBy { reading, weather, site, building, services, loads, sizes };
 [[nodiscard]] constexpr RaisedBy raised_by(std::string_view code)
 {
-    if (code < std::string_view{"V200"}) return RaisedBy::reading;
-    if (code >= std::string_view{"V500"} || code == derived) return RaisedBy::weather;
+    if (code < missing) return RaisedBy::reading;
+    if (code >= weather_records || code == derived) return RaisedBy::weather;
     if (code == moved_height || code == odd_place || code == odd_season) return RaisedBy::site;
     if (code == unserved || code == assumed) return RaisedBy::services;
     if (code == humidity_capped || code == typed_load || code == too_hot || code == too_humid || code == load_far_off)

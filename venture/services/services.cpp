@@ -4,6 +4,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/building/chosen_units.hpp>
 #include <venture/building/keys.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/names.hpp>
@@ -21,7 +22,12 @@ namespace {
 
 class Connector {
 public:
-    Connector(const building::Input& input, const std::vector<Client>& clients) : input_{input}, clients_{clients} {}
+    Connector(const building::Input& input, const std::vector<Client>& clients)
+        : input_{input},
+          clients_{clients},
+          units_{building::chosen_units(input.units)}
+    {
+    }
 
     Services run()
     {
@@ -73,20 +79,28 @@ private:
             near ? fmt::format("did you mean '{}'?", *near) : std::string{});
     }
 
+    /// "70/55 degC": supply and return, in the project's units.
+    [[nodiscard]] std::string water(const Circuit& c) const
+    {
+        const auto text = [&](double t_C) { return units_.text(t_C, quantity::Kind::temperature); };
+        const std::string supply = text(c.supply_C);
+        return fmt::format("{}/{}", supply.substr(0, supply.find(' ')), text(c.return_C));
+    }
+
     void assume()
     {
         const bool cools = std::ranges::any_of(clients_, &Client::cooled),
                    heats = !cools || std::ranges::any_of(clients_, &Client::heated);
-        std::vector<std::string_view> what;
+        std::vector<std::string> what;
         if (heats) {
             out_.circuits.push_back({"radiators", Duty::heating, 70.0, 55.0, UnitKind::radiator, out_.plants.size()});
             out_.plants.push_back({"boiler", PlantKind::boiler, 0.0, 1});
-            what.emplace_back("radiators at 70/55 degC on one boiler");
+            what.push_back(fmt::format("radiators at {} on one boiler", water(out_.circuits.back())));
         }
         if (cools) {
             out_.circuits.push_back({"fan coils", Duty::cooling, 7.0, 12.0, UnitKind::fan_coil, out_.plants.size()});
             out_.plants.push_back({"chiller", PlantKind::chiller, 0.0, 1});
-            what.emplace_back("fan coils at 7/12 degC on one chiller");
+            what.push_back(fmt::format("fan coils at {} on one chiller", water(out_.circuits.back())));
         }
         say(Severity::note, codes::assumed, {},
             fmt::format("no circuits are given: {} are assumed, without margins", fmt::join(what, " and ")),
@@ -202,6 +216,7 @@ private:
 
     const building::Input& input_;
     const std::vector<Client>& clients_;
+    quantity::PreferredUnits units_; ///< that messages speak in
     Services out_{};
 };
 
