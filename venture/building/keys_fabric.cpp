@@ -237,9 +237,13 @@ std::span<const Key<GroundInput>> keys<GroundInput>()
         {otherwise_word(word("void_shelter", "from that wind", {"sheltered", "average", "exposed"}), "average",
                         "ISO 13370: 0.05"),
          &T::void_shelter},
-        {must(number("outdoor_mean", Kind::temperature, -30, 40, "mean temperature of the year")), &T::outdoor_mean},
-        {must(number("outdoor_amplitude", Kind::temperature_difference, 0, 40,
-                     "half the difference between the warmest and the coldest month's mean")),
+        {number("outdoor_mean", Kind::temperature, -30, 40,
+                "mean temperature of the year; with outdoor_amplitude floors and walls find the ground's temperature "
+                "month "
+                "by month, without both that of the site stands"),
+         &T::outdoor_mean},
+        {number("outdoor_amplitude", Kind::temperature_difference, 0, 40,
+                "half the difference between the warmest and the coldest month's mean"),
          &T::outdoor_amplitude},
         {number("coldest_month", Kind::number, 0.5, 12.5,
                 "of the outdoor air: 1 is January, 7 July; that of [[monthly_mean]] if there are any, else January "

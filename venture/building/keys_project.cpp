@@ -109,6 +109,7 @@ std::span<const Key<UnitsInput>> keys<UnitsInput>()
                                   &T::conductivity,
                                   &T::density,
                                   &T::specific_heat,
+                                  &T::areal_mass,
                                   &T::areal_capacity,
                                   &T::air_flow,
                                   &T::standard_air_flow,

@@ -218,6 +218,7 @@ Resolved Resolver::run()
     check_repetitions();
     check_fabric_names();
     check_face_keys();
+    check_ground_is_whole();
     check_room_types();
     const bool tables_sound = !quantity::has_error(problems_);
     add_rooms();

@@ -191,6 +191,33 @@ Resolver::OnGround& Resolver::level_of(const Surface& s, std::map<std::int64_t, 
     return own == levels.end() ? levels.begin()->second : own->second;
 }
 
+/// The height of the ground outside may stand alone; all else of [ground] asks for the year outdoors.
+void Resolver::check_ground_is_whole()
+{
+    const GroundInput& given = input_.ground;
+    bool more = false;
+    quantity::OriginId where{};
+    for (const auto& key : keys<GroundInput>())
+        std::visit(
+            [&](auto field) {
+                const auto& value = given.*field;
+                const bool alone = key.spec.name == "level" || key.spec.name == "note";
+                if (alone || !value) return;
+                const auto kind = input_.origins.at(value.origin).kind;
+                if (kind == quantity::OriginKind::default_value || kind == quantity::OriginKind::computed) return;
+                more = true;
+                where = value.origin;
+            },
+            key.field);
+    if (!more) return;
+    for (const auto field : {&GroundInput::outdoor_mean, &GroundInput::outdoor_amplitude})
+        if (!(given.*field) && !(given.*field).refused)
+            problem(codes::missing, where,
+                    fmt::format("[ground] has no '{}', without which nothing but its `level` can be used",
+                                spec_of(field).name),
+                    fmt::format("`venture explain ground/{}` tells more", spec_of(field).name));
+}
+
 /// Where nobody said when it is coldest: the coldest of the monthly means, else midwinter of the hemisphere.
 void Resolver::set_coldest_month()
 {

@@ -69,19 +69,11 @@ void spread_evenly(const Stretch& stretch, double wall_begins_m)
     }
 }
 
-/// Openings by area or by share of the wall: in its proportions; where these do not all fit side by side, narrower and
-/// higher.
-void size_by_wall(double width_m, double height_m, double wall_m2, double area_m2, double share, std::size_t count,
-                  Opening& out)
-{
-    const double area = area_m2 > 0.0 ? area_m2 : share * wall_m2, scale = std::sqrt(area / (width_m * height_m));
-    out.width_m = scale * width_m / static_cast<double>(count);
-    out.height_m = scale * height_m;
-}
-
 } // namespace
 
 std::size_t Resolver::ToPlace::count() const { return static_cast<std::size_t>(given->count ? *given->count : 1.0); }
+
+double Resolver::ToPlace::row_m() const { return opening.width_m * static_cast<double>(count()); }
 
 /// Whether one opening lies within its surface; if not, that is told.
 bool Resolver::fits(const Surface& surface, const ToPlace& one, double free_m2)
@@ -128,62 +120,89 @@ void Resolver::tell_overlaps(const Surface& surface, const std::vector<ToPlace>&
         }
 }
 
-/// Openings with a place stand there; the others are spread, as typed from left to right, over the widest free stretches.
-void Resolver::place_in(Surface& surface, std::vector<ToPlace>& openings)
+/// Openings by area or by share of the wall, in its proportions; narrower and higher where they do not fit side by side.
+void Resolver::size_by_wall(const Surface& surface, std::vector<ToPlace>& openings)
 {
     const Extents e = extents_of(surface);
-    const double foot = surface.is_upright() ? e.low_m - building_.rooms[surface.room].floor_m : 0.0;
     double all_m = 0.0, by_wall_m = 0.0;
     for (ToPlace& one : openings) {
-        if (!one.given->width)
-            size_by_wall(e.width_m, e.height_m, surface.gross_m2, value_of(one.given->area), value_of(one.given->share),
-                         one.count(), one.opening);
-        const double wide = one.opening.width_m * static_cast<double>(one.count());
-        all_m += wide;
-        if (!one.given->width) by_wall_m += wide;
-    }
-    if (all_m > e.width_m && by_wall_m > all_m - e.width_m)
-        for (ToPlace& one : openings) {
-            if (one.given->width) continue;
-            const double narrower = (by_wall_m - (all_m - e.width_m)) / by_wall_m;
-            one.opening.width_m *= narrower;
-            one.opening.height_m /= narrower;
-        }
-    std::vector<std::pair<double, double>> taken;
-    for (ToPlace& one : openings) {
-        Opening& o = one.opening;
         const OpeningInput& given = *one.given;
-        // a roof window stands in the middle of its roof, and so does what is sized by its wall
-        const double spare_m = std::max(0.0, e.height_m - o.height_m);
-        const double usual = !surface.is_upright() || !given.width ? 0.5 * spare_m
-                             : o.kind == Opening::Kind::door       ? 0.0
-                                                                   : 0.9;
-        o.sill_m = given.sill ? *given.sill : foot + std::min(std::max(0.0, usual - foot), spare_m);
-        const double row_m = o.width_m * static_cast<double>(one.count()),
-                     first_m = given.from_left ? *given.from_left : e.width_m - value_of(given.from_right) - row_m;
-        for (std::size_t i = 0; i < one.count(); ++i)
-            o.from_left_m.push_back(e.left_m + first_m + static_cast<double>(i) * o.width_m);
-        if (one.has_place()) taken.emplace_back(first_m, first_m + row_m);
+        const auto count = static_cast<double>(one.count());
+        if (!given.width) {
+            const double area = given.area ? *given.area : *given.share * surface.gross_m2,
+                         scale = std::sqrt(area / (e.width_m * e.height_m));
+            one.opening.width_m = scale * e.width_m / count;
+            one.opening.height_m = scale * e.height_m;
+            by_wall_m += one.opening.width_m * count;
+        }
+        all_m += one.opening.width_m * count;
+    }
+    const double too_wide_m = all_m - e.width_m;
+    if (too_wide_m <= 0.0 || by_wall_m <= too_wide_m) return;
+    const double narrower = (by_wall_m - too_wide_m) / by_wall_m;
+    for (ToPlace& one : openings) {
+        if (one.given->width) continue;
+        one.opening.width_m *= narrower;
+        one.opening.height_m /= narrower;
+    }
+}
+
+/// Sill and left edges as typed; where they are not, the usual sill, and any left edge.
+/// @param foot_m  of the surface, above the room's floor
+void Resolver::seat(const Surface& surface, double foot_m, ToPlace& one)
+{
+    const Extents e = extents_of(surface);
+    Opening& o = one.opening;
+    const OpeningInput& given = *one.given;
+    constexpr double usual_sill_m = 0.9;
+    const double spare_m = std::max(0.0, e.height_m - o.height_m);
+    // a roof window stands in the middle of its roof, and so does what is sized by its wall
+    const bool in_the_middle = !surface.is_upright() || !given.width;
+    const double usual_m = in_the_middle ? 0.5 * spare_m : o.kind == Opening::Kind::door ? 0.0 : usual_sill_m;
+    o.sill_m = given.sill ? *given.sill : foot_m + std::min(std::max(0.0, usual_m - foot_m), spare_m);
+    const double first_m = given.from_left ? *given.from_left : e.width_m - value_of(given.from_right) - one.row_m();
+    for (std::size_t i = 0; i < one.count(); ++i)
+        o.from_left_m.push_back(e.left_m + first_m + static_cast<double>(i) * o.width_m);
+}
+
+/// Openings without a place, as typed from left to right, over the widest stretches that the others leave.
+void Resolver::spread(const Surface& surface, std::vector<ToPlace>& openings)
+{
+    const Extents e = extents_of(surface);
+    std::vector<std::pair<double, double>> taken;
+    for (const ToPlace& one : openings) {
+        const double first_m = one.opening.from_left_m.front() - e.left_m;
+        if (one.has_place()) taken.emplace_back(first_m, first_m + one.row_m());
     }
     std::vector<Stretch> free = free_stretches(e.width_m, std::move(taken));
     for (ToPlace& one : openings)
         for (std::size_t i = 0; !one.has_place() && i < one.count(); ++i) {
+            Opening& o = one.opening;
             const auto widest = std::ranges::max_element(free, {}, &Stretch::left_over_m);
-            if (widest == free.end() || widest->left_over_m() < one.opening.width_m - rounding_m)
-                one.opening.from_left_m[i] = e.left_m + 0.5 * (e.width_m - one.opening.width_m); // told if over another
+            if (widest == free.end() || widest->left_over_m() < o.width_m - rounding_m)
+                o.from_left_m[i] = e.left_m + 0.5 * (e.width_m - o.width_m); // told if it stands in another
             else
-                widest->holds.emplace_back(&one.opening, i);
+                widest->holds.emplace_back(&o, i);
         }
     for (const Stretch& stretch : free)
         if (!stretch.holds.empty()) spread_evenly(stretch, e.left_m);
+}
+
+void Resolver::place_in(Surface& surface, std::vector<ToPlace>& openings)
+{
+    const double foot_m =
+        surface.is_upright() ? extents_of(surface).low_m - building_.rooms[surface.room].floor_m : 0.0;
+    size_by_wall(surface, openings);
+    for (ToPlace& one : openings) seat(surface, foot_m, one);
+    spread(surface, openings);
     bool all_fit = true;
     double free_m2 = surface.gross_m2;
     for (const ToPlace& one : openings) {
         all_fit = fits(surface, one, free_m2) && all_fit;
         free_m2 -= one.opening.area_m2();
     }
-    if (all_fit) tell_overlaps(surface, openings);
     if (!all_fit) return;
+    tell_overlaps(surface, openings);
     for (ToPlace& one : openings) surface.openings.push_back(std::move(one.opening));
 }
 

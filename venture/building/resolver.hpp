@@ -91,6 +91,7 @@ private:
     [[nodiscard]] OnGround& level_of(const Surface& surface, std::map<std::int64_t, OnGround>& levels) const;
     [[nodiscard]] fabric::GroundYear ground_of(const Surface& surface, const OnGround& on) const;
     [[nodiscard]] bool add_with_ground(const Surface& surface, const OnGround& on);
+    void check_ground_is_whole();
     void set_coldest_month();
     void add_ground();
 
@@ -226,18 +227,24 @@ private:
 
     // resolve_findings.cpp: what is odd about the whole
     void look_over_rooms();
-    void look_at_glass();
-    void look_at_gains(const Room& room);
-    void look_at_heat_and_air(std::size_t room);
-    void look_at_air(const Room& room);
-    void look_at_people(const Room& room);
-    void look_at_name(const Room& room);
     void look_at_hours();
     void look_at_calendars();
     void look_at_left_out();
     void look_at_voids();
     void look_at_build_ups();
     void look_at_levels();
+    void look_at_bridges();
+    void look_at_winter();
+
+    // resolve_room_findings.cpp: what is odd about single rooms
+    void look_at_glass();
+    void look_at_size(const Room& room);
+    void look_at_gains(const Room& room);
+    void look_at_moisture(const Room& room);
+    void look_at_heat_and_air(std::size_t room);
+    void look_at_air(const Room& room);
+    void look_at_people(const Room& room);
+    void look_at_name(const Room& room);
     void look_at_sliding();
 
     // resolve_surfaces.cpp: what encloses them
@@ -286,10 +293,14 @@ private:
         std::string label;
         Opening opening;
         [[nodiscard]] std::size_t count() const;
+        [[nodiscard]] double row_m() const; ///< all of them side by side
         [[nodiscard]] bool has_place() const { return given->from_left || given->from_right; }
     };
     void place_openings();
     void place_in(Surface& surface, std::vector<ToPlace>& openings);
+    static void size_by_wall(const Surface& surface, std::vector<ToPlace>& openings);
+    static void seat(const Surface& surface, double foot_m, ToPlace& one);
+    static void spread(const Surface& surface, std::vector<ToPlace>& openings);
     [[nodiscard]] bool fits(const Surface& surface, const ToPlace& one, double free_m2);
     void tell_overlaps(const Surface& surface, const std::vector<ToPlace>& openings);
 

@@ -12,6 +12,7 @@
 #include <venture/exchange/loads_table.hpp>
 #include <venture/project/output.hpp>
 #include <venture/project/schema.hpp>
+#include <venture/quantity/codes.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/report/building_page.hpp>
@@ -162,7 +163,11 @@ ExitCode size(const CommonOptions& o)
     else
         print((job.building() ? report::loads_heading(*job.building(), job.units()) + "\n" : assumptions_text(job)) +
               report::size_text(sizing, job.units()) + libraries_in_words(job) + "\n");
-    return finish(job, o, sizing.met() && job.design().converged());
+    const auto open = job.findings().open;
+    const bool all_served = std::ranges::none_of(open, [](const quantity::Problem& p) {
+        return p.code == quantity::codes::unserved; // unless that was accepted
+    });
+    return finish(job, o, sizing.met() && all_served && job.design().converged());
 }
 
 ExitCode draw_building(const CommonOptions& o, const DrawOptions& draw)

@@ -30,6 +30,7 @@ const std::vector<PrintedQuantity>& printed_quantities()
         {"conductivity", Kind::conductivity, "W/mK", "Btu/h.ft.F", "of materials"},
         {"density", Kind::density, "kg/m3", "lb/ft3", "of materials"},
         {"specific_heat", Kind::specific_heat, "J/kgK", "Btu/lb.F", "of materials"},
+        {"areal_mass", Kind::areal_mass, "kg/m2", "lb/ft2", "of build-ups"},
         {"areal_capacity", Kind::areal_capacity, "kJ/m2K", "Btu/ft2.F", "of furniture and surfaces"},
         {"air_flow", Kind::air_flow, "L/s", "cfm", "actual flow of air"},
         {"standard_air_flow", Kind::standard_air_flow, "L/s std", "scfm", "flow of air at 1.2 kg/m3"},

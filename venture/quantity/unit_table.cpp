@@ -65,6 +65,8 @@ constexpr std::array all_units = {
     Unit{Kind::specific_heat, "J/kgK", 1.0, 0.0, 0, "J/(kgK)|J/kg.K|J/(kg.K)"},
     Unit{Kind::specific_heat, "kJ/kgK", 1000.0, 0.0, 3, "kJ/(kgK)|kJ/kg.K|kJ/(kg.K)"},
     Unit{Kind::specific_heat, "Btu/lb.F", btu_J / pound / rankine_K, 0.0, 4, "Btu/lbF|Btu/(lb.F)|Btu/lb.degF"},
+    Unit{Kind::areal_mass, "kg/m2", 1.0, 0.0, 0},
+    Unit{Kind::areal_mass, "lb/ft2", pound / square_foot, 0.0, 1},
     Unit{Kind::areal_capacity, "kJ/m2K", 1000.0, 0.0, 1, "kJ/(m2K)|kJ/m2.K|kJ/(m2.K)"},
     Unit{Kind::areal_capacity, "Btu/ft2.F", btu_J / square_foot / rankine_K, 0.0, 3, "Btu/ft2F|Btu/(ft2.F)"},
     Unit{Kind::air_flow, "L/s", 0.001, 0.0, 1, "l/s"},

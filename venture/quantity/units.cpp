@@ -39,6 +39,7 @@ constexpr std::array kind_names = {
     KindName{Kind::density, "density"},
     KindName{Kind::specific_heat, "specific heat"},
     KindName{Kind::areal_capacity, "heat capacity per area"},
+    KindName{Kind::areal_mass, "mass per area"},
     KindName{Kind::air_flow, "air flow"},
     KindName{Kind::standard_air_flow, "standard air flow"},
     KindName{Kind::air_flow_per_area, "air flow per area"},

@@ -29,6 +29,7 @@ enum class Kind {
     density,
     specific_heat,
     areal_capacity,
+    areal_mass,
     air_flow,
     standard_air_flow, ///< of air at 1.2 kg/m3
     air_flow_per_area,

@@ -37,7 +37,7 @@ std::string layers_table(const Buildup& b, const fabric::TemperatureProfile& pro
     add_column(table, "density", "density", units);
     add_column(table, "specific heat", "specific_heat", units);
     add_column(table, "resistance", "resistance", units);
-    table.add_column("mass\nkg/m2");
+    add_column(table, "mass", "areal_mass", units);
     add_column(table, "inner side", "temperature", units);
     for (std::size_t i = 0; i < b.layers.size(); ++i) {
         const Layer& layer = b.layers[i];
@@ -51,7 +51,7 @@ std::string layers_table(const Buildup& b, const fabric::TemperatureProfile& pro
              of_material(layer.material.density_kg_per_m3, "density"),
              of_material(layer.material.specific_heat_J_per_kgK, "specific_heat"),
              units.number(layer.resistance(), "resistance"),
-             layer.has_capacity() ? fmt::format("{:.0f}", layer.thickness_m * layer.material.density_kg_per_m3) : "-",
+             of_material(layer.thickness_m * layer.material.density_kg_per_m3, "areal_mass"),
              units.number(profile.at_faces_C[i + 1], "temperature")});
     }
     return table.text();
@@ -81,11 +81,12 @@ std::string wave_in_words(const Buildup& b, const WallConditions& c, const Prefe
                           units.text(p.transmittance.size, "heat_transfer"));
     return fmt::format(
         "Daily wave (ISO 13786): {}\nAdmittance {} inside, {} outside; areal capacity {} inside, {} outside\n"
-        "Mass {:.0f} kg/m2, of it {:.0f} kg/m2 between room and insulation\n",
+        "Mass {}, of it {} between room and insulation\n",
         arrives, units.text(p.admittance_inside.size, "heat_transfer"),
         units.text(p.admittance_outside.size, "heat_transfer"),
         units.text(p.areal_capacity_inside_J_per_m2K, "areal_capacity"),
-        units.text(p.areal_capacity_outside_J_per_m2K, "areal_capacity"), mass_kg_per_m2(b), inner_mass_kg_per_m2(b));
+        units.text(p.areal_capacity_outside_J_per_m2K, "areal_capacity"), units.text(mass_kg_per_m2(b), "areal_mass"),
+        units.text(inner_mass_kg_per_m2(b), "areal_mass"));
 }
 
 /// Where the dew point of the room's air lies.

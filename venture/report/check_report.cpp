@@ -242,6 +242,13 @@ std::string defaults_text(const Building& b, const PreferredUnits& units)
         }
         if (rooms > 0) out += fmt::format("  {} of {} rooms: {} = {}\n", rooms, b.rooms.size(), v.name, taken);
     }
+    const auto not_limited = std::ranges::count_if(b.rooms, [](const building::Room& r) {
+        return r.use.cooling_setpoint_C && !r.use.humidity_limit && !r.left_out;
+    });
+    if (not_limited > 0)
+        out += fmt::format("  {} of {} rooms: cooled without a humidity_limit, on cooling design days held at {:.0f} % "
+                           "(our assumption)\n",
+                           not_limited, b.rooms.size(), 100.0 * building::assumed_design_humidity);
     const auto operative =
         std::ranges::count_if(b.rooms, [](const building::Room& r) { return r.use.control_operative; });
     if (operative == std::ssize(b.rooms))
@@ -310,6 +317,7 @@ json check_json(const Building& b)
                             {"azimuth_deg", s.azimuth_deg},
                             {"tilt_deg", s.tilt_deg},
                             {"build_up", b.build_ups[s.build_up].layers.name},
+                            {"half_each_way", s.other_half.has_value()},
                             {"u_W_per_m2K", building::u_value(b, s)}});
     json calendars = json::array();
     const std::set<std::size_t> used = calendars_in_use(b);
