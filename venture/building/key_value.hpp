@@ -59,13 +59,14 @@ namespace venture::building {
 
 /// Reads a number with its unit into `out`.
 [[nodiscard]] inline std::optional<quantity::Problem> read_number(std::string_view text, const quantity::KeySpec& spec,
-                                                                  quantity::OriginId where, double& out)
+                                                                  quantity::OriginId where, double& out,
+                                                                  const quantity::PreferredUnits& units = {})
 {
     const auto parsed = quantity::parse_quantity(text, spec.kind);
     if (const auto* wrong = std::get_if<quantity::QuantityProblem>(&parsed))
         return key_problem(quantity::codes::quantity, where, spec,
                            fmt::format("{} found, expected {}", wrong->found, wrong->expected), wrong->hint);
-    if (auto problem = bounds_problem(std::get<double>(parsed), spec, where)) return problem;
+    if (auto problem = bounds_problem(std::get<double>(parsed), spec, where, units)) return problem;
     out = std::get<double>(parsed);
     return std::nullopt;
 }

@@ -6,6 +6,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/building/chosen_units.hpp>
 #include <venture/building/key_value.hpp>
 #include <venture/building/keys.hpp>
 
@@ -132,7 +133,7 @@ private:
     {
         T value{};
         if constexpr (std::is_same_v<T, double>) {
-            problem_ = read_number(text_, spec, origin_, value);
+            problem_ = read_number(text_, spec, origin_, value, chosen_units(input_.units));
         } else if constexpr (std::is_same_v<T, std::string>) {
             problem_ = read_word(text_, spec, origin_, value);
         } else if constexpr (std::is_same_v<T, TextList>) {
@@ -140,7 +141,7 @@ private:
         } else if constexpr (std::is_same_v<T, QuantityList>) {
             for (const auto& item : split_list(text_)) {
                 value.push_back(0.0);
-                if (!problem_) problem_ = read_number(item, spec, origin_, value.back());
+                if (!problem_) problem_ = read_number(item, spec, origin_, value.back(), chosen_units(input_.units));
             }
             if (!problem_ && spec.count != 0 && value.size() != spec.count)
                 problem_ =

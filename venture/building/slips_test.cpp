@@ -167,7 +167,7 @@ std::vector<Slip> of_rooms()
              in.rooms[0].openings = {window("south", 3.0, 1.2), window("south", 3.0, 1.2)};
          }},
         {"sill_in_millimetres", codes::bounds, "sill", "mm", [](Input& in) { in.rooms[0].openings[0].sill = 900.0; }},
-        {"plan_in_millimetres", codes::odd_size, "is 2e+07 m2 large", "m, mm or ft",
+        {"plan_in_millimetres", codes::odd_size, "is 20000000 m2 large", "m, mm or ft",
          [](Input& in) {
              in.rooms.resize(1);
              in.rooms[0].size = QuantityList{5000.0, 4000.0};

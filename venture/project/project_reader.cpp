@@ -4,6 +4,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/building/chosen_units.hpp>
 #include <venture/building/keys.hpp>
 #include <venture/project/formats.hpp>
 #include <venture/project/record_table.hpp>
@@ -90,13 +91,29 @@ void ProjectReader::read(std::string text, const std::string& file)
     read_libraries();
 }
 
+namespace {
+
+/// What a project prints in, before anything else of it is read; SI if that cannot be read either.
+quantity::PreferredUnits units_of(const toml::table& root)
+{
+    building::UnitsInput units;
+    quantity::OriginPool scratch;
+    std::vector<quantity::Problem> told_later;
+    TableReader{{}, scratch, told_later}.read_single(root, "units", units);
+    return told_later.empty() ? building::chosen_units(units) : quantity::PreferredUnits{};
+}
+
+} // namespace
+
 void ProjectReader::read_toml(std::string text, const std::string& file, FileRole role, std::filesystem::path path)
 {
     being_read_.push_back(file);
     out_.sources.add({.name = file, .role = role, .text = text, .path = std::move(path)}, text);
     TomlDocument document = parse_toml(std::move(text), file, out_.input.origins, out_.problems);
     out_.whole = out_.whole && document.whole;
+    if (role == FileRole::project) units_ = units_of(document.root);
     TableReader reader{file, out_.input.origins, out_.problems};
+    reader.speak_in(units_);
     check_format(document.root, reader, file, role == FileRole::project);
     std::vector<std::string> allowed = {"format", "note", "include"};
     building::for_each_table(out_.input, [&](std::string_view name, auto& records) {
@@ -218,10 +235,13 @@ void ProjectReader::read_lines(const building::TableFileInput& t, const std::str
     out_.sources.add({.name = *t.file, .role = FileRole::table, .text = table.text, .path = out_.folder / *t.file},
                      bytes);
     note_dialect(table, stated, *t.file, out_.input.origins, out_.problems);
-    if (table.header.empty())
+    if (table.header.empty()) {
         problem(codes::file, place(*t.file, 1, 0), "the table is empty", "begin with a row of column names");
-    else
-        RecordTable{table, *t.file, out_.input.origins, out_.problems}.read(records);
+        return;
+    }
+    RecordTable reader{table, *t.file, out_.input.origins, out_.problems};
+    reader.speak_in(units_);
+    reader.read(records);
 }
 
 void ProjectReader::read_named(const Given<std::string>& named, FileRole role)

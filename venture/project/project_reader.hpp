@@ -48,6 +48,7 @@ private:
     std::size_t bytes_ = 0;                                     ///< brought so far
     std::vector<std::string> being_read_{};                     ///< the chain of includes that leads here
     std::map<std::string, quantity::OriginId> single_tables_{}; ///< where each table that stands once was given
+    quantity::PreferredUnits units_{};                          ///< that the project prints in
 };
 
 } // namespace venture::project

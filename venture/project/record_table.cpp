@@ -63,7 +63,7 @@ std::optional<double> RecordTable::number(const CsvCell& cell, const std::string
     const std::string& unit = columns_.at(column).unit;
     if (leading && leading->rest.empty() && !unit.empty()) text += " " + unit;
     double si = 0.0;
-    if (auto problem = building::read_number(text, spec, place(cell.line, cell.column), si)) {
+    if (auto problem = building::read_number(text, spec, place(cell.line, cell.column), si, units_)) {
         problems_.push_back(std::move(*problem));
         return std::nullopt;
     }
@@ -134,7 +134,7 @@ void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<quantity::P
     }
     for (const quantity::Point& p : points)
         for (const double value : {p.x_m, p.y_m, p.z_m})
-            if (auto outside = building::bounds_problem(value, spec, where)) {
+            if (auto outside = building::bounds_problem(value, spec, where, units_)) {
                 problems_.push_back(std::move(*outside));
                 return;
             }

@@ -27,6 +27,9 @@ public:
     {
     }
 
+    /// The units that bounds are told in; SI unless called.
+    void speak_in(quantity::PreferredUnits units) { units_ = std::move(units); }
+
     /// Appends a record for each row.
     template <class Record>
     void read(std::vector<Record>& records)
@@ -103,6 +106,7 @@ private:
     std::string file_;
     quantity::OriginPool& origins_;
     std::vector<quantity::Problem>& problems_;
+    quantity::PreferredUnits units_{};
     std::map<std::string, Column> columns_{};
 };
 

@@ -93,7 +93,7 @@ std::optional<double> TableReader::number(const toml::node& node, const KeySpec&
     const OriginId where = origin_of(node);
     if (const auto text = node.value_exact<std::string>()) {
         double si = 0.0;
-        if (auto problem = building::read_number(*text, spec, where, si)) {
+        if (auto problem = building::read_number(*text, spec, where, si, units_)) {
             problems_.push_back(std::move(*problem));
             return std::nullopt;
         }
@@ -101,7 +101,7 @@ std::optional<double> TableReader::number(const toml::node& node, const KeySpec&
     }
     if (node.is_number()) {
         const double si = std::get<double>(quantity::to_si(*node.value<double>(), "", spec.kind));
-        if (auto problem = building::bounds_problem(si, spec, where)) {
+        if (auto problem = building::bounds_problem(si, spec, where, units_)) {
             problems_.push_back(std::move(*problem));
             return std::nullopt;
         }

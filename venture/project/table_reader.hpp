@@ -26,6 +26,9 @@ public:
     {
     }
 
+    /// The units that bounds are told in; SI unless called.
+    void speak_in(quantity::PreferredUnits units) { units_ = std::move(units); }
+
     /// Reads `root[name]`, a table that stands once, into a record.
     template <class Record>
     void read_single(const toml::table& root, std::string_view name, Record& record)
@@ -103,6 +106,7 @@ private:
     std::string file_, library_, table_{}; ///< the last: the table being read
     quantity::OriginPool& origins_;
     std::vector<quantity::Problem>& problems_;
+    quantity::PreferredUnits units_{};
 };
 
 } // namespace venture::project

@@ -120,7 +120,11 @@ std::string_view PreferredUnits::symbol(Kind kind) const
 std::string PreferredUnits::text(double si, Kind kind, int digits) const
 {
     const std::string_view unit = symbol(kind);
-    const std::string number = fmt::format("{:.{}g}", from_si(si, unit, kind) + 0.0, digits);
+    const double value = from_si(si, unit, kind) + 0.0;
+    std::string number = fmt::format("{:.{}g}", value, digits);
+    constexpr double most = 1e9; // a figure that a reader knows by sight; no power of ten up to it
+    if (std::abs(value) >= 1.0 && std::abs(value) < most && number.find('e') != std::string::npos)
+        number = fmt::format("{:.0f}", std::stod(number));
     return unit.empty() ? number : fmt::format("{} {}", number, unit);
 }
 

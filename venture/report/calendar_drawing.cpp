@@ -121,24 +121,38 @@ private:
             ++shown;
         }
         if (shown < c.rules.size()) line(fmt::format("and {} more rules", c.rules.size() - shown));
-        line(on_design_days(c));
+        for (const std::string& text : on_design_days(c)) line(text);
     }
 
-    /// "design days: winter, July 'office hours'; August 'never'".
-    [[nodiscard]] std::string on_design_days(const calendar::Calendar& c) const
+    /// "'office hours' on design days: winter, Mar to Jul", a line for each profile.
+    [[nodiscard]] std::vector<std::string> on_design_days(const calendar::Calendar& c) const
     {
-        std::vector<std::pair<std::string, std::vector<std::string>>> by_profile = {
-            {c.on_design_day(0).name, {"winter"}}};
+        std::vector<std::pair<std::string, std::vector<int>>> by_profile = {{c.on_design_day(0).name, {0}}};
         for (const int month : what_.design_months) {
             const std::string& name = c.on_design_day(month).name;
             auto known = std::ranges::find(by_profile, name, [](const auto& group) { return group.first; });
             if (known == by_profile.end()) known = by_profile.insert(by_profile.end(), {name, {}});
-            known->second.push_back(climate::month_name(month));
+            known->second.push_back(month);
         }
+        std::vector<std::string> lines;
+        for (const auto& [name, months] : by_profile)
+            lines.push_back(fmt::format("'{}' on design days: {}", name, months_in_words(months)));
+        return lines;
+    }
+
+    /// "winter, Mar to Jul, Sep"; months that follow each other are a range.
+    [[nodiscard]] static std::string months_in_words(const std::vector<int>& months)
+    {
         std::vector<std::string> parts;
-        for (const auto& [name, days] : by_profile)
-            parts.push_back(fmt::format("{} '{}'", fmt::join(days, ", "), name));
-        return fmt::format("design days: {}", fmt::join(parts, "; "));
+        for (std::size_t i = 0; i < months.size();) {
+            std::size_t last = i;
+            while (months[i] != 0 && last + 1 < months.size() && months[last + 1] == months[last] + 1) ++last;
+            const auto word = [](int month) { return month == 0 ? "winter" : climate::month_name(month).substr(0, 3); };
+            const std::string first = word(months[i]);
+            parts.push_back(last > i ? fmt::format("{} to {}", first, word(months[last])) : first);
+            i = last + 1;
+        }
+        return fmt::format("{}", fmt::join(parts, ", "));
     }
 
     const CalendarDrawing& what_;
