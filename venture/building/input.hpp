@@ -25,8 +25,8 @@ struct UnitsInput {
     Given<std::string> preset, note;
     Given<std::string> length, thickness, area, volume, velocity, temperature, temperature_difference, power,
         total_power, power_per_area, heat_transfer, heat_loss, resistance, conductivity, density, specific_heat,
-        areal_mass, areal_capacity, air_flow, standard_air_flow, air_flow_per_area, water_flow, mass, moisture_flow, humidity_ratio,
-        enthalpy, energy, irradiation, cloud_cover, wind, duration, pressure;
+        areal_mass, areal_capacity, air_flow, standard_air_flow, air_flow_per_area, water_flow, mass, moisture_flow,
+        humidity_ratio, enthalpy, energy, irradiation, cloud_cover, wind, duration, pressure;
 };
 
 /// A file of materials, build-ups and the like that several projects share; read, never written.

@@ -228,35 +228,31 @@ void Resolver::look_at_build_ups()
     }
 }
 
-/// Rooms below the project's zero where nobody said how high the ground outside is, and floors that lie on fill.
-void Resolver::look_at_levels()
+/// Rooms below the project's zero where nobody said how high the ground outside is.
+void Resolver::look_at_cellars()
 {
-    constexpr double cellar_m = -1.0, rounding_m = 0.001;
-    const auto floors = [&](auto which) {
-        std::vector<std::string> names;
-        for (const Room& room : building_.rooms)
-            if (room.on_plan && which(room)) names.push_back(room.name);
-        return names;
-    };
+    constexpr double cellar_m = -1.0;
+    std::set<std::size_t> in_the_open;
+    for (const Surface& s : building_.surfaces)
+        if (s.attitude == Attitude::wall && s.beyond.kind == Neighbour::Kind::outdoors &&
+            building_.rooms[s.room].on_plan && building_.rooms[s.room].floor_m <= cellar_m)
+            in_the_open.insert(s.room);
+    if (in_the_open.empty()) return;
+    std::vector<std::string> names;
+    for (const std::size_t r : in_the_open) names.push_back(building_.rooms[r].name);
+    std::ranges::sort(names);
+    finding(Severity::warning, codes::under_zero, building_.rooms[*in_the_open.begin()].origin, "ground/level",
+            fmt::format("nobody said how high the ground outside is: walls of rooms below zero are taken to stand in "
+                        "the open ({})",
+                        quantity::listed(names, 4)),
+            "type [ground] level, the height of the ground outside; walls below it then stand in the ground");
+}
+
+/// Floors without a room below that lie a little above the ground outside.
+void Resolver::look_at_fill()
+{
+    constexpr double rounding_m = 0.001;
     const Given<double>& level = input_.ground.level;
-    const bool by_someone = level && input_.origins.at(level.origin).kind != quantity::OriginKind::computed;
-    if (!by_someone) {
-        std::set<std::size_t> in_open; // rooms with walls to outdoors
-        for (const Surface& s : building_.surfaces)
-            if (s.attitude == Attitude::wall && s.beyond.kind == Neighbour::Kind::outdoors) in_open.insert(s.room);
-        const auto names = floors([&](const Room& room) {
-            return room.floor_m <= cellar_m &&
-                   in_open.contains(static_cast<std::size_t>(&room - building_.rooms.data()));
-        });
-        if (!names.empty())
-            finding(
-                Severity::warning, codes::under_zero, building_.rooms.front().origin, "ground/level",
-                fmt::format("nobody said how high the ground outside is: walls of rooms below zero are taken to stand "
-                            "in the open ({})",
-                            quantity::listed(names, 4)),
-                "type [ground] level, the height of the ground outside; walls below it then stand in the ground");
-        return;
-    }
     std::set<std::string> on_fill;
     for (const Surface& s : building_.surfaces)
         if (s.attitude == Attitude::floor && s.beyond.kind == Neighbour::Kind::ground &&
@@ -290,7 +286,9 @@ void Resolver::look_over_rooms()
     look_at_left_out();
     look_at_voids();
     look_at_build_ups();
-    look_at_levels();
+    const Given<double>& level = input_.ground.level;
+    const bool level_said = level && input_.origins.at(level.origin).kind != quantity::OriginKind::computed;
+    level_said ? look_at_fill() : look_at_cellars();
     look_at_bridges();
     look_at_winter();
     look_at_sliding();

@@ -57,34 +57,42 @@ void Resolver::set_build_up_as_seen_from(std::size_t room, std::size_t build_up,
     surface.build_up = seen;
 }
 
-/// Two rooms without a place that name each other share one wall: the smaller of the two, with what either says of it.
+/// Whether two faces of rooms without a place are the two sides of one wall.
+bool Resolver::name_each_other(const Surface& a, const Surface& b) const
+{
+    return adjoins_room(a) && adjoins_room(b) && !building_.rooms[a.room].on_plan && a.room == b.beyond.room &&
+           b.room == a.beyond.room && b.attitude == opposite(a.attitude);
+}
+
+/// What the side that goes says of the wall goes over to the one that stays, which is the smaller.
+void Resolver::join_sides(Surface& stays, const Surface& goes)
+{
+    const Room &other = building_.rooms[goes.room], &own = building_.rooms[stays.room];
+    if (goes.build_up != no_build_up)
+        set_build_up_as_seen_from(goes.room, goes.build_up, stays,
+                                  {building_.build_ups[goes.build_up].layers.name, other.origin});
+    constexpr double alike = 1.01;
+    if (goes.gross_m2 <= alike * stays.gross_m2) return;
+    finding(Severity::warning, codes::near_miss, other.origin, "room/" + other.name,
+            fmt::format("'{}' and '{}' name each other, but the {} of one has {} and the {} of the other {}: the "
+                        "smaller counts, and what is left of the larger nowhere",
+                        other.name, own.name, goes.parent, units_.text(goes.gross_m2, Kind::area), stays.parent,
+                        units_.text(stays.gross_m2, Kind::area)),
+            "give both faces the size of what they share");
+}
+
+/// Two rooms without a place that name each other share one wall.
 void Resolver::join_stated_pairs()
 {
     std::vector<Surface>& all = building_.surfaces;
     std::set<std::size_t> gone;
+    const auto rank = [&](std::size_t k) { return std::pair{all[k].gross_m2, building_.rooms[all[k].room].name}; };
     for (std::size_t i = 0; i < all.size(); ++i) {
         if (!adjoins_room(all[i]) || building_.rooms[all[i].room].on_plan || gone.contains(i)) continue;
         for (std::size_t j = i + 1; j < all.size(); ++j) {
-            if (gone.contains(j) || !adjoins_room(all[j]) || all[j].room != all[i].beyond.room ||
-                all[j].beyond.room != all[i].room || all[j].attitude != opposite(all[i].attitude))
-                continue;
-            const auto rank = [&](std::size_t k) {
-                return std::pair{all[k].gross_m2, building_.rooms[all[k].room].name};
-            };
+            if (gone.contains(j) || !name_each_other(all[i], all[j])) continue;
             const std::size_t stays = rank(i) <= rank(j) ? i : j, goes = stays == i ? j : i;
-            if (all[goes].build_up != no_build_up)
-                set_build_up_as_seen_from(
-                    all[goes].room, all[goes].build_up, all[stays],
-                    {building_.build_ups[all[goes].build_up].layers.name, building_.rooms[all[goes].room].origin});
-            if (all[goes].gross_m2 > 1.01 * all[stays].gross_m2)
-                finding(Severity::warning, codes::near_miss, building_.rooms[all[goes].room].origin,
-                        "room/" + building_.rooms[all[goes].room].name,
-                        fmt::format("'{}' and '{}' name each other, but the {} of one has {} and the {} of the other "
-                                    "{}: the smaller counts, and what is left of the larger nowhere",
-                                    building_.rooms[all[goes].room].name, building_.rooms[all[stays].room].name,
-                                    all[goes].parent, units_.text(all[goes].gross_m2, Kind::area), all[stays].parent,
-                                    units_.text(all[stays].gross_m2, Kind::area)),
-                        "give both faces the size of what they share");
+            join_sides(all[stays], all[goes]);
             gone.insert(goes);
             break;
         }

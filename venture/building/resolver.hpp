@@ -232,7 +232,8 @@ private:
     void look_at_left_out();
     void look_at_voids();
     void look_at_build_ups();
-    void look_at_levels();
+    void look_at_cellars();
+    void look_at_fill();
     void look_at_bridges();
     void look_at_winter();
 
@@ -272,6 +273,8 @@ private:
     [[nodiscard]] std::size_t turned_round(std::size_t build_up);
     void set_build_up_as_seen_from(std::size_t room, std::size_t build_up, Surface& surface,
                                    const Given<std::string>& typed);
+    [[nodiscard]] bool name_each_other(const Surface& a, const Surface& b) const;
+    void join_sides(Surface& stays, const Surface& goes);
     void join_stated_pairs();
     void give_both_ways();
     void end_party_walls_in_the_middle();
