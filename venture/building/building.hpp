@@ -127,6 +127,11 @@ struct Room {
     std::vector<OverruledValue> overruled{};
     int values_given = 0, values_by_type = 0, values_by_default = 0; ///< of its use: who said them
     [[nodiscard]] double outdoor_air_by_plan_m3_per_s() const;       ///< ventilation at full
+    /// Cooled without a limit of humidity: held at `assumed_design_humidity` on cooling design days.
+    [[nodiscard]] bool is_held_at_assumed_humidity() const
+    {
+        return use.cooling_setpoint_C && !use.humidity_limit && !left_out;
+    }
 };
 
 /// What lies behind a surface.

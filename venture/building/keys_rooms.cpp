@@ -161,7 +161,9 @@ std::span<const Key<UseInput>> keys<UseInput>()
         {number("cooling_setpoint", Kind::temperature, 5, 50, "held at most; not cooled unless typed"),
          &T::cooling_setpoint},
         {number("humidity_limit", Kind::fraction, 0.05, 1,
-                "relative humidity at the cooling set-point above which cooling dries; floating unless typed"),
+                "relative humidity at the cooling set-point above which the room is dried, cooled or not; unless typed "
+                "50 % on "
+                "cooling design days (our assumption), and floating in a year"),
          &T::humidity_limit},
         {number("heating_setback", Kind::temperature, -10, 40,
                 "held at least outside the heating profile; the room is then heated up before each of its hours"),

@@ -242,9 +242,7 @@ std::string defaults_text(const Building& b, const PreferredUnits& units)
         }
         if (rooms > 0) out += fmt::format("  {} of {} rooms: {} = {}\n", rooms, b.rooms.size(), v.name, taken);
     }
-    const auto not_limited = std::ranges::count_if(b.rooms, [](const building::Room& r) {
-        return r.use.cooling_setpoint_C && !r.use.humidity_limit && !r.left_out;
-    });
+    const auto not_limited = std::ranges::count_if(b.rooms, &building::Room::is_held_at_assumed_humidity);
     if (not_limited > 0)
         out += fmt::format("  {} of {} rooms: cooled without a humidity_limit, on cooling design days held at {:.0f} % "
                            "(our assumption)\n",

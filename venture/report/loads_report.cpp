@@ -284,6 +284,11 @@ std::string loads_text(const building::Building& b, const loads::DesignLoads& de
     out += totals_text(design.loads, units) + overruled_text(design.loads, units) +
            heating_up_text(design.loads, units) + runs_text(design.runs) +
            remarks_text(design.runs, std::ranges::any_of(design.loads.rooms, &RoomLoad::cooled));
+    if (const auto rooms = std::ranges::count_if(b.rooms, &building::Room::is_held_at_assumed_humidity); rooms > 0)
+        out += fmt::format(
+            "Latent   {} room{} without a humidity_limit, held at {:.0f} % (our assumption); what would be dried "
+            "while such a room is not cooled does not count\n",
+            rooms, rooms == 1 ? "" : "s", 100.0 * building::assumed_design_humidity);
     out += "By hand  U x A x K and air flows at steady state, for comparison; `venture loads PROJECT --room NAME` "
            "lists the terms\n";
     out += "Coldest, warmest: hour means of the air, in winter design and over all cooling design days\n";
