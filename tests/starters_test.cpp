@@ -1,5 +1,7 @@
 /// Beginning: starters, and the room types that ship, through the real program.
 
+#include <regex>
+
 #include <gmock/gmock.h>
 #include <gtest/gtest.h>
 
@@ -35,6 +37,31 @@ TEST_F(Starters, LeaveWhatSomeoneEdited)
     EXPECT_EQ(run("new mine --starter school --force").code, 0);
     EXPECT_THAT(text_of(folder / "mine/project.toml"), HasSubstr("Classroom"));
     EXPECT_EQ(run("new other --starter palace").code, 2);
+}
+
+/// Air against heat against people: a room of each type that ships, uncooled, on a warm day, is neither too hot nor too
+/// humid, and its air could carry off its gains.
+TEST_F(Starters, RoomTypesThatShipMakeSenseByThemselves)
+{
+    for (const auto& [region, file] : {std::pair{"Europe", "europe"}, {"North America", "north_america"}}) {
+        EXPECT_EQ(run(fmt::format("new {} --starter empty", file)).code, 0);
+        replace(fmt::format("{}/project.toml", file), "region = \"Europe\"", fmt::format("region = \"{}\"", region));
+        replace(fmt::format("{}/project.toml", file), "wet_bulb = 20", "wet_bulb = 18"); // the day adds no moisture
+        const std::string types =
+            text_of(fs::path{VENTURE_SOURCE_DIR} / fmt::format("data/library/room_types_{}.toml", file));
+        const std::regex name{"\\[\\[room_type\\]\\]\nname = \"([^\"]*)\""};
+        std::string rooms;
+        double x = 100.0;
+        for (std::sregex_iterator it{types.begin(), types.end(), name}, end; it != end; ++it, x += 10.0)
+            rooms += fmt::format("\n[[room]]\nname = \"Room {0}\"\nstorey = \"ground\"\ntype = \"{0}\"\nat = [{1}, 0]\n"
+                                 "size = [5, 6]\n",
+                                 (*it)[1].str(), x);
+        append(fmt::format("{}/project.toml", file), rooms);
+        const Ran ran = run(fmt::format("loads {}", file));
+        EXPECT_EQ(ran.code, 0) << ran.errors;
+        EXPECT_GT(x, 400.0); // types were found
+        for (const char* code : {"V432", "V433", "V439"}) EXPECT_THAT(ran.errors, Not(HasSubstr(code))) << region;
+    }
 }
 
 /// The type's "school week" ships; a calendar of that name in the project stands instead, for all rooms of such types.
