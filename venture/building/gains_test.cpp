@@ -187,5 +187,29 @@ TEST(Dwelling, LeavesWhatRoomsSayThemselves)
     EXPECT_THAT(told(in, codes::unknown_name), HasSubstr("no room is called 'Lving'"));
 }
 
+/// People of the whole, whatever types bring; what a room says is taken off.
+TEST(DwellingPeople, AreCountedOnce)
+{
+    Input in = with_rooms({room("Living", 0, 0, 5, 4), room("Bed", 5, 0, 5, 4), room("Study", 10, 0, 5, 4)});
+    RoomTypeInput type;
+    type.name = std::string{"any"};
+    type.use.area_per_person = 10.0;
+    in.room_types = {type};
+    for (RoomInput& r : in.rooms) r.type = std::string{"any"};
+    in.dwelling.bedrooms = 3.0;
+    const auto people = [&] {
+        double sum = 0.0;
+        for (const Room& r : built(in).rooms) sum += r.use.people.value;
+        return sum;
+    };
+    EXPECT_NEAR(people(), 4.0, 1e-9);
+    EXPECT_THAT(problem_of(in, codes::overruled).message,
+                HasSubstr("4 people by floor area, instead of what room types bring"));
+    in.rooms[2].use.people = 1.0;
+    EXPECT_NEAR(people(), 4.0, 1e-9);
+    in.dwelling = {};
+    EXPECT_NEAR(people(), 5.0, 1e-9); // 2 and 2 by their type, and 1
+}
+
 } // namespace
 } // namespace venture::building

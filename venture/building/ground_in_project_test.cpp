@@ -2,6 +2,7 @@
 
 #include <gmock/gmock.h>
 
+#include <building_questions.hpp>
 #include <small_building.hpp>
 
 namespace venture::building {
@@ -183,6 +184,54 @@ TEST(OpeningsBetweenRooms, SayOneWayWhereTheyAre)
     EXPECT_THAT(said(in), Contains(HasSubstr("says nowhere where it is")));
     in.rooms[1].openings[0].to = std::string{"B"};
     EXPECT_THAT(said(in), Contains(HasSubstr("share no wall")));
+}
+
+TEST(ColdestMonth, FollowsTheHemisphereOrTheMeans)
+{
+    Input in = with_rooms({room("Room", 0, 0, 8, 6)});
+    in.ground.outdoor_mean = 12.0;
+    in.ground.outdoor_amplitude = 8.0;
+    const auto coldest = [&] {
+        const Resolved r = resolve(in);
+        return *r.effective.ground.coldest_month;
+    };
+    EXPECT_EQ(coldest(), 1.0);
+    in.site.latitude = -36.0;
+    EXPECT_EQ(coldest(), 7.0);
+    for (int m = 1; m <= 12; ++m) {
+        MonthlyMeanInput mean;
+        mean.month = static_cast<double>(m);
+        mean.dry_bulb = m == 8 ? 3.0 : 10.0;
+        mean.daily_range = 8.0;
+        mean.relative_humidity = 0.7;
+        mean.sun = 10e6;
+        mean.wind = 3.0;
+        in.monthly_means.push_back(mean);
+    }
+    EXPECT_EQ(coldest(), 8.0);
+}
+
+/// A cellar under half of a house whose floor lies 0.3 m above the ground: slabs on fill, walls beside it in the ground.
+TEST(PartialBasement, NeedsTheGroundsHeightAlone)
+{
+    Input in = with_rooms({room("Cellar", 0, 0, 6, 5, "cellar"), room("Over it", 0, 0, 6, 5),
+                           room("Beside", 6, 0, 5, 5), room("Along", 0, 5, 11, 4)});
+    StoreyInput cellar;
+    cellar.name = std::string{"cellar"};
+    cellar.level = -2.6;
+    cellar.height = 2.6;
+    in.storeys.push_back(cellar);
+    in.ground.level = -0.3;
+    const Building b = built(in);
+    double in_ground = 0.0, in_air = 0.0;
+    for (const Surface& s : b.surfaces) {
+        if (b.rooms[s.room].name == "Cellar" && s.attitude == Attitude::wall)
+            (s.beyond.kind == Neighbour::Kind::ground ? in_ground : in_air) += s.gross_m2;
+        const bool on_ground = s.attitude == Attitude::floor && b.rooms[s.room].name != "Over it";
+        EXPECT_TRUE(!on_ground || s.beyond.kind == Neighbour::Kind::ground) << b.rooms[s.room].name;
+    }
+    EXPECT_NEAR(in_air, 0.3 * (6.0 + 5.0), 1e-6); // south and west, above the ground outside
+    EXPECT_NEAR(in_ground, 2.6 * 22.0 - in_air, 1e-6);
 }
 
 } // namespace

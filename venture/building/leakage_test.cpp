@@ -111,5 +111,21 @@ TEST(Leakage, SaysWhatIsWrongWithDoors)
     EXPECT_THAT(told(in, codes::contradiction), HasSubstr("only doors to outdoors"));
 }
 
+/// Leakage of what is heated: the same whether the attic over it is drawn or not, and none of it the attic's.
+TEST(LeakageOfADwelling, BelongsToItsEnvelope)
+{
+    Input in = with_rooms({room("Living", 0, 0, 8, 6), room("Attic", 0, 0, 8, 6, "upper")});
+    in.rooms[1].use = {};
+    in.rooms[1].use.infiltration = 3.0;
+    in.airtightness.air_changes = 6.0;
+    const Building with_attic = built(in);
+    in.rooms.resize(1);
+    const Building without = built(in);
+    EXPECT_DOUBLE_EQ(with_attic.rooms[1].use.infiltration_per_h.value, 3.0);
+    const double leaks = with_attic.rooms[0].use.infiltration_per_h.value;
+    EXPECT_GT(leaks, 0.3);
+    EXPECT_NEAR(leaks, without.rooms[0].use.infiltration_per_h.value, 1e-9);
+}
+
 } // namespace
 } // namespace venture::building

@@ -30,10 +30,10 @@ public:
             if (s.room != room_ && !behind) continue;
             if (s.beyond.kind == Neighbour::Kind::nothing) continue;
             const double far = far_side_C(s, behind);
-            add(behind ? seen_from_behind(s) : s.name, s.net_m2(), building::u_value(b_, s), far);
+            add(seen(s, behind), s.net_m2(), building::u_value(b_, s), far);
             for (const building::Opening& o : s.openings) {
                 const bool window = o.kind == building::Opening::Kind::window;
-                const std::string where = behind ? "wall to " + b_.rooms[s.room].name : s.parent;
+                const std::string where = s.beyond.kind == Neighbour::Kind::room ? seen(s, behind) : s.parent;
                 add((window ? "window in " : "door in ") + where, o.area_m2(), building::u_value(b_, s, o), far);
             }
         }
@@ -84,9 +84,13 @@ private:
         return setpoint ? setpoint->value : floating_C_(room);
     }
 
-    [[nodiscard]] std::string seen_from_behind(const building::Surface& s) const
+    /// What this room calls a surface, whichever of the two rooms beside it that stands in.
+    [[nodiscard]] std::string seen(const building::Surface& s, bool behind) const
     {
-        return (s.attitude == building::Attitude::wall ? "wall to " : "ceiling to ") + b_.rooms[s.room].name;
+        if (!behind) return s.name;
+        std::string face = s.attitude == building::Attitude::floor ? "ceiling" : "floor";
+        if (s.attitude == building::Attitude::wall) face = s.face_beyond.empty() ? "wall" : s.face_beyond;
+        return face + " to " + b_.rooms[s.room].name;
     }
 
     void add(std::string what, double area, double u, double far)

@@ -308,15 +308,18 @@ json check_json(const Building& b)
               {{"own", room.values_given}, {"type", room.values_by_type}, {"default", room.values_by_default}}}});
     }
     for (const building::Surface& s : b.surfaces)
-        surfaces.push_back({{"room", b.rooms[s.room].name},
-                            {"surface", s.name},
-                            {"gross_m2", s.gross_m2},
-                            {"net_m2", s.net_m2()},
-                            {"azimuth_deg", s.azimuth_deg},
-                            {"tilt_deg", s.tilt_deg},
-                            {"build_up", b.build_ups[s.build_up].layers.name},
-                            {"half_each_way", s.other_half.has_value()},
-                            {"u_W_per_m2K", building::u_value(b, s)}});
+        surfaces.push_back(
+            {{"room", b.rooms[s.room].name},
+             {"surface", s.name},
+             {"beyond_room",
+              s.beyond.kind == building::Neighbour::Kind::room ? json(b.rooms[s.beyond.room].name) : json()},
+             {"gross_m2", s.gross_m2},
+             {"net_m2", s.net_m2()},
+             {"azimuth_deg", s.azimuth_deg},
+             {"tilt_deg", s.tilt_deg},
+             {"build_up", b.build_ups[s.build_up].layers.name},
+             {"half_each_way", s.other_half.has_value()},
+             {"u_W_per_m2K", building::u_value(b, s)}});
     json calendars = json::array();
     const std::set<std::size_t> used = calendars_in_use(b);
     for (std::size_t i = 0; i < b.calendars.size(); ++i) {
