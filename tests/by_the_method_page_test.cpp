@@ -112,7 +112,7 @@ Weather weather()
 
 double at(const Day& day, double hour)
 {
-    const auto h = static_cast<std::size_t>(hour);
+    const auto h = std::min<std::size_t>(23, static_cast<std::size_t>(hour)); // 24 h is the end of the last hour
     return std::lerp(day[h], day[h + 1], hour - static_cast<double>(h));
 }
 

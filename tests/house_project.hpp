@@ -1,6 +1,7 @@
 #pragma once
 /// A copy of the shipped house in a folder of its own, for tests of the real program.
 
+#include <algorithm>
 #include <filesystem>
 #include <fstream>
 #include <string>
@@ -20,8 +21,9 @@ protected:
     {
         namespace fs = std::filesystem;
         const auto* test = testing::UnitTest::GetInstance()->current_test_info();
-        folder = fs::temp_directory_path() /
-                 fmt::format("venture_{}_{}_{}", test->test_suite_name(), test->name(), ::getpid());
+        std::string name = fmt::format("venture_{}_{}_{}", test->test_suite_name(), test->name(), ::getpid());
+        std::ranges::replace(name, '/', '_'); // of tests with parameters
+        folder = fs::temp_directory_path() / name;
         fs::remove_all(folder);
         fs::create_directories(folder);
         fs::copy(fs::path{VENTURE_SOURCE_DIR} / "data/house", folder / "house");

@@ -65,6 +65,12 @@ inline KeySpec otherwise_word(KeySpec spec, std::string_view value, std::string_
     return spec;
 }
 
+inline KeySpec asking_outside(KeySpec spec, std::string_view question)
+{
+    spec.outside = question;
+    return spec;
+}
+
 inline KeySpec whole(KeySpec spec)
 {
     spec.whole = true;

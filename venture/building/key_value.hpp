@@ -37,7 +37,7 @@ namespace venture::building {
         if (value != nullptr && *value >= spec.allowed.lowest && *value <= spec.allowed.highest)
             return fmt::format("is the unit right? \"{:g} {}\" would be", si, unit);
     }
-    return "is the unit right?";
+    return std::string{spec.outside.empty() ? "is the unit right?" : spec.outside};
 }
 
 /// Whether a number lies in the key's bounds; if not, why.

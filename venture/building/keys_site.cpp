@@ -11,7 +11,9 @@ std::span<const Key<SiteInput>> keys<SiteInput>()
     using T = SiteInput;
     static const std::vector<Key<T>> all = {
         text_key<T>("name", &T::name, "name of the place"),
-        {must(number("latitude", Kind::angle, -90, 90, "north positive")), &T::latitude},
+        {asking_outside(must(number("latitude", Kind::angle, -90, 90, "north positive")),
+                        "were latitude and longitude swapped?"),
+         &T::latitude},
         {must(number("longitude", Kind::angle, -180, 180, "east positive")), &T::longitude},
         {must(number("time_zone", Kind::hours, -13, 15, "local standard time minus universal time")), &T::time_zone},
         {otherwise(number("height", Kind::length, -500, 6000, "above sea level"), 0.0, "sea level"), &T::height},

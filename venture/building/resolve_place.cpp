@@ -29,12 +29,7 @@ void Resolver::look_at_place()
         return std::abs(std::remainder(longitude - per_hour_deg * *s.time_zone, 360.0));
     };
     const bool turned_fits = std::abs(*s.longitude) <= 90.0 && off_deg(*s.latitude) <= near_deg;
-    if (std::abs(*s.latitude) > 90.0) {
-        for (quantity::Problem& p : problems_)
-            if (p.where == s.latitude.origin && p.code == codes::bounds && std::abs(*s.longitude) <= 90.0)
-                p.hint = "were latitude and longitude swapped?";
-        return;
-    }
+    if (std::abs(*s.latitude) > 90.0) return; // is told
     if (off_deg(*s.longitude) > far_deg) {
         const double noon_h = 12.0 + *s.time_zone - *s.longitude / per_hour_deg;
         const int minutes = static_cast<int>(std::lround(60.0 * (noon_h - 24.0 * std::floor(noon_h / 24.0))));

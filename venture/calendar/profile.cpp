@@ -50,7 +50,8 @@ std::variant<TimeOfDay, std::string> read_time(std::string_view text)
     const std::string_view rest = quantity::trimmed(text.substr(at));
     const std::string word = quantity::lower_case(rest.substr(0, 2));
     if (word == "am" || word == "pm" || word == "a." || word == "p.")
-        return wrong(fmt::format("is not by the clock of 24 hours: write {}", by_24_hours(hour % 24, minute, word[0] == 'p')));
+        return wrong(
+            fmt::format("is not by the clock of 24 hours: write {}", by_24_hours(hour % 24, minute, word[0] == 'p')));
     if (at < text.size() && (text[at] == '.' || text[at] == ','))
         return wrong(fmt::format("has a decimal mark: write minutes behind a colon, such as {}:30", hour));
     if (at < text.size() && text[at] >= '0' && text[at] <= '9')
@@ -96,19 +97,20 @@ Profile constant_profile(std::string name, double fraction)
 std::variant<std::vector<HourRange>, std::string> parse_hour_range(std::string_view text)
 {
     const auto wrong = [&](std::string_view why) {
-        return fmt::format("'{}' is no range of hours{}{}", text.substr(0, 60), why.empty() ? "" : ": ", why);
+        return fmt::format("'{}' is no range of hours: {}", text.substr(0, 60), why);
     };
     const auto dash = text.find('-');
     if (dash == std::string_view::npos) {
         const auto alone = read_time(quantity::trimmed(text)); // "12 pm": what is wrong with it helps more
-        return wrong(std::holds_alternative<std::string>(alone) ? std::get<std::string>(alone) : "");
+        return wrong(std::holds_alternative<std::string>(alone) ? std::get<std::string>(alone)
+                                                                : "no '-' stands between two hours");
     }
     const auto from = read_time(quantity::trimmed(text.substr(0, dash))),
                to = read_time(quantity::trimmed(text.substr(dash + 1)));
     for (const auto* time : {&from, &to})
         if (const auto* why = std::get_if<std::string>(time)) return wrong(*why);
     const TimeOfDay first = std::get<TimeOfDay>(from), last = std::get<TimeOfDay>(to);
-    if (!first.rest.empty()) return wrong("");
+    if (!first.rest.empty()) return wrong(fmt::format("'{}' stands between the first hour and the '-'", first.rest));
     if (first.minutes == minutes_of_day) return wrong("it begins where the day ends: write 0");
     if (first.minutes == last.minutes) return wrong("it ends where it begins");
     const auto fractions = read_fractions(last.rest);

@@ -41,6 +41,7 @@ struct KeySpec {
     bool from_weather = false; ///< of what is required: a weather year stands in for it
     bool whole = false;        ///< only whole numbers
     std::size_t count = 0;     ///< how many numbers a list must hold; 0 = any. Of points: 3 in space, else on the plan
+    std::string_view outside = {}; ///< what is often typed when a number is outside its bounds, as a question
 };
 
 /// A key and the member of `Table` that it fills.
