@@ -80,7 +80,8 @@ GlazedUnitProperties glazed_unit_properties(const GlazedUnit& unit, const GlassF
     out.diffuse = with_heat(hemispherical_optics(band_of(unit, &GlassPane::solar)), out.inward_share);
     out.light = stack_optics(band_of(unit, &GlassPane::light), 1.0);
     out.reflectance_inside = stack_optics(from_inside(band_of(unit, &GlassPane::solar)), 1.0).reflectance;
-    GlassByAngle::TakenUp& taken_up = out.by_angle.taken_up.emplace();
+    out.by_angle.taken_up = GlassByAngle::TakenUp{};
+    GlassByAngle::TakenUp& taken_up = *out.by_angle.taken_up;
     for (std::size_t i = 0; i + 1 < GlassByAngle::angles; ++i) {
         const double cosine = std::cos(static_cast<double>(i) * std::numbers::pi / 180.0);
         const SunShares sun = sun_at(unit, std::min(cosine, 1.0), out.inward_share);
