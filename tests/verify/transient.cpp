@@ -229,6 +229,18 @@ void compare_series(Comparison& compare, const json& answers, const std::vector<
     }
 }
 
+/// Answers of a stack whose air jumps on one side or the other: objects, or series whose names begin with that side.
+json groups_of(const json& c)
+{
+    json groups = json::object();
+    for (const auto& [key, value] : c.items()) {
+        if (value.is_object() && (mentions(key, "outside") || mentions(key, "inside"))) groups[key] = value;
+        for (const std::string side : {"outside_step", "inside_step"})
+            if (value.is_array() && key.starts_with(side + "_")) groups[side][key.substr(side.size() + 1)] = value;
+    }
+    return groups;
+}
+
 } // namespace
 
 Outcome step_response_of(const json& c)
@@ -255,8 +267,9 @@ Outcome step_response_of(const json& c)
                                        : loads::Face{loads::InsulatedFace{}};
         compare_series(compare, c, wall.run(outside, inside, m), wall, left_out, 0);
     } else { // a stack whose air jumps on one side or the other: a group of answers for each
-        for (const auto& [key, group] : c.items()) {
-            if (!group.is_object() || !(mentions(key, "outside") || mentions(key, "inside"))) continue;
+        const json groups = groups_of(c);
+        for (const auto& [key, answers] : groups.items()) {
+            const json& group = answers;
             const bool from_inside = mentions(key, "inside");
             double size = 1.0;
             for (const json* holder : {&c, &group})
