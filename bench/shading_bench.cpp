@@ -66,10 +66,10 @@ void shading_of_windows(benchmark::State& state)
     std::vector<double> left(windows.size());
     const auto shade = [&](std::size_t i) {
         const Window& w = windows[i];
-        left[i] = diffuse_left(w.lit, w.casters, Angle::degrees(90.0)).sky;
+        const building::Shadows shadows{w.lit, w.casters};
+        left[i] = diffuse_left(shadows, Angle::degrees(90.0)).sky;
         for (const auto& s : sun)
-            left[i] += shaded_share(w.lit, w.casters,
-                                    building::towards(s, Angle::degrees(90.0), Angle::degrees(w.azimuth_deg)));
+            left[i] += shadows.share(building::towards(s, Angle::degrees(90.0), Angle::degrees(w.azimuth_deg)));
     };
     for (auto _ : state) { // side by side, as a building's scenes are
         tbb::parallel_for(std::size_t{0}, windows.size(), shade);
@@ -83,9 +83,9 @@ BENCHMARK(shading_of_windows)->Arg(100)->Arg(1000)->Unit(benchmark::kMillisecond
 void shadow_of_one_plate(benchmark::State& state)
 {
     const Window w = window(0);
-    const std::vector<Caster> plate{w.casters.front()};
+    const building::Shadows plate{w.lit, std::span{w.casters}.first(1)};
     const auto light = building::towards({40.0, 170.0, 0.0, 0.0}, Angle::degrees(90.0), Angle::degrees(180.0));
-    for (auto _ : state) benchmark::DoNotOptimize(shaded_share(w.lit, plate, light));
+    for (auto _ : state) benchmark::DoNotOptimize(plate.share(light));
 }
 BENCHMARK(shadow_of_one_plate);
 

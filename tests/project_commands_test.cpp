@@ -54,6 +54,35 @@ TEST_F(ProjectCommands, TraceEveryNumberOfARoomsZone)
     for (const json& number : july["numbers"]) EXPECT_NE(number["from"], "") << number;
 }
 
+/// Whichever way air by plan is said, it has a line of its own, and they come to what the model has.
+TEST_F(ProjectCommands, TraceAllAirByPlan)
+{
+    replace(
+        "house/project.toml", "name = \"Kitchen\"",
+        "name = \"Kitchen\"\npeople = 2\nventilation_per_person = \"8 L/s\"\nventilation_per_area = \"0.3 L/s.m2\"\n"
+        "ventilation_rate = 0.4\nventilation_flow = \"15 L/s\"\ncooling_setpoint = 26");
+    const json room = run_json("loads house --model July --room Kitchen --json"),
+               day = run_json("loads house --model July --json");
+    constexpr double volume_m3 = 56.16;
+    double sum_m3_per_s = 0.0, air_kg = 0.0;
+    int lines = 0;
+    bool dried = false;
+    for (const json& number : room["numbers"]) {
+        const std::string what = number["what"];
+        if (what.starts_with("air by plan")) sum_m3_per_s += number["value"].get<double>();
+        lines += what.starts_with("air by plan");
+        if (what == "dry air") air_kg = number["value"];
+        dried = dried || (what == "dried above" && number["from"] == "our assumption");
+    }
+    EXPECT_EQ(lines, 4);
+    EXPECT_TRUE(dried) << "at 50 %, which nobody typed";
+    for (const json& zone : day["zones"]) {
+        if (zone["id"] != "Kitchen") continue;
+        const double factor = zone["ventilation_kg_per_s"][0]["factor"];
+        EXPECT_NEAR(factor, sum_m3_per_s * air_kg / volume_m3, 1e-9);
+    }
+}
+
 TEST_F(ProjectCommands, SayWhichDaysAndRoomsAModelHas)
 {
     const Ran day = run("loads house --model August"), room = run("loads house --model July --room Attic");

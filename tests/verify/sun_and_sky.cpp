@@ -183,7 +183,7 @@ Outcome window_shadows(const json& table, const json& group)
             compare.value("cos incidence", light.out, c.at("cos_incidence"), "cos_incidence");
         compare_shadow(
             compare, c,
-            building::shaded_share(sheet(width, height), building::casters_of(plates, width, height), light));
+            building::Shadows{sheet(width, height), building::casters_of(plates, width, height)}.share(light));
     }
     return compare.outcome();
 }
@@ -218,7 +218,7 @@ Outcome block_shadows(const json& table, const json& group)
         const auto light = building::towards(standing(c.at("sun_elevation_deg"), c.at("sun_azimuth_deg")),
                                              Angle::degrees(90.0), degrees(c, "facade_azimuth_deg"));
         const double width = metres(c, "facade_width_m"), height = metres(c, "facade_height_m");
-        compare_shadow(compare, c, building::shaded_share(sheet(width, height), box_of(c.at("block")), light));
+        compare_shadow(compare, c, building::Shadows{sheet(width, height), box_of(c.at("block"))}.share(light));
     }
     return compare.outcome();
 }

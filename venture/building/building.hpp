@@ -2,12 +2,13 @@
 /// A complete, checked building: what an engineer talks about. Made by resolve(); never changed afterwards.
 
 #include <array>
+#include <cstdint>
 #include <optional>
 #include <string>
 #include <vector>
 
+#include <venture/building/plates.hpp>
 #include <venture/building/polygon.hpp>
-#include <venture/building/shadows.hpp>
 #include <venture/calendar/calendar.hpp>
 #include <venture/climate/design_day.hpp>
 #include <venture/fabric/glazed_unit.hpp>
@@ -291,6 +292,7 @@ struct Building {
     std::vector<Surface> surfaces{}; ///< a wall between two rooms stands once
     std::vector<OpenBoundary> open_boundaries{};
     quantity::OriginPool origins{};
+    std::uint64_t fingerprint = 0; ///< of all that it follows from; 0 of one that was not resolved
     [[nodiscard]] std::optional<std::size_t> find_room(std::string_view name) const;
 };
 

@@ -20,7 +20,7 @@ Key<T> text_key(std::string_view name, Field field, std::string_view text, bool 
 template <class T>
 Key<T> note_key()
 {
-    return text_key<T>("note", &T::note, "anything worth saying; not read");
+    return {{.name = "note", .text = "anything worth saying; not read", .of_document = true}, &T::note};
 }
 
 template <class T>
@@ -69,6 +69,27 @@ inline KeySpec asking_outside(KeySpec spec, std::string_view question)
 {
     spec.outside = question;
     return spec;
+}
+
+/// Of the room as a whole: a part of it has its share.
+inline KeySpec shared(KeySpec spec)
+{
+    spec.when_cut = quantity::WhenCut::by_floor_area;
+    return spec;
+}
+
+/// From which no result follows.
+inline KeySpec document(KeySpec spec)
+{
+    spec.of_document = true;
+    return spec;
+}
+
+/// The same, a text.
+template <class T, class Field>
+Key<T> document_key(std::string_view name, Field field, std::string_view text, bool required = false)
+{
+    return {{.name = name, .text = text, .required = required, .of_document = true}, field};
 }
 
 inline KeySpec whole(KeySpec spec)

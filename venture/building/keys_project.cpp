@@ -11,11 +11,11 @@ std::span<const Key<ProjectInput>> keys<ProjectInput>()
 {
     using T = ProjectInput;
     static const std::vector<Key<T>> all = {
-        text_key<T>("name", &T::name, "name of the job", true),
-        text_key<T>("client", &T::client, "who it is for"),
-        text_key<T>("number", &T::number, "job number"),
-        text_key<T>("author", &T::author, "who answers for it"),
-        text_key<T>("revision", &T::revision, "revision letter or date; the only date that outputs carry"),
+        document_key<T>("name", &T::name, "name of the job", true),
+        document_key<T>("client", &T::client, "who it is for"),
+        document_key<T>("number", &T::number, "job number"),
+        document_key<T>("author", &T::author, "who answers for it"),
+        document_key<T>("revision", &T::revision, "revision letter or date; the only date that outputs carry"),
         {word("region", "whose usual values the room types that ship bring: \"Europe\" or \"North America\"",
               regions()),
          &T::region},
@@ -89,8 +89,8 @@ std::span<const Key<UnitsInput>> keys<UnitsInput>()
     using T = UnitsInput;
     static const std::vector<Key<T>> all = [] {
         std::vector<Key<T>> out = {
-            {otherwise_word(word("preset", "units of all that is not named below", unit_presets()),
-                            unit_presets().front(), "SI unless typed"),
+            {document(otherwise_word(word("preset", "units of all that is not named below", unit_presets()),
+                                     unit_presets().front(), "SI unless typed")),
              &T::preset}};
         using Member = Given<std::string> T::*;
         const Member members[] = {&T::length,
@@ -128,7 +128,7 @@ std::span<const Key<UnitsInput>> keys<UnitsInput>()
         const auto& printed = printed_quantities();
         VENTURE_ASSERT(std::size(members) == printed.size());
         for (std::size_t i = 0; i < printed.size(); ++i)
-            out.push_back({word(printed[i].key, printed[i].text, unit_symbols(printed[i].kind)), members[i]});
+            out.push_back({document(word(printed[i].key, printed[i].text, unit_symbols(printed[i].kind))), members[i]});
         out.push_back(note_key<T>());
         return out;
     }();
@@ -140,11 +140,11 @@ std::span<const Key<LibraryInput>> keys<LibraryInput>()
 {
     using T = LibraryInput;
     static const std::vector<Key<T>> all = {
-        name_key<T>("what origins call it"),
-        text_key<T>("file", &T::file,
-                    "TOML file with materials, build-ups, glazings, profiles or room types; may lie outside the "
-                    "project, is never written",
-                    true),
+        document_key<T>("name", &T::name, "what origins call it", true),
+        document_key<T>("file", &T::file,
+                        "TOML file with materials, build-ups, glazings, profiles or room types; may lie outside the "
+                        "project, is never written",
+                        true),
         note_key<T>(),
     };
     return all;
@@ -155,17 +155,19 @@ std::span<const Key<TableFileInput>> keys<TableFileInput>()
 {
     using T = TableFileInput;
     static const std::vector<Key<T>> all = {
-        text_key<T>("file", &T::file, "CSV file in the project's folder, one record a line", true),
-        {must(word("holds", "what a line is",
-                   {"material", "build_up", "glazing", "profile", "room_type", "storey", "room", "opening", "gain",
-                    "transfer_air", "circuit", "plant", "kept", "monthly_mean"})),
+        document_key<T>("file", &T::file, "CSV file in the project's folder, one record a line", true),
+        {document(must(word("holds", "what a line is",
+                            {"material", "build_up", "glazing", "profile", "room_type", "storey", "room", "opening",
+                             "gain", "transfer_air", "circuit", "plant", "kept", "monthly_mean"}))),
          &T::holds},
-        {word("separator", "between cells; detected unless typed", {"comma", "semicolon", "tab", "bar"}),
+        {document(word("separator", "between cells; detected unless typed", {"comma", "semicolon", "tab", "bar"})),
          &T::separator},
-        {word("decimal_mark", "of numbers; detected unless typed", {"point", "comma"}), &T::decimal_mark},
-        {word("encoding", "of letters; detected unless typed", {"utf-8", "utf-16", "windows-1252"}), &T::encoding},
-        {whole(number("header_rows", Kind::number, 1, 2,
-                      "1: names, with units in brackets; 2: units in a row of their own; detected unless typed")),
+        {document(word("decimal_mark", "of numbers; detected unless typed", {"point", "comma"})), &T::decimal_mark},
+        {document(word("encoding", "of letters; detected unless typed", {"utf-8", "utf-16", "windows-1252"})),
+         &T::encoding},
+        {document(
+             whole(number("header_rows", Kind::number, 1, 2,
+                          "1: names, with units in brackets; 2: units in a row of their own; detected unless typed"))),
          &T::header_rows},
         note_key<T>(),
     };
@@ -177,9 +179,9 @@ std::span<const Key<AcceptedInput>> keys<AcceptedInput>()
 {
     using T = AcceptedInput;
     static const std::vector<Key<T>> all = {
-        text_key<T>("finding", &T::finding, "the finding's mark, as `venture check` prints it", true),
-        text_key<T>("reason", &T::reason, "why it is right as it is", true),
-        text_key<T>("by", &T::by, "initials of whoever answers for it", true),
+        document_key<T>("finding", &T::finding, "the finding's mark, as `venture check` prints it", true),
+        document_key<T>("reason", &T::reason, "why it is right as it is", true),
+        document_key<T>("by", &T::by, "initials of whoever answers for it", true),
         note_key<T>(),
     };
     return all;

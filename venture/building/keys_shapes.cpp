@@ -218,10 +218,12 @@ std::span<const Key<RoomInput>> keys<RoomInput>()
                   {"no", "yes"}),
              "no", "every room counts"),
          &T::leave_out},
-        {number("heating_load", Kind::power, 0, 1e7, "stands instead of the computed one, and is shown beside it"),
+        {shared(
+             number("heating_load", Kind::power, 0, 1e7, "stands instead of the computed one, and is shown beside it")),
          &T::heating_load},
-        {number("sensible_load", Kind::power, 0, 1e7, "the same of sensible cooling"), &T::sensible_load},
-        {number("latent_load", Kind::power, 0, 1e7, "the same of latent cooling, with sensible_load"), &T::latent_load},
+        {shared(number("sensible_load", Kind::power, 0, 1e7, "the same of sensible cooling")), &T::sensible_load},
+        {shared(number("latent_load", Kind::power, 0, 1e7, "the same of latent cooling, with sensible_load")),
+         &T::latent_load},
         text_key<T>("load_reason", &T::load_reason, "why loads were typed; printed with them"),
         note_key<T>(),
     };

@@ -1,10 +1,12 @@
 /// A room cut into perimeter and core.
 
+#include <algorithm>
 #include <cmath>
 
 #include <gtest/gtest.h>
 
 #include <small_building.hpp>
+#include <venture/building/keys.hpp>
 #include <venture/quantity/codes.hpp>
 
 namespace venture::building {
@@ -88,6 +90,98 @@ TEST(Perimeter, DeeperThanTheRoomLeavesNoCore)
     const Building b = built(in);
     EXPECT_EQ(b.rooms.size(), 2U);
     EXPECT_FALSE(b.find_room("Office core").has_value());
+}
+
+/// What rooms hold and are given, all of them together.
+std::vector<double> sums_of(const Building& b)
+{
+    double people = 0.0, sensible_W = 0.0, radiant_W = 0.0, moisture = 0.0, void_W = 0.0, lost_W = 0.0;
+    double leaks_m3_per_h = 0.0, by_plan = 0.0, furniture = 0.0, limits_W = 0.0, typed_W = 0.0;
+    for (const Room& r : b.rooms) {
+        people += r.use.people.value;
+        for (const Gain& g : r.use.gains) {
+            sensible_W += g.sensible_W();
+            radiant_W += g.radiant_W;
+            moisture += g.moisture_kg_per_s;
+            void_W += g.to_void_W;
+            lost_W += g.lost_W;
+        }
+        leaks_m3_per_h += (r.use.infiltration_per_h.value + r.use.infiltration_summer_per_h.value) * r.volume_m3;
+        by_plan += r.outdoor_air_by_plan_m3_per_s();
+        furniture += r.use.furniture_J_per_m2K.value * r.floor_area_m2;
+        for (const auto* limit : {&r.use.heating_limit_W, &r.use.cooling_limit_W})
+            if (*limit) limits_W += (*limit)->value;
+        for (const auto* load : {&r.heating_load_W, &r.sensible_load_W, &r.latent_load_W})
+            if (*load) typed_W += (*load)->value;
+    }
+    return {people,         sensible_W, radiant_W, moisture, void_W, lost_W,
+            leaks_m3_per_h, by_plan,    furniture, limits_W, typed_W};
+}
+
+/// A number that a key may have, and that is not its default.
+double some(const KeySpec& spec)
+{
+    const double usual = spec.kind == quantity::Kind::temperature ? 21.0 : spec.allowed.highest <= 1.0 ? 0.4 : 3.0;
+    return std::clamp(usual, spec.allowed.lowest, spec.allowed.highest);
+}
+
+/// Every number of a record in turn. @return how many were tried; those that cannot stand alone are left out
+template <class Record, class RecordOf>
+int expect_same_sums(RecordOf record)
+{
+    int tried = 0;
+    for (const auto& key : keys<Record>()) {
+        const auto* field = std::get_if<Given<double> Record::*>(&key.field);
+        if (field == nullptr || key.spec.name.starts_with("perimeter")) continue;
+        Input in = office();
+        GainInput range;
+        range.name = std::string{"range"};
+        range.power = 900.0;
+        range.count = 2.0;
+        in.rooms[0].gains = {range};
+        record(in).*(*field) = some(key.spec);
+        Input whole = in;
+        whole.rooms[0].perimeter = {};
+        whole.rooms[0].perimeter_on = {};
+        const Resolved uncut = resolve(whole), cut = resolve(in);
+        if (!uncut.building) continue;
+        ++tried;
+        EXPECT_TRUE(cut.building.has_value()) << key.spec.name;
+        if (!cut.building) continue;
+        EXPECT_EQ(cut.building->rooms.size(), 3U);
+        const std::vector<double> a = sums_of(*uncut.building), b = sums_of(*cut.building);
+        for (std::size_t i = 0; i < a.size(); ++i)
+            EXPECT_NEAR(a[i], b[i], 1e-5 * std::abs(a[i])) << key.spec.name << ", sum " << i;
+    }
+    return tried;
+}
+
+TEST(Perimeter, CountsEveryThingOnceWhateverIsSaidOfTheRoom)
+{
+    EXPECT_GT(expect_same_sums<UseInput>([](Input& in) -> UseInput& { return in.rooms[0].use; }), 30);
+    EXPECT_GT(expect_same_sums<RoomInput>([](Input& in) -> RoomInput& { return in.rooms[0]; }), 2);
+    EXPECT_GT(expect_same_sums<GainInput>([](Input& in) -> GainInput& { return in.rooms[0].gains[0]; }), 5);
+}
+
+/// What a type brings is of the whole room too.
+TEST(Perimeter, SharesOutWhatATypeBrings)
+{
+    Input in = office();
+    RoomTypeInput type;
+    type.name = std::string{"office"};
+    type.use.lighting_power = 1200.0;
+    type.use.ventilation_flow = 0.3;
+    GainInput printer;
+    printer.name = std::string{"printer"};
+    printer.power = 400.0;
+    type.gains = {printer};
+    in.room_types = {type};
+    in.rooms[0].type = std::string{"office"};
+    Input whole = in;
+    whole.rooms[0].perimeter = {};
+    whole.rooms[0].perimeter_on = {};
+    const std::vector<double> a = sums_of(built(whole)), b = sums_of(built(in));
+    for (std::size_t i = 0; i < a.size(); ++i) EXPECT_NEAR(a[i], b[i], 1e-5 * std::abs(a[i])) << i;
 }
 
 } // namespace

@@ -2,9 +2,11 @@
 
 #include <algorithm>
 #include <cmath>
+#include <optional>
 
 #include <polyclipping/clipper.hpp>
 
+#include <venture/building/convex.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::building {
@@ -115,6 +117,68 @@ double covered_m2(const Polygons& a, const std::vector<Ring>& covers)
     double sum = 0.0;
     for (const ClipperLib::Path& path : covered) sum += area_m2(ring_of(path)); // holes count as less
     return sum;
+}
+
+namespace {
+
+/// Where an anticlockwise ring turns inwards, if it does by more than cuts are rounded by.
+std::optional<std::size_t> inward_corner(const Ring& ring)
+{
+    constexpr double rounding = 5.0; // grid units
+    for (std::size_t i = 0; i < ring.size(); ++i) {
+        const GridPoint a = ring[(i + ring.size() - 1) % ring.size()], b = ring[i], c = ring[(i + 1) % ring.size()];
+        if (side(a, b, c) >= 0) continue;
+        const double x = static_cast<double>(c.x - a.x), y = static_cast<double>(c.y - a.y),
+                     off = (static_cast<double>(b.x - a.x) * y - static_cast<double>(b.y - a.y) * x) / std::hypot(x, y);
+        if (std::abs(off) > rounding) return i;
+    }
+    return std::nullopt;
+}
+
+/// What of the surroundings of a ring lies left of a line.
+Polygon left_of(GridPoint from, GridPoint to, const Ring& ring)
+{
+    constexpr double margin_m = 1.0;
+    const auto [left, right] = std::ranges::minmax(ring, {}, &GridPoint::x);
+    const auto [low, high] = std::ranges::minmax(ring, {}, &GridPoint::y);
+    const double x0 = to_metres(left.x) - margin_m, x1 = to_metres(right.x) + margin_m,
+                 y0 = to_metres(low.y) - margin_m, y1 = to_metres(high.y) + margin_m;
+    const double x = to_metres(to.x - from.x), y = to_metres(to.y - from.y),
+                 far = 2.0 * (x1 - x0 + y1 - y0) / std::hypot(x, y);
+    const auto at = [&](double along, double aside) {
+        return PlanePoint{to_metres(from.x) + far * (along * x - aside * y),
+                          to_metres(from.y) + far * (along * y + aside * x)};
+    };
+    PlanePolygon half;
+    clip({{x0, y0}, {x1, y0}, {x1, y1}, {x0, y1}}, {at(-1, 0), at(1, 0), at(1, 1), at(-1, 1)}, half);
+    Polygon out;
+    for (const PlanePoint& p : half) out.outline.push_back({to_grid(p.right_m), to_grid(p.up_m)});
+    return out;
+}
+
+} // namespace
+
+Polygons convex_parts(const Polygon& polygon)
+{
+    constexpr double sliver_m2 = 1e-9;
+    Polygons whole{polygon}, out;
+    while (!whole.empty()) {
+        const Polygon part = std::move(whole.back());
+        whole.pop_back();
+        if (area_m2(part) < sliver_m2) continue;
+        const Ring& ring = part.outline;
+        const std::optional<std::size_t> corner = inward_corner(ring);
+        if (!corner && part.holes.empty()) {
+            out.push_back(part);
+            continue;
+        }
+        // on with the edge that leads to an inward corner, or with one of a hole
+        const Ring& cut = corner ? ring : part.holes.front();
+        const GridPoint to = cut[corner.value_or(0)], from = cut[(corner.value_or(0) + cut.size() - 1) % cut.size()];
+        for (const Polygon& half : {left_of(from, to, ring), left_of(to, from, ring)})
+            for (Polygon& piece : intersection({part}, {half})) whole.push_back(std::move(piece));
+    }
+    return out;
 }
 
 int side(GridPoint a, GridPoint b, GridPoint p)

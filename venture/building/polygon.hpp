@@ -44,6 +44,9 @@ using Polygons = std::vector<Polygon>;
 /// Area of a under any of the covers, which may overlap. @param covers  anticlockwise
 [[nodiscard]] double covered_m2(const Polygons& a, const std::vector<Ring>& covers);
 
+/// Cuts a polygon into parts that are convex and have no holes. Not the fewest there could be.
+[[nodiscard]] Polygons convex_parts(const Polygon& polygon);
+
 /// Whether edges of the ring cross or touch each other away from common corners, or it encloses nothing.
 [[nodiscard]] bool is_simple(const Ring& ring);
 

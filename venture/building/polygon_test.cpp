@@ -1,3 +1,4 @@
+#include <venture/building/convex.hpp>
 #include <venture/building/polygon.hpp>
 
 #include <cmath>
@@ -83,6 +84,30 @@ TEST(LabelPoint, LiesInsideAnLShape)
     EXPECT_TRUE((p.x < 600000 && p.y < 200000) || (p.x < 200000 && p.y < 500000));
     EXPECT_GT(p.x, 0);
     EXPECT_GT(p.y, 0);
+}
+
+TEST(ConvexParts, AreOneOfAnotherAndMissNothing)
+{
+    const auto corner = [](double x, double y) { return GridPoint{to_grid(x), to_grid(y)}; };
+    const Ring l{corner(0, 0), corner(4, 0), corner(4, 1), corner(1, 1), corner(1, 3), corner(0, 3)},
+        star{corner(0, 0), corner(2, 0.5), corner(4, 0), corner(3.5, 2),
+             corner(4, 4), corner(2, 3.4), corner(0, 4), corner(0.5, 2)},
+        hole{corner(1, 1), corner(1, 2), corner(3, 2.5), corner(3, 1)};
+    for (const Polygon& whole :
+         {Polygon{l, {}}, Polygon{star, {}}, Polygon{star, {hole}}, rectangle(0, 0, to_grid(5.0), to_grid(7.0))}) {
+        const Polygons parts = convex_parts(whole);
+        EXPECT_NEAR(area_m2(parts), area_m2(whole), 1e-5);
+        EXPECT_NEAR(area_m2(united(parts)), area_m2(parts), 1e-5); // none over another
+        EXPECT_NEAR(area_m2(intersection(parts, {whole})), area_m2(parts), 1e-5);
+        for (const Polygon& part : parts) {
+            EXPECT_TRUE(part.holes.empty());
+            PlanePolygon spots;
+            for (const GridPoint p : part.outline) spots.push_back({to_metres(p.x), to_metres(p.y)});
+            EXPECT_TRUE(is_convex(spots));
+        }
+    }
+    EXPECT_EQ(convex_parts(rectangle(0, 0, 5'000'000, 7'000'000)).size(), 1U);
+    EXPECT_EQ(convex_parts({l, {}}).size(), 2U);
 }
 
 } // namespace

@@ -5,12 +5,15 @@
 #include <cmath>
 #include <functional>
 #include <map>
+#include <optional>
+#include <ranges>
 #include <set>
 #include <unordered_map>
 
 #include <fmt/format.h>
 
 #include <venture/building/keys.hpp>
+#include <venture/building/rings.hpp>
 #include <venture/quantity/names.hpp>
 
 namespace venture::building::detail {
@@ -58,9 +61,22 @@ public:
         for (const RepeatInput* repeat : later) repeat_rooms(*repeat);
     }
 
+    /// Rooms that others are like first. Those on a ring take nothing from each other: that is told elsewhere.
     void fill_likes()
     {
-        for (RoomInput& room : input_.rooms) fill_like(room, 0);
+        std::vector<std::optional<std::size_t>> next;
+        for (const RoomInput& room : input_.rooms) next.push_back(room.like ? index_of(*room.like) : std::nullopt);
+        for (const std::vector<std::size_t>& ring : rings_of(next))
+            for (const std::size_t room : ring) next[room].reset();
+        std::vector<bool> filled(next.size(), false);
+        for (std::size_t r = 0; r < next.size(); ++r) {
+            std::vector<std::size_t> chain; // each is like the one after it
+            for (std::optional<std::size_t> at = r; at && !filled[*at]; at = next[*at]) chain.push_back(*at);
+            for (const std::size_t one : chain | std::views::reverse) {
+                if (next[one]) fill_like(input_.rooms[one], input_.rooms[*next[one]]);
+                filled[one] = true;
+            }
+        }
     }
 
 private:
@@ -71,26 +87,30 @@ private:
         });
     }
 
-    RoomInput* room_called(const std::string& name)
+    /// The first of that name.
+    std::optional<std::size_t> index_of(const std::string& name)
     {
-        for (RoomInput& room : input_.rooms)
-            if (room.name && *room.name == name) return &room;
-        return nullptr;
+        for (; indexed_ < input_.rooms.size(); ++indexed_)
+            if (const Given<std::string>& called = input_.rooms[indexed_].name) index_.try_emplace(*called, indexed_);
+        const auto at = index_.find(name);
+        return at == index_.end() ? std::nullopt : std::optional{at->second};
     }
 
-    void fill_like(RoomInput& room, std::size_t depth)
+    RoomInput* room_called(const std::string& name)
     {
-        if (!room.like || depth > input_.rooms.size()) return;
-        RoomInput* like = room_called(*room.like);
-        if (like == nullptr || like == &room) return;
-        fill_like(*like, depth + 1); // which may be like another one itself
-        RoomInput copy = *like;
+        const auto at = index_of(name);
+        return at ? &input_.rooms[*at] : nullptr;
+    }
+
+    void fill_like(RoomInput& room, const RoomInput& like)
+    {
+        RoomInput copy = like;
         copy.at = {};
         copy.place = {};
         copy.storey = room.storey ? Given<std::string>{} : copy.storey;
         copy.like = {};
         leave_to(room, copy);
-        fill(room, copy, *like->name);
+        fill(room, copy, *like.name);
     }
 
     /// A room with a shape or a place of its own takes none of those that would contradict it.
@@ -294,6 +314,8 @@ private:
     }
 
     Input& input_;
+    std::unordered_map<std::string, std::size_t> index_{}; ///< rooms by name, those before indexed_
+    std::size_t indexed_ = 0;
     std::unordered_map<std::uint32_t, OriginId> taken_{};
     std::set<std::string> copies_{}; ///< names of rooms that are copies
 };

@@ -1,5 +1,6 @@
 /// Rooms written once that stand more than once, and rooms without a plan.
 
+#include <fmt/format.h>
 #include <gtest/gtest.h>
 
 #include <small_building.hpp>
@@ -183,6 +184,38 @@ TEST(Repeats, OfWhatIsNotThereAreTold)
     in.storeys[0].repeats = {};
     in.storeys[0].without = TextList{{"Flat", {}}};
     EXPECT_EQ(problem_of(in, codes::contradiction).message, "storey 'ground' leaves rooms out, but repeats no storey");
+}
+
+/// However many rooms there are: what is like one that is like it is told, and takes no depth of calls.
+TEST(Like, InARingIsToldWithTheWayRound)
+{
+    Input in = shell();
+    for (int i = 0; i < 2000; ++i) {
+        RoomInput r = room(fmt::format("Room {}", i).c_str(), 20.0 * i, 0, 5, 4);
+        r.like = fmt::format("Room {}", i < 2 ? 1 - i : i - 1); // all of them lead into the ring of the first two
+        in.rooms.push_back(r);
+    }
+    const quantity::Problem p = problem_of(in, codes::repeat);
+    EXPECT_EQ(p.message, "room 'Room 0' is like itself in the end, by way of 'Room 1'");
+    in.rooms[0].like = {};
+    in.rooms[0].use.people = 7.0;
+    EXPECT_DOUBLE_EQ(built(in).rooms.back().use.people.value, 7.0); // two thousand likes away
+}
+
+TEST(Storeys, ThatRepeatEachOtherAreTold)
+{
+    Input in = one_room();
+    StoreyInput a, b;
+    a.name = std::string{"a"};
+    b.name = std::string{"b"};
+    a.repeats = std::string{"b"};
+    b.repeats = std::string{"a"};
+    a.level = 10.0;
+    b.level = 20.0;
+    a.height = b.height = 3.0;
+    in.storeys.push_back(a);
+    in.storeys.push_back(b);
+    EXPECT_EQ(problem_of(in, codes::repeat).message, "storey 'a' repeats itself in the end, by way of 'b'");
 }
 
 FaceInput face(const char* on, const char* beyond)

@@ -1,10 +1,14 @@
 #include <venture/building/resolve.hpp>
 
 #include <map>
+#include <span>
+#include <unordered_map>
 
 #include <fmt/format.h>
 
+#include <venture/building/fingerprint.hpp>
 #include <venture/building/resolver.hpp>
+#include <venture/building/rings.hpp>
 #include <venture/quantity/codes.hpp>
 
 namespace venture::building {
@@ -17,9 +21,13 @@ namespace detail {
 quantity::Problem& Resolver::problem(std::string_view code, quantity::OriginId where, std::string message,
                                      std::string hint)
 {
-    if (where != quantity::OriginId{}) // what stands for several keys, or in a type of many rooms, is told once
-        for (quantity::Problem& known : problems_)
-            if (known.where == where && known.code == code && known.message == message) return known;
+    if (where != quantity::OriginId{}) { // what stands for several keys, or in a type of many rooms, is told once
+        const auto [first, last] = told_at_.equal_range(where.index);
+        for (auto at = first; at != last; ++at)
+            if (quantity::Problem& known = problems_[at->second]; known.code == code && known.message == message)
+                return known;
+        told_at_.emplace(where.index, problems_.size());
+    }
     return problems_.emplace_back(quantity::Problem{Severity::error, code, where, std::move(message), std::move(hint)});
 }
 
@@ -165,6 +173,29 @@ void Resolver::add_storeys()
 }
 
 /// Rooms that storeys and [[repeat]] name.
+/// Records of which one names another and so on, back to the first. @param does  what they do to each other
+void Resolver::tell_rings(std::string_view what, std::string_view does, const std::vector<Refers>& records)
+{
+    std::unordered_map<std::string_view, std::size_t> index;
+    for (std::size_t i = 0; i < records.size(); ++i)
+        if (*records[i].name) index.try_emplace(**records[i].name, i);
+    std::vector<std::optional<std::size_t>> next;
+    for (const Refers& r : records) {
+        const auto at = *r.to ? index.find(**r.to) : index.end();
+        next.push_back(at == index.end() ? std::nullopt : std::optional{at->second});
+    }
+    for (const std::vector<std::size_t>& ring : rings_of(next)) {
+        const Refers& first = records[ring.front()];
+        std::vector<std::string> way;
+        for (const std::size_t one : ring) way.push_back(fmt::format("'{}'", **records[one].name));
+        problem(codes::repeat, first.to->origin,
+                ring.size() == 1 ? fmt::format("{} '{}' {} itself", what, **first.name, does)
+                                 : fmt::format("{} '{}' {} itself in the end, by way of {}", what, **first.name, does,
+                                               quantity::listed(std::span{way}.subspan(1), 6)),
+                fmt::format("let one of them name another {}, or none", what));
+    }
+}
+
 void Resolver::check_repetitions()
 {
     const auto rooms_called = [&](const TextList& names) {
@@ -179,12 +210,9 @@ void Resolver::check_repetitions()
                     "type repeats, or leave without out");
         if (storey.without) rooms_called(*storey.without);
         if (!storey.repeats) continue;
-        const auto source =
-            find("storey", storey.repeats, input_.storeys, [](const StoreyInput& s) { return value_of(s.name); });
-        if (source && value_of(input_.storeys[*source].name) == value_of(storey.name))
-            problem(codes::repeat, storey.repeats.origin,
-                    fmt::format("storey '{}' repeats itself", value_of(storey.name)), "name another storey");
+        (void)find("storey", storey.repeats, input_.storeys, [](const StoreyInput& s) { return value_of(s.name); });
     }
+    tell_rings("storey", "repeats", refers(input_.storeys, &StoreyInput::repeats));
     for (const RepeatInput& repeat : input_.repeats) {
         if (repeat.rooms) rooms_called(*repeat.rooms);
         if (!repeat.shift && !repeat.mirror_x && !repeat.mirror_y && !repeat.storey && repeat.rooms &&
@@ -195,11 +223,9 @@ void Resolver::check_repetitions()
     }
     for (const RoomInput& room : input_.rooms) {
         if (!room.like) continue;
-        const auto other = find("room", room.like, input_.rooms, [](const RoomInput& r) { return value_of(r.name); });
-        if (other && &input_.rooms[*other] == &room)
-            problem(codes::repeat, room.like.origin, fmt::format("room '{}' is like itself", value_of(room.name)),
-                    "name another room");
+        (void)find("room", room.like, input_.rooms, [](const RoomInput& r) { return value_of(r.name); });
     }
+    tell_rings("room", "is like", refers(input_.rooms, &RoomInput::like));
 }
 
 Resolved Resolver::run()
@@ -235,6 +261,7 @@ Resolved Resolver::run()
     Resolved out{.problems = std::move(problems_)};
     if (!quantity::has_error(out.problems) && numbers_sound_) {
         building_.origins = input_.origins;
+        building_.fingerprint = fingerprint_of(input_);
         out.building = std::move(building_);
     }
     out.effective = std::move(input_);

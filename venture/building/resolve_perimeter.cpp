@@ -75,6 +75,18 @@ std::vector<CeilingSlope> Resolver::distances_from(const RoomInput& room, const 
     return out;
 }
 
+/// Of values that are of the room as a whole.
+template <class Record>
+void Resolver::take_share(Record& part, double share)
+{
+    for (const auto& key : keys<Record>()) {
+        const auto* field = std::get_if<Given<double> Record::*>(&key.field);
+        if (field == nullptr || key.spec.when_cut != quantity::WhenCut::by_floor_area) continue;
+        if (auto& given = part.**field; given && *given != 0.0)
+            given = computed(*given * share, "its share of the room's floor", given.origin);
+    }
+}
+
 /// One part: what is stated for the whole room by its share of the floor, and what is stated for faces that it has.
 RoomInput Resolver::part_of(const RoomInput& room, const std::string& name, const Ring& ring, const Ring& whole)
 {
@@ -88,10 +100,9 @@ RoomInput Resolver::part_of(const RoomInput& room, const std::string& name, cons
     PointList corners;
     for (const GridPoint p : ring) corners.push_back({to_metres(p.x), to_metres(p.y)});
     part.corners = Given<PointList>{std::move(corners), room.perimeter.origin};
-    for (auto field : {&UseInput::people, &UseInput::equipment_power, &UseInput::moisture, &UseInput::heating_limit,
-                       &UseInput::cooling_limit})
-        if (auto& given = part.use.*field; given && *given != 0.0)
-            given = computed(*given * share, "its share of the room's floor", given.origin);
+    take_share(part, share);
+    take_share(part.use, share);
+    for (GainInput& gain : part.gains) take_share(gain, share);
     std::erase_if(part.faces,
                   [&](const FaceInput& face) { return face.on && !has_face(ring, whole, side_of(room, *face.on)); });
     return part;

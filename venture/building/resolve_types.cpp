@@ -37,17 +37,8 @@ void Resolver::check_room_types()
     for (const RoomTypeInput& type : input_.room_types) {
         if (!type.like) continue;
         (void)find("room type", type.like, input_.room_types, [](const RoomTypeInput& t) { return value_of(t.name); });
-        const RoomTypeInput* other = type_called(input_.room_types, type.like);
-        for (std::size_t steps = 0; other != nullptr && steps < input_.room_types.size(); ++steps) {
-            if (other == &type) {
-                problem(codes::repeat, type.like.origin,
-                        fmt::format("room type '{}' is like itself in the end", value_of(type.name)),
-                        "let one of them stand by itself");
-                break;
-            }
-            other = type_called(input_.room_types, other->like);
-        }
     }
+    tell_rings("room type", "is like", refers(input_.room_types, &RoomTypeInput::like));
     for (const RoomTypeInput& type : input_.room_types) {
         const auto names_it = [&](const Given<std::string>& name) { return name && type.name && *name == *type.name; };
         if (!type.name || input_.origins.at(type.name.origin).kind != OriginKind::file)

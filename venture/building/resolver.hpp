@@ -6,6 +6,7 @@
 #include <set>
 #include <string>
 #include <string_view>
+#include <unordered_map>
 #include <vector>
 
 #include <venture/building/chosen_units.hpp>
@@ -50,6 +51,18 @@ private:
     void add_project();
     void add_storeys();
     void check_repetitions();
+    /// A record, and which other one of its kind it names.
+    struct Refers {
+        const Given<std::string>*name, *to;
+    };
+    template <class Record>
+    [[nodiscard]] static std::vector<Refers> refers(const std::vector<Record>& records, Given<std::string> Record::*to)
+    {
+        std::vector<Refers> out;
+        for (const Record& r : records) out.push_back({&r.name, &(r.*to)});
+        return out;
+    }
+    void tell_rings(std::string_view what, std::string_view does, const std::vector<Refers>& records);
 
     // resolve_calendars.cpp: profiles, named days and calendars
     void set_year();
@@ -147,6 +160,8 @@ private:
     // resolve_perimeter.cpp: rooms cut into parts
     void cut_perimeters(std::vector<RoomOutline>& outlines);
     [[nodiscard]] std::vector<CeilingSlope> distances_from(const RoomInput& room, const Ring& ring);
+    template <class Record>
+    void take_share(Record& part, double share);
     [[nodiscard]] RoomInput part_of(const RoomInput& room, const std::string& name, const Ring& ring,
                                     const Ring& whole);
     static void share_out_openings(const RoomInput& room, const Ring& whole,
@@ -317,10 +332,10 @@ private:
     std::optional<std::size_t> find(std::string_view what, const Given<std::string>& name, const Range& range,
                                     Name name_of)
     {
+        for (std::size_t i = 0; i < std::size(range); ++i)
+            if (const auto& called = name_of(range[i]); called == *name) return i;
         std::vector<std::string> names;
         for (const auto& item : range) names.push_back(name_of(item));
-        for (std::size_t i = 0; i < names.size(); ++i)
-            if (names[i] == *name) return i;
         std::vector<std::string> known = names;
         known.insert(known.end(), input_.offered.begin(), input_.offered.end());
         const auto near = quantity::nearest_name(*name, known);
@@ -369,6 +384,7 @@ private:
     quantity::PreferredUnits units_; ///< that messages speak in
     Building building_{};
     std::vector<quantity::Problem> problems_{};
+    std::unordered_multimap<std::uint32_t, std::size_t> told_at_{}; ///< by origin: numbers of problems
     std::vector<std::size_t> cut_from_{};              ///< of each room, which room of the input it is a part of
     std::map<std::string, calendar::YearDays> days_{}; ///< that [[days]] name
     std::map<std::size_t, std::size_t> turned_{};      ///< build-ups and the same the other way round

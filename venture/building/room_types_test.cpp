@@ -60,7 +60,7 @@ TEST(RoomTypes, AreBuiltOnOthersAndTheNearestSays)
 TEST(RoomTypes, ThatAreLikeThemselvesOrLikeNobodyAreErrors)
 {
     EXPECT_EQ(told(of_type({type("a", "b"), type("b", "a")}, "a"), codes::repeat),
-              "room type 'a' is like itself in the end");
+              "room type 'a' is like itself in the end, by way of 'b'");
     EXPECT_THAT(told(of_type({type("a", "offfice"), type("office")}, "a"), codes::unknown_name),
                 testing::HasSubstr("no room type is called 'offfice'"));
 }

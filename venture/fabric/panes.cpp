@@ -35,7 +35,8 @@ PaneOptics pane_optics(const ClearPane& pane, double cos_incidence, Polarisation
     const double amplitude =
         polarisation == Polarisation::across ? (c1 - n * c2) / (c1 + n * c2) : (n * c1 - c2) / (n * c1 + c2);
     const double face = square(amplitude), path = std::exp(-pane.extinction_per_m * pane.thickness_m / c2);
-    const double transmittance = path * square(1.0 - face) / (1.0 - square(face * path));
+    const double kept = 1.0 - square(face * path); // nil of grazing light in glass that takes nothing up
+    const double transmittance = kept > 0.0 ? path * square(1.0 - face) / kept : 0.0;
     const double reflectance = face * (1.0 + path * transmittance);
     return {transmittance, reflectance, reflectance};
 }

@@ -51,6 +51,18 @@ TEST(Panes, TransmitTheSameFromEitherSide)
     EXPECT_NEAR(all_of(stack_optics(std::vector{coated, clear, turned})), 1.0, 1e-12);
 }
 
+/// Glass that takes nothing up: what it does not let through it throws back, at every angle.
+TEST(Panes, WithoutAbsorptionLoseNothing)
+{
+    for (const double cosine : {1.0, 0.5, 1e-3, 1e-9, 0.0})
+        for (const Polarisation polarisation : {Polarisation::across, Polarisation::along}) {
+            const PaneOptics p = pane_optics({.extinction_per_m = 0.0}, cosine, polarisation);
+            EXPECT_NEAR(p.transmittance + p.reflectance_front, 1.0, 1e-12) << cosine;
+        }
+    const StackOptics half_space = hemispherical_optics(std::vector<ClearPane>{{.extinction_per_m = 0.0}});
+    EXPECT_NEAR(half_space.transmittance + half_space.reflectance, 1.0, 1e-4);
+}
+
 TEST(Panes, ThatSendOffMoreThanArrivesAreRefused)
 {
     const PaneOptics too_bright{.transmittance = 0.8, .reflectance_front = 0.3, .reflectance_back = 0.1};

@@ -37,7 +37,8 @@ namespace detail {
 Compiler::Compiler(const building::Building& building, const Spell& spell, const CompileOptions& options)
     : b_{building},
       spell_{spell},
-      options_{options}
+      options_{options},
+      scenes_{options.scenes}
 {
     quantity::check_range("compile", "step", options.step_s, {60.0, 3600.0}, "s");
     m_.walls = options.build_up_modes.empty() ? build_up_modes(building, options.step_s) : options.build_up_modes;
@@ -280,14 +281,19 @@ SignalId Compiler::set_point(double temperature_C, const std::optional<building:
 }
 
 /// The profile of a day of the spell; on design days the one that the calendar has for them.
-const calendar::Profile& Compiler::profile_at(std::size_t calendar, std::size_t hour) const
+const calendar::Profile& Compiler::profile_at(std::size_t calendar, std::size_t hour)
 {
-    const calendar::Calendar& c = b_.calendars[calendar];
-    return on_design_day() ? c.on_design_day(spell_.month[hour]) : c.on(spell_.clock_date[hour]);
+    std::vector<const calendar::Profile*>& by_hour = profile_by_hour_[calendar];
+    if (by_hour.empty()) {
+        const calendar::Calendar& c = b_.calendars[calendar];
+        for (std::size_t h = 0; h < spell_.hours; ++h)
+            by_hour.push_back(on_design_day() ? &c.on_design_day(spell_.month[h]) : &c.on(spell_.clock_date[h]));
+    }
+    return *by_hour[hour];
 }
 
 /// What a calendar says by the clock, some way into an hour of the spell.
-double Compiler::fraction(std::size_t calendar, std::size_t hour, double into_h) const
+double Compiler::fraction(std::size_t calendar, std::size_t hour, double into_h)
 {
     const double clock_h = spell_.clock_h[hour] + into_h;
     const std::size_t day_of = clock_h < 24.0 ? hour : (hour + 1) % spell_.hours; // clocks ahead by half an hour

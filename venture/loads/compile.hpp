@@ -19,6 +19,8 @@ inline constexpr double shade_convective_share = 0.6;
 /// Emissivity of faces outdoors, for long wave: building materials; glass (EN 12898).
 inline constexpr double outside_emissivity = 0.9, glass_emissivity = 0.837;
 
+class Scenes;
+
 /// What a surface of the model was made from.
 struct SurfaceFrom {
     std::size_t surface = 0;              ///< of the building
@@ -38,6 +40,8 @@ struct CompileOptions {
     bool setbacks = true;  ///< false: set-points hold all day, to tell what heating-up adds
     /// Modes of the building's build-ups if they are at hand: they are the same on every day. Made anew if empty.
     std::vector<fabric::WallModes> build_up_modes{};
+    /// What stands before its surfaces, alike; not used in winter design. Found anew if null.
+    const Scenes* scenes = nullptr;
 };
 
 /// One zone a room, in the order of the rooms' names, so that the order of the input does not matter.

@@ -12,18 +12,6 @@ using climate::Angle;
 
 namespace {
 
-/// What is left of the light and of the whole gain with a shade down, as shares of the bare glass's.
-struct LeftByShade {
-    double light = 1.0, all = 1.0;
-};
-
-LeftByShade left_by(const building::NamedShade& shade, const building::NamedGlazing& g)
-{
-    const fabric::ShadedGain left = building::gain_with_shade(g, shade.layer);
-    const double light = g.values.direct_transmittance;
-    return {light > 0.0 ? left.direct_transmittance / light : 0.0, left.g_value / g.values.g_value};
-}
-
 /// Sun on 1 m2 of glass at one instant, and what becomes of it without a shade.
 struct BareGlass {
     double beam = 0.0, diffuse = 0.0; ///< come through as light
@@ -90,6 +78,19 @@ std::vector<double> Compiler::shade_down(const building::Surface& s, const build
     return down;
 }
 
+/// What a shade leaves of a glazing's light and whole gain; panes are looked through once.
+const LeftByShade& Compiler::left_by(std::size_t shade, std::size_t glazing)
+{
+    const auto [known, is_new] = left_by_shade_.try_emplace({shade, glazing});
+    if (is_new) {
+        const building::NamedGlazing& g = b_.glazings[glazing];
+        const fabric::ShadedGain left = building::gain_with_shade(g, b_.shades[shade].layer);
+        const double light = g.values.direct_transmittance;
+        known->second = {light > 0.0 ? left.direct_transmittance / light : 0.0, left.g_value / g.values.g_value};
+    }
+    return known->second;
+}
+
 /// Where heat on the faces of a window goes, with a shutter before it as far down as said.
 fabric::InwardOfFaces Compiler::inward_of(const building::Opening& window, double down) const
 {
@@ -114,14 +115,21 @@ Compiler::ThroughGlass Compiler::through_glass(const building::Surface& s, const
     const auto& sun = irradiance(s, scene);
     const std::vector<double> down = shade_down(s, window);
     const building::NamedShade* shade = window.shade ? &b_.shades[*window.shade] : nullptr;
-    const LeftByShade left = shade != nullptr ? left_by(*shade, glazing) : LeftByShade{};
+    const LeftByShade left = shade != nullptr ? left_by(*window.shade, window.glazing) : LeftByShade{};
+    const bool shutter = shade != nullptr && shade->added_resistance_m2K_per_W > 0.0;
+    const fabric::InwardOfFaces open = inward_of(window, 0.0);
     const bool inside = shade != nullptr && shade->layer.place == fabric::ShadePlace::inside;
     std::vector<double> beam, diffuse, on_outer, on_inner, from_shade;
     for (std::size_t k = 0; k < sun.size(); ++k) {
+        if (sun[k].total_W_per_m2() <= 0.0) { // night
+            for (std::vector<double>* values : {&beam, &diffuse, &on_outer, &on_inner, &from_shade})
+                values->push_back(0.0);
+            continue;
+        }
         const double cosine =
             climate::cos_incidence(spell_.sun[k], Angle::degrees(s.tilt_deg), Angle::degrees(s.azimuth_deg));
         const BareGlass bare = behind(glazing.values.by_angle, sun[k], cosine);
-        const ShadedGlass shaded = with_shade(bare, down[k], left, inside, inward_of(window, down[k]));
+        const ShadedGlass shaded = with_shade(bare, down[k], left, inside, shutter ? inward_of(window, down[k]) : open);
         beam.push_back(bare.beam * shaded.light);
         diffuse.push_back(bare.diffuse * shaded.light);
         on_outer.push_back(shaded.on_faces.outer);

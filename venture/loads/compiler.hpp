@@ -6,8 +6,14 @@
 
 #include <venture/fabric/glass_heat.hpp>
 #include <venture/loads/compile.hpp>
+#include <venture/loads/scenes.hpp>
 
 namespace venture::loads::detail {
+
+/// What is left of the light and of the whole gain with a shade down, as shares of the bare glass's.
+struct LeftByShade {
+    double light = 1.0, all = 1.0;
+};
 
 class Compiler {
 public:
@@ -41,21 +47,6 @@ private:
         double taking_up_m2 = 0.0; ///< of spread light: absorbed, let on, let out
     };
 
-    /// What lets the same share of light through. Solid: 0 always.
-    struct Veil {
-        double with_leaves = 0.0, bare = 0.0;
-        std::vector<building::Caster> casters{};
-        friend bool operator==(const Veil&, const Veil&) = default;
-    };
-    /// Surfaces or openings that are shaded alike, and by what.
-    struct Scene {
-        double tilt_deg = 90.0, azimuth_deg = 0.0;
-        building::Polygons lit{};
-        std::vector<Veil> veils{};
-        bool no_beam = false; ///< in permanent shade
-        friend bool operator==(const Scene&, const Scene&) = default;
-    };
-
     [[nodiscard]] bool winter() const { return spell_.winter_design; }
     [[nodiscard]] bool on_design_day() const { return spell_.clock_date.empty(); }
     [[nodiscard]] static bool inner(const building::Surface& s)
@@ -76,8 +67,8 @@ private:
     SignalId of_outdoor_air(SignalId share);
     SignalId set_point(double temperature_C, const std::optional<building::Setback>& setback, double towards);
     SignalId profile(std::size_t index, Forcing forcing);
-    [[nodiscard]] const calendar::Profile& profile_at(std::size_t calendar, std::size_t hour) const;
-    [[nodiscard]] double fraction(std::size_t calendar, std::size_t hour, double into_h = 0.0) const;
+    [[nodiscard]] const calendar::Profile& profile_at(std::size_t calendar, std::size_t hour);
+    [[nodiscard]] double fraction(std::size_t calendar, std::size_t hour, double into_h = 0.0);
 
     // compile_surfaces.cpp: walls, openings and what lies on either side
     void add_surfaces();
@@ -94,13 +85,9 @@ private:
     std::size_t massless_wall(double resistance_m2K_per_W);
 
     // compile_shading.cpp
-    using OwnPart = std::vector<building::SurfacePlane::Way>;
-    const std::vector<OwnPart>& own_parts();
-    std::size_t scene_of(const building::Surface& s, const building::Opening* opening);
+    [[nodiscard]] std::size_t scene_of(const building::Surface& s, const building::Opening* opening) const;
     void shade_scenes();
     [[nodiscard]] Irradiance shaded_by(const Scene& scene, Irradiance sun) const;
-    template <class Covered>
-    static double left_of(const Scene& scene, bool bare, Covered covered);
     const Irradiance& irradiance(const building::Surface& s, std::size_t scene);
 
     // compile_glass.cpp: windows, and shades on them
@@ -109,6 +96,7 @@ private:
     void add_shutter(const building::Surface& s, const building::Opening& window, OutdoorFace& face);
     [[nodiscard]] std::size_t shade_profile(const building::Surface& s, const building::Opening& window) const;
     std::vector<double> shade_down(const building::Surface& s, const building::Opening& window);
+    const LeftByShade& left_by(std::size_t shade, std::size_t glazing);
     [[nodiscard]] fabric::InwardOfFaces inward_of(const building::Opening& window, double down) const;
     ThroughGlass through_glass(const building::Surface& s, const building::Opening& window);
 
@@ -128,6 +116,7 @@ private:
     std::vector<SurfaceFrom> surfaces_from_{};
     std::vector<ZoneSun> sun_{};
     SignalId site_ground_{}, sky_{}, wind_film_{};
+    std::map<std::size_t, std::vector<const calendar::Profile*>> profile_by_hour_{}; ///< by calendar
     std::map<std::pair<std::size_t, Forcing>, SignalId> profiles_{};
     std::map<std::tuple<double, double, std::size_t, double, double>, SignalId> set_points_{};
     std::map<std::uint32_t, SignalId> of_outdoor_air_{};            ///< by the share of a flow
@@ -135,12 +124,13 @@ private:
     std::map<std::pair<double, double>, SignalId> near_outdoors_{}; ///< outdoor air times one, plus the other
     std::map<double, std::size_t> massless_{};
     std::map<std::pair<double, double>, Irradiance> irradiance_{};
-    std::optional<std::vector<OwnPart>> own_parts_{};
-    std::vector<Scene> scenes_{};
-    std::map<std::size_t, Irradiance> in_scene_{}; ///< by scene
+    std::optional<Scenes> own_scenes_{}; ///< where none were handed in
+    const Scenes* scenes_ = nullptr;
+    std::vector<Irradiance> in_scene_{}; ///< by scene
     std::map<std::tuple<double, double, std::size_t>, SignalId> sun_on_{};
     using GlassKey = std::tuple<double, double, std::size_t, std::size_t, std::size_t, std::size_t>;
     std::map<GlassKey, ThroughGlass> through_glass_{};
+    std::map<std::pair<std::size_t, std::size_t>, LeftByShade> left_by_shade_{}; ///< by shade and glazing
     std::map<GlassKey, SignalId> shutters_{};
 };
 

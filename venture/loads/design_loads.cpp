@@ -13,6 +13,8 @@
 #include <venture/loads/fingerprint.hpp>
 #include <venture/loads/paper_sum.hpp>
 #include <venture/loads/periodic_day.hpp>
+#include <venture/loads/scenes.hpp>
+#include <venture/quantity/hash.hpp>
 
 namespace venture::loads {
 
@@ -75,10 +77,12 @@ std::vector<Run> run_all(const Building& b, const DesignOptions& options)
         runs.push_back({.day = runs.front().day, .setbacks = false});
     std::vector<std::exception_ptr> failed(runs.size());
     const std::vector<fabric::WallModes> modes = build_up_modes(b, options.step_s);
+    const Scenes scenes{b};
     const auto solve = [&](std::size_t i) {
         try {
             Compiled compiled = compile(
-                b, runs[i].day, {.step_s = options.step_s, .setbacks = runs[i].setbacks, .build_up_modes = modes});
+                b, runs[i].day,
+                {.step_s = options.step_s, .setbacks = runs[i].setbacks, .build_up_modes = modes, .scenes = &scenes});
             runs[i].zone_of_room = std::move(compiled.zone_of_room);
             runs[i].result = run_with_films(compiled.model, runs[i].tell_memory);
             runs[i].fingerprint = fingerprint_of(compiled.model);
@@ -232,7 +236,8 @@ DesignLoads design_loads(const Building& building, const DesignOptions& options)
 {
     const std::vector<Run> runs = run_all(building, options);
     DesignLoads out;
-    Fingerprint all;
+    quantity::Hash all;
+    all.add_bits(building.fingerprint);
     for (const Run& run : runs) {
         const PeriodicDay& d = run.result;
         out.runs.push_back({run.setbacks ? run.day.name : run.day.name + " without set-backs", d.days, d.residual_K,

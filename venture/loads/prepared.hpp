@@ -26,6 +26,45 @@ inline void take(const std::vector<double>& row, std::vector<double>& out)
 
 } // namespace detail
 
+namespace detail {
+
+/// Where signals of one length of value are being read. A year of them is long, and all are read at every stage: what
+/// stands between two of their values is kept at hand, side by side.
+class Readings {
+public:
+    explicit Readings(std::size_t steps_per_value) : steps_{steps_per_value} {}
+    void add(std::size_t signal) { signals_.push_back(signal); }
+    [[nodiscard]] std::size_t steps_per_value() const { return steps_; }
+
+    void read(const ThermalModel& m, std::size_t step, double share, std::vector<double>& out)
+    {
+        if (from_.empty() || step - first_step_ >= steps_) go_to(m, step);
+        const double into = (static_cast<double>(step - first_step_) + share) / static_cast<double>(steps_);
+        for (std::size_t i = 0; i < signals_.size(); ++i) out[signals_[i]] = from_[i] + into * rise_[i];
+    }
+
+private:
+    void go_to(const ThermalModel& m, std::size_t step)
+    {
+        const std::size_t value = step / steps_;
+        first_step_ = value * steps_;
+        from_.resize(signals_.size());
+        rise_.resize(signals_.size());
+        for (std::size_t i = 0; i < signals_.size(); ++i) {
+            const Signal& s = m.signals[signals_[i]];
+            const std::size_t at = s.start.size() == 1 ? 0 : value; // one for every step
+            from_[i] = s.start[at];
+            rise_[i] = s.value_at_end(at) - from_[i];
+        }
+    }
+
+    std::size_t steps_, first_step_ = 0;
+    std::vector<std::size_t> signals_{};
+    std::vector<double> from_{}, rise_{};
+};
+
+} // namespace detail
+
 struct HeatBalance::Prepared {
     Prepared(const ThermalModel& m, double part_s, const FilmAccuracy& accuracy)
         : model{m},
@@ -38,7 +77,8 @@ struct HeatBalance::Prepared {
           tolerance{accuracy}
     {
         for (std::size_t i = 0; i < m.signals.size(); ++i)
-            if (const Signal& s = m.signals[i]; s.start.size() > 1 || s.start != s.end) varying.push_back(i);
+            if (const Signal& s = m.signals[i]; s.start.size() > 1 || s.start != s.end)
+                readings_of(s.start.size() == 1 ? 1 : s.steps_per_value).add(i);
     }
     /// Wind, shutters and water change what walls and films answer.
     void set_step(std::size_t step)
@@ -48,15 +88,20 @@ struct HeatBalance::Prepared {
         bank.eliminate();
         network.refresh(bank);
     }
+    detail::Readings& readings_of(std::size_t steps_per_value)
+    {
+        const auto known = std::ranges::find(varying, steps_per_value, &detail::Readings::steps_per_value);
+        return known != varying.end() ? *known : varying.emplace_back(steps_per_value);
+    }
     /// Constants are read once. @param factors  of the sensible heat of every body
-    void read_signals(std::size_t step, double share, const double* factors, std::vector<double>& out) const
+    void read_signals(std::size_t step, double share, const double* factors, std::vector<double>& out)
     {
         if (out.size() != model.signals.size() + detail::SurfaceBank::further_signals) {
             out.resize(model.signals.size());
             for (std::size_t i = 0; i < model.signals.size(); ++i) out[i] = model.signals[i].start[0];
             detail::StageSolver::add_further(out);
         }
-        for (const std::size_t i : varying) out[i] = model.signals[i].at(step, share);
+        for (detail::Readings& r : varying) r.read(model, step, share, out);
         for (std::size_t i = 0; i < model.bodies.size(); ++i) {
             const BodyHeat& body = model.bodies[i];
             out[body.sensible.index] = factors[i] * model.value(body.sensible, step, share);
@@ -122,7 +167,7 @@ struct HeatBalance::Prepared {
     }
 
     std::unique_ptr<Prepared> steady{};
-    std::vector<std::size_t> varying{}; ///< signals that are no constants
+    std::vector<detail::Readings> varying{}; ///< signals that are no constants
     std::vector<double> weights{};
     detail::Stage stages[2]{};
     std::vector<double> air_hat{}, humidity_hat{}, sensible_factors{};

@@ -88,7 +88,7 @@ private:
     FlatDrives convective_{}, radiant_{}, infiltration_{}, ventilation_{}, moisture_{};
     std::vector<double> air_storage_{}, moisture_storage_{}, bridges_{}; ///< of the air, W/K and kg/s; W/K
     std::vector<std::uint32_t> heat_below_{}, cool_above_{}, most_heating_{}, most_cooling_{},
-        dry_above_{}; ///< signals
+        dry_above_{};                             ///< signals
     std::vector<std::uint32_t> first_transfer_{}; ///< one more than zones
     // per flow of transfer air
     FlatDrives transfer_{};

@@ -2,6 +2,7 @@
 /// The numeric form of a building on one design day: what the solver eats. It carries no names of the trade and no
 /// origins beyond ids; it can be written by hand in a test or compiled from a building::Building (loads/compile.hpp).
 
+#include <array>
 #include <cstdint>
 #include <optional>
 #include <span>
@@ -52,8 +53,12 @@ struct Signal {
         const std::size_t i = step / steps_per_value;
         const double into = (static_cast<double>(step % steps_per_value) + share_of_step) /
                             static_cast<double>(steps_per_value),
-                     from = start[i], to = end.empty() ? start[i + 1 < start.size() ? i + 1 : 0] : end[i];
-        return from + into * (to - from);
+                     from = start[i];
+        return from + into * (value_at_end(i) - from);
+    }
+    [[nodiscard]] double value_at_end(std::size_t value) const
+    {
+        return end.empty() ? start[value + 1 < start.size() ? value + 1 : 0] : end[value];
     }
     /// Mean over the whole period.
     [[nodiscard]] double mean() const;
@@ -188,8 +193,8 @@ struct BodyHeat {
 
 /// Long wave between two faces inside, face by face.
 struct RadiantLink {
-    std::size_t surface[2] = {};
-    bool inside[2] = {true, true}; ///< their inside faces, else their outside ones
+    std::array<std::size_t, 2> surface{};
+    std::array<bool, 2> inside{true, true}; ///< their inside faces, else their outside ones
     double W_per_K = 0.0;
 };
 

@@ -1,6 +1,7 @@
 #pragma once
 /// What a key of the project is, as plain data: the one declaration that reading, checking and help are driven by.
 
+#include <cstdint>
 #include <span>
 #include <string>
 #include <string_view>
@@ -27,6 +28,9 @@ struct Point {
 };
 using PointList = std::vector<Point>;
 
+/// What becomes of a value when a room is cut into parts: each has the whole of it, or its share by floor area.
+enum class WhenCut : std::uint8_t { same, by_floor_area };
+
 /// Name, kind of quantity, default with its source, bounds and meaning of one key.
 struct KeySpec {
     std::string_view name;
@@ -41,6 +45,9 @@ struct KeySpec {
     bool from_weather = false; ///< of what is required: a weather year stands in for it
     bool whole = false;        ///< only whole numbers
     std::size_t count = 0;     ///< how many numbers a list must hold; 0 = any. Of points: 3 in space, else on the plan
+    WhenCut when_cut = WhenCut::same;
+    /// Says who works on it, how results are told, or from which files values come: no result follows from it.
+    bool of_document = false;
     std::string_view outside = {}; ///< what is often typed when a number is outside its bounds, as a question
 };
 

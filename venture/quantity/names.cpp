@@ -52,11 +52,17 @@ std::size_t display_width(std::string_view text)
 std::optional<std::string> nearest_name(std::string_view typed, std::span<const std::string> allowed)
 {
     const std::string wanted = lower_case(trimmed(typed));
-    const auto distance = [&](const std::string& name) { return edit_distance(wanted, lower_case(name)); };
-    const auto best = std::ranges::min_element(allowed, {}, distance);
-    if (best == allowed.end() || distance(*best) > 1 + std::min<std::size_t>(wanted.size(), 24) / 4)
-        return std::nullopt;
-    return *best;
+    std::size_t nearest = 2 + std::min<std::size_t>(wanted.size(), 24) / 4; // so far is too far
+    const std::string* best = nullptr;
+    for (const std::string& name : allowed) {
+        const std::size_t longer = std::max(name.size(), wanted.size()) - std::min(name.size(), wanted.size());
+        if (longer >= nearest) continue;
+        const std::size_t distance = edit_distance(wanted, lower_case(name));
+        if (distance >= nearest) continue;
+        nearest = distance;
+        best = &name;
+    }
+    return best != nullptr ? std::optional{*best} : std::nullopt;
 }
 
 std::string listed(std::span<const std::string> names, std::size_t most)

@@ -83,6 +83,7 @@ private:
         by_plan("for the floor", use.ventilation_per_area_m_per_s.value * room_.floor_area_m2,
                 use.ventilation_per_area_m_per_s);
         by_plan("by volume", use.ventilation_per_h.value * room_.volume_m3 / 3600.0, use.ventilation_per_h);
+        by_plan("of the room as a whole", use.ventilation_m3_per_s.value, use.ventilation_m3_per_s);
         for (const building::TransferAir& air : b_.transfer_air)
             if (air.to == index_ || (air.both_ways && air.from == index_))
                 add("air from " + b_.rooms[air.to == index_ ? air.from : air.to].name, air.flow_m3_per_s, "m3/s",
@@ -122,10 +123,12 @@ private:
         };
         set_point("heated below", zone().heat_below_C, use.heating_setpoint_C, use.heating_setback);
         set_point("cooled above", zone().cool_above_C, use.cooling_setpoint_C, use.cooling_setback);
-        if (zone().dry_above_kg_per_kg && use.humidity_limit)
+        if (zone().dry_above_kg_per_kg)
             add("dried above", c_.model.signals[zone().dry_above_kg_per_kg->index].mean(), "kg/kg",
-                fmt::format("{:g} % at the cooling set-point", 100.0 * use.humidity_limit->value),
-                said(*use.humidity_limit));
+                fmt::format("{:g} % at the cooling set-point",
+                            100.0 *
+                                (use.humidity_limit ? use.humidity_limit->value : building::assumed_design_humidity)),
+                use.humidity_limit ? said(*use.humidity_limit) : "our assumption");
         add("weight of the radiant temperature in control", zone().radiant_weight, "1",
             use.control_operative ? "operative temperature is held" : "air temperature is held", shape());
         add("radiant share of what heats or cools", zone().radiant_share(), "1", "as typed", said(use.radiant_share));
