@@ -2,6 +2,7 @@
 BUILD   := build/release
 PRESET  := release
 DEMO    ?= build/demo
+FUZZERS := project catalogue quantity loads_table weather icalendar
 
 .PHONY: help demo test asan bench format lint fuzz coverage clean packages
 
@@ -54,8 +55,8 @@ lint: $(BUILD)/build.ninja
 
 fuzz: packages
 	@cmake --preset fuzz >/dev/null
-	@cmake --build --preset fuzz
-	@for target in project catalogue quantity loads_table weather icalendar; do \
+	@cmake --build --preset fuzz --target $(addprefix fuzz_,$(FUZZERS))
+	@for target in $(FUZZERS); do \
 	    mkdir -p build/fuzz/corpus/$$target; \
 	    build/fuzz/bin/fuzz_$$target -max_total_time=$${SECONDS_EACH:-150} -rss_limit_mb=2048 -timeout=10 -max_len=4096 -print_final_stats=1 \
 	        build/fuzz/corpus/$$target fuzz/seeds/$$target || exit 1; \
