@@ -83,6 +83,21 @@ TEST_F(ProjectCommands, TraceAllAirByPlan)
     }
 }
 
+/// However many mistakes there are, a person reads some of each kind; a machine gets all.
+TEST_F(ProjectCommands, TellSomeOfAKindWhereThereAreThousands)
+{
+    std::string rooms;
+    for (int i = 0; i < 300; ++i)
+        rooms += fmt::format("\n[[room]]\nname = \"Shed {0}\"\nstorey = \"attic {0}\"\nat = [{1}, 50]\nsize = [2, 2]\n",
+                             i, 3 * i);
+    append("house/project.toml", rooms);
+    const Ran words = run("check house");
+    EXPECT_EQ(words.code, 2);
+    EXPECT_THAT(words.errors, HasSubstr("250 more of V202; --json lists them all"));
+    EXPECT_LT(words.errors.size(), 30'000U);
+    EXPECT_EQ(run_json("check house --json")["problems"].size(), 300U);
+}
+
 TEST_F(ProjectCommands, SayWhichDaysAndRoomsAModelHas)
 {
     const Ran day = run("loads house --model August"), room = run("loads house --model July --room Attic");

@@ -87,7 +87,9 @@ TEST_F(ShapeCommands, TellWhatAPlanCannotBeDrawnWith)
     EXPECT_THAT(wrong("--label colour"), HasSubstr("colour"));
     EXPECT_THAT(wrong("--fill rainbow"), HasSubstr("rainbow"));
     EXPECT_THAT(wrong("--storey attic"), HasSubstr("no storey is called 'attic'; there are: ground, first"));
-    EXPECT_THAT(wrong("--over none.png --match 1,2=3,4 --match 5,6=7,8"), HasSubstr("'none.png' cannot be read"));
+    EXPECT_THAT(wrong("--over none.png --match 1,2=3,4 --match 5,6=7,8"),
+                HasSubstr("'none.png': no such file or folder"));
+    EXPECT_THAT(wrong("--over /dev/zero --match 1,2=3,4 --match 5,6=7,8"), HasSubstr("'/dev/zero': not a file"));
     EXPECT_THAT(wrong("--over none.png"), HasSubstr("two points"));
     EXPECT_THAT(wrong("--over house/project.toml --match 1,2=3,4 --match 5,6"), HasSubstr("write px right and down"));
     EXPECT_EQ(run("draw plan house --over house/project.toml --match 1,2=3,4 --match 5,6=7,8").code, 3);

@@ -1,8 +1,6 @@
 /// `venture draw plan`.
 
 #include <cstdio>
-#include <fstream>
-#include <sstream>
 
 #include <fmt/format.h>
 
@@ -10,6 +8,7 @@
 #include <venture/cli/job.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/project/output.hpp>
+#include <venture/project/read_project.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/report/plan_drawing.hpp>
 
@@ -42,10 +41,9 @@ auto word_in(const Words& words, const std::string& typed)
 
 std::string bytes_of(const std::filesystem::path& file)
 {
-    std::ifstream in{file, std::ios::binary};
-    std::ostringstream bytes;
-    if (!in || !(bytes << in.rdbuf())) throw quantity::Error{fmt::format("'{}' cannot be read", file.string())};
-    return bytes.str();
+    project::FileText read = project::read_file(file); // never a device, or more than there is memory for
+    if (!read.problem.empty()) throw quantity::Error{fmt::format("'{}': {}", file.string(), read.problem)};
+    return std::move(read.text);
 }
 
 /// "120,640=0,0".

@@ -5,6 +5,7 @@
 #include <algorithm>
 #include <cstdio>
 #include <cstdlib>
+#include <map>
 
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
@@ -80,10 +81,16 @@ void print_error(const std::string& text)
 
 std::string problems_in_words(const Job& job)
 {
+    constexpr std::size_t most_of_a_code = 50; // more of one kind tell nothing new; --json has them all
     const project::Findings all = job.findings();
     std::string out;
+    std::map<std::string_view, std::size_t> groups_of;
     for (const auto& group : project::grouped(all.open, job.origins(), job.project().sources))
-        out += project::in_words(group, job.origins(), job.project().sources, colour_of_stderr());
+        if (++groups_of[group.problems.front().code] <= most_of_a_code)
+            out += project::in_words(group, job.origins(), job.project().sources, colour_of_stderr());
+    for (const auto& [code, count] : groups_of)
+        if (count > most_of_a_code)
+            out += fmt::format("{} more of {}; --json lists them all\n", count - most_of_a_code, code);
     if (!all.accepted.empty()) out += "Accepted findings\n";
     for (const project::AcceptedFinding& a : all.accepted)
         out += fmt::format("  {} {}\n    accepted by {}: {}\n", a.finding.code, project::printable(a.finding.message),
@@ -95,9 +102,13 @@ std::string problems_in_words(const Job& job)
 
 std::string marks_in_words(const Job& job)
 {
+    constexpr int most = 50;
     std::string out;
+    int marks = 0;
     for (const Problem& p : job.findings().open)
-        if (p.severity == Severity::warning) out += fmt::format("  finding = \"{}\"\n", project::mark_of(p));
+        if (p.severity == Severity::warning && ++marks <= most)
+            out += fmt::format("  finding = \"{}\"\n", project::mark_of(p));
+    if (marks > most) out += fmt::format("  and {} more; --json lists them all\n", marks - most);
     if (out.empty()) return {};
     return "To accept a finding, give its mark, a reason and your initials (by) in an [[accepted]] table:\n" + out;
 }

@@ -137,5 +137,21 @@ TEST(Shading, TurnsWithThePlan)
     EXPECT_NEAR(cooling_W(in), straight, 1e-4 * straight); // corners lie on a grid
 }
 
+/// Another house takes sun while it is near, and none at all once it is so far that nobody could see it.
+TEST(OwnWalls, TakeSunFromEachOtherWhileTheyAreNear)
+{
+    building::Input alone = sunny_room();
+    const double whole = cooling_W(alone);
+    const auto beside = [&](double south_m) {
+        building::Input in = sunny_room();
+        in.rooms.push_back(room("House", 0, -south_m, 5, 4));
+        in.rooms[1].use.cooling_setpoint = {};
+        return cooling_W(in);
+    };
+    EXPECT_LT(beside(8.0), 0.99 * whole);
+    EXPECT_LT(beside(8.0), beside(20.0));
+    EXPECT_NEAR(beside(500.0), whole, 1e-6 * whole);
+}
+
 } // namespace
 } // namespace venture::loads

@@ -149,6 +149,8 @@ void find_most_humid(const Building& b, const Run& run, std::size_t r, RoomLoad&
 {
     const ZoneDay& day = zone_day(run, r);
     const building::Use& use = b.rooms[r].use;
+    out.wettest_kg_per_kg = std::max(out.wettest_kg_per_kg, *std::ranges::max_element(day.humidity_ratio));
+    if (!out.can_be()) return;
     const auto people = b.calendars[use.people_profile].on_design_day(run.day.month).fraction;
     for (std::size_t h = 0; h < day.air_C.size(); ++h) {
         const auto clock = static_cast<std::size_t>(at_hour(run.day, h).clock_hour);
@@ -176,10 +178,10 @@ std::vector<double> asked_latent_W(const building::Room& room, const ZoneDay& da
 void add_cooling(const Building& b, const Run& run, std::size_t r, RoomLoad& out)
 {
     const ZoneDay& day = zone_day(run, r);
-    find_most_humid(b, run, r, out);
     const std::vector<double> latent_W = asked_latent_W(b.rooms[r], day);
     out.cooling_days.push_back({run.day.name, run.day.month, run.day.clock_ahead_h, day.cooling_W, latent_W});
     out.highest_air_C = std::max(out.highest_air_C, *std::ranges::max_element(day.air_C));
+    find_most_humid(b, run, r, out);
     for (std::size_t h = 0; h < day.cooling_W.size(); ++h) {
         const double total = day.cooling_W[h] + latent_W[h];
         if (day.cooling_W[h] > out.cooling_sensible_peak_W) {

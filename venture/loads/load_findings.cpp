@@ -29,6 +29,7 @@ public:
         if (!index || load.typed) return;
         const building::Room& room = b_.rooms[*index];
         if (room.left_out) return;
+        if (!load.can_be()) return tell_impossible(room, load);
         look_at_heat(room, load);
         look_at_humidity(room, load);
         if (room.heating_load_W)
@@ -49,6 +50,21 @@ private:
                                            .message = std::move(message),
                                            .hint = std::move(hint),
                                            .subject = "room/" + room.name});
+    }
+
+    void tell_impossible(const building::Room& room, const RoomLoad& load)
+    {
+        const bool cold = load.lowest_air_C < -100.0;
+        const std::string temperature = units_.text(cold ? load.lowest_air_C : load.highest_air_C, "temperature");
+        const std::string state =
+            load.highest_air_C > 150.0 || cold
+                ? fmt::format("at {} on a {} design day", temperature, cold ? "winter" : "cooling")
+                : fmt::format("with {:.3g} kg of water in each kg of its air", load.wettest_kg_per_kg);
+        add(codes::cannot_be, room, room.origin,
+            fmt::format("room '{}' would stand {}, which cannot be", room.name, state),
+            "its gains are more than its walls and its air carry off: check their units (W or kW), its air and its "
+            "faces")
+            .severity = Severity::error;
     }
 
     void look_at_heat(const building::Room& room, const RoomLoad& load)

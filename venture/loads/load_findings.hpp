@@ -11,7 +11,7 @@
 namespace venture::loads {
 
 /// People in rooms that nobody cools above 40 degC on a design day; rooms above 70 % relative humidity while people are in
-/// or cooling is on; typed loads that are a third of the computed ones or less, or three times them or more. Findings alone, no error.
+/// or cooling is on; typed loads that are a third of the computed ones or less, or three times them or more. Rooms that cannot be are errors.
 /// @param loads  of this building
 [[nodiscard]] std::vector<quantity::Problem> load_findings(const building::Building& building, const RoomLoads& loads,
                                                            const quantity::PreferredUnits& units = {});

@@ -91,5 +91,27 @@ TEST(AssumedHumidity, MakesALatentLoadWhileARoomIsCooled)
         for (std::size_t h = 0; h < 24; ++h) EXPECT_TRUE(day.sensible_W[h] > 0.0 || day.latent_W[h] == 0.0) << h;
 }
 
+/// What cannot be is an error with its place, not a number.
+TEST(LoadFindings, TellRoomsThatCannotBe)
+{
+    building::Input in = one_room();
+    in.rooms[0].use.cooling_setpoint = {};
+    in.rooms[0].use.equipment_power = 1e6;
+    building::Building hot = built(in);
+    const RoomLoads loads = design_loads(hot).loads;
+    EXPECT_FALSE(loads.rooms[0].can_be());
+    const std::vector<quantity::Problem> found = load_findings(hot, loads);
+    ASSERT_EQ(found.size(), 1U); // nothing else is said of it
+    EXPECT_EQ(found[0].code, quantity::codes::cannot_be);
+    EXPECT_EQ(found[0].severity, quantity::Severity::error);
+    in.rooms[0].use.equipment_power = 0.0;
+    in.rooms[0].use.moisture = 0.9; // kg/s into a room that leaks a little
+    in.rooms[0].use.infiltration = 0.01;
+    building::Building wet = built(in);
+    const std::vector<quantity::Problem> wetter = load_findings(wet, design_loads(wet).loads);
+    ASSERT_EQ(wetter.size(), 1U);
+    EXPECT_NE(wetter[0].message.find("kg of water in each kg of its air"), std::string::npos) << wetter[0].message;
+}
+
 } // namespace
 } // namespace venture::loads

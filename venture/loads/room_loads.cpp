@@ -5,6 +5,12 @@
 
 namespace venture::loads {
 
+bool RoomLoad::can_be() const
+{
+    constexpr double coldest_C = -100.0, hottest_C = 150.0, wettest = 1.0;
+    return lowest_air_C >= coldest_C && highest_air_C <= hottest_C && wettest_kg_per_kg <= wettest;
+}
+
 double RoomLoad::paper_W() const
 {
     double sum = 0.0;

@@ -85,6 +85,10 @@ struct RoomLoad {
     std::vector<PaperTerm> paper{};                 ///< steady heat loss, line by line; empty for typed loads
     AirBalance cooling_balance{};                   ///< in the hour of the peak
     double highest_air_C = 0.0, lowest_air_C = 0.0; ///< over all cooling design days and the winter design
+    double wettest_kg_per_kg = 0.0;                 ///< highest humidity ratio over all cooling design days
+    /// Whether rooms are like this somewhere on earth, saunas and cold stores among them: -100 to 150 degC, at most 1 kg of
+    /// water for each kg of air. Where not, what was typed cannot be meant, and no other number of the room is any good.
+    [[nodiscard]] bool can_be() const;
     /// Relative humidity, 0..1 and beyond, in the most humid hour of cooling design days in which people are in or the
     /// room is cooled; the day of that hour.
     double most_humid = 0.0;

@@ -137,7 +137,41 @@ void add_openings(const building::Opening& o, std::vector<Caster>& casters, buil
     }
 }
 
-using OwnPart = std::vector<building::SurfacePlane::Way>;
+/// A box along the axes of the project round points in space.
+struct Box {
+    building::SurfacePlane::Way low{1e300, 1e300, 1e300}, high{-1e300, -1e300, -1e300};
+    void take(const building::SurfacePlane::Way& spot)
+    {
+        for (std::size_t k = 0; k < 3; ++k) {
+            low[k] = std::min(low[k], spot[k]);
+            high[k] = std::max(high[k], spot[k]);
+        }
+    }
+    [[nodiscard]] double apart_m2(const Box& other) const
+    {
+        double sum = 0.0;
+        for (std::size_t k = 0; k < 3; ++k) {
+            const double gap = std::max({0.0, low[k] - other.high[k], other.low[k] - high[k]});
+            sum += gap * gap;
+        }
+        return sum;
+    }
+};
+
+/// A convex part of the building's own outside.
+struct OwnPart {
+    std::vector<building::SurfacePlane::Way> corners{};
+    double area_m2 = 0.0;
+    Box box{};
+};
+
+/// Whether a part can take a ten-thousandth of what a surface sees, whole as it is at the nearest point of both: no more
+/// than its area over pi times the distance squared is seen of it.
+bool may_matter(const OwnPart& part, const Box& seen_from)
+{
+    constexpr double least = 1e-4;
+    return part.area_m2 > least * std::numbers::pi * part.box.apart_m2(seen_from);
+}
 
 /// Outer walls and roofs, as polygons in space; those in one plane that touch are one.
 std::vector<OwnPart> own_parts_of(const building::Building& b)
@@ -171,8 +205,11 @@ std::vector<OwnPart> own_parts_of(const building::Building& b)
     for (const auto& [key, plane] : planes)
         for (const building::Polygon& whole : building::united(plane.shape))
             for (const building::Polygon& p : building::convex_parts({whole.outline, {}})) {
-                OwnPart& part = out.emplace_back();
-                for (const building::GridPoint q : p.outline) part.push_back(spot_of(plane.lies, q));
+                OwnPart& part = out.emplace_back(OwnPart{.area_m2 = building::area_m2(p)});
+                for (const building::GridPoint q : p.outline) {
+                    part.corners.push_back(spot_of(plane.lies, q));
+                    part.box.take(part.corners.back());
+                }
             }
     return out;
 }
@@ -197,9 +234,14 @@ std::optional<Scene::What> scene_of(const building::Building& b, const std::vect
         if (flat) scene.azimuth_deg += turn_along_longest_edge(lies, scene.lit);
     }
     const Frame frame{lies, opening != nullptr ? corner_of(b, s, *opening) : PointBefore{}};
+    Box box;
+    const building::SurfacePlane in_space = plane_of(s);
+    for (const building::Polygon& p : s.shape)
+        for (const building::GridPoint q : p.outline) box.take(spot_of(in_space, q));
     for (const OwnPart& part : own_parts) {
+        if (!may_matter(part, box)) continue;
         Caster face;
-        for (const auto& corner : part) face.push_back(frame.at(corner));
+        for (const auto& corner : part.corners) face.push_back(frame.at(corner));
         add_if_before(std::move(face), solid);
     }
     for (const Standing& stands : standing) {

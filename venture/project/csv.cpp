@@ -80,9 +80,17 @@ private:
         unclosed_line_ = start_line;
     }
 
-    [[nodiscard]] std::uint32_t column_at(std::size_t at) const
+    /// Letters are counted on from the last cell of the line.
+    [[nodiscard]] std::uint32_t column_at(std::size_t at)
     {
-        return 1 + static_cast<std::uint32_t>(quantity::display_width(text_.substr(line_start_, at - line_start_)));
+        if (counted_from_ < line_start_ || counted_from_ > at) {
+            counted_from_ = line_start_;
+            letters_ = 0;
+        }
+        letters_ +=
+            static_cast<std::uint32_t>(quantity::display_width(text_.substr(counted_from_, at - counted_from_)));
+        counted_from_ = at;
+        return 1 + letters_;
     }
 
     void begin_line()
@@ -106,8 +114,8 @@ private:
 
     std::string_view text_;
     char separator_;
-    std::size_t at_ = 0, line_start_ = 0;
-    std::uint32_t line_ = 1, unclosed_line_ = 0;
+    std::size_t at_ = 0, line_start_ = 0, counted_from_ = 0;
+    std::uint32_t line_ = 1, unclosed_line_ = 0, letters_ = 0;
     CsvRow row_{};
     std::vector<CsvRow> rows_{};
 };

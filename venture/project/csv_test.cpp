@@ -154,5 +154,16 @@ TEST(CsvCellText, RoundTrips)
         EXPECT_EQ(parse("h,x\n" + csv_cell(text) + ",x\n").rows.at(1).at(0).text, text);
 }
 
+/// Places are counted on from cell to cell: columns by letters, however many there are.
+TEST(ParseCsv, CountsTheColumnsOfManyCells)
+{
+    std::string line = "caf\u00e9";
+    for (int i = 0; i < 200'000; ++i) line += ",x";
+    const Parsed p = parse(line + "\n" + line + "\n", {.separator = ','});
+    ASSERT_EQ(p.rows.size(), 2U);
+    EXPECT_EQ(p.rows[1][1].column, 6U);
+    EXPECT_EQ(p.rows[1].back().column, 4U + 2U * 200'000U);
+}
+
 } // namespace
 } // namespace venture::project

@@ -82,6 +82,7 @@ inline constexpr std::string_view odd_thickness = "V438"; ///< a layer as thick 
 inline constexpr std::string_view air_for_heat = "V439";  ///< less air than the gains of a room ask for
 inline constexpr std::string_view odd_size = "V440";      ///< a room as large or as small as rooms hardly are
 inline constexpr std::string_view large_bridges = "V441"; ///< thermal bridges that lose more than all walls
+inline constexpr std::string_view cannot_be = "V442";     ///< rooms at temperatures or humidities that cannot be
 // weather
 inline constexpr std::string_view weather_records = "V501"; ///< records that make no year
 inline constexpr std::string_view weather_value = "V502";   ///< a reading that cannot be
@@ -99,7 +100,8 @@ enum class RaisedBy { reading, weather, site, building, services, loads, sizes }
     if (code >= weather_records || code == derived) return RaisedBy::weather;
     if (code == moved_height || code == odd_place || code == odd_season) return RaisedBy::site;
     if (code == unserved || code == assumed) return RaisedBy::services;
-    if (code == humidity_capped || code == typed_load || code == too_hot || code == too_humid || code == load_far_off)
+    if (code == humidity_capped || code == typed_load || code == too_hot || code == too_humid || code == load_far_off ||
+        code == cannot_be)
         return RaisedBy::loads;
     return code == not_met ? RaisedBy::sizes : RaisedBy::building;
 }

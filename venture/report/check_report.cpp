@@ -282,9 +282,10 @@ json overruled_json(const building::Room& room)
 json check_json(const Building& b)
 {
     json rooms = json::array(), surfaces = json::array();
+    const std::vector<RoomSums> sums = sums_of_rooms(b);
     for (std::size_t r = 0; r < b.rooms.size(); ++r) {
         const building::Room& room = b.rooms[r];
-        const RoomSums e = sums_of(b, r);
+        const RoomSums& e = sums[r];
         rooms.push_back(
             {{"room", room.name},
              {"type", room.type},

@@ -111,17 +111,20 @@ RoomSums& RoomSums::operator+=(const RoomSums& other)
     return *this;
 }
 
-RoomSums sums_of(const Building& b, std::size_t r)
+std::vector<RoomSums> sums_of_rooms(const Building& b)
 {
-    const Room& room = b.rooms[r];
-    RoomSums e{.floor_m2 = room.floor_area_m2,
-               .volume_m3 = room.volume_m3,
-               .people = room.use.people.value,
-               .outdoor_air_m3_per_s = room.outdoor_air_by_plan_m3_per_s(),
-               .leaks_m3_per_s = room.use.infiltration_per_h.value * room.volume_m3 / hour_s};
-    for (const building::Gain& gain : room.use.gains) e.gains_W += gain.sensible_W();
+    std::vector<RoomSums> sums;
+    for (const Room& room : b.rooms) {
+        RoomSums& e =
+            sums.emplace_back(RoomSums{.floor_m2 = room.floor_area_m2,
+                                       .volume_m3 = room.volume_m3,
+                                       .people = room.use.people.value,
+                                       .outdoor_air_m3_per_s = room.outdoor_air_by_plan_m3_per_s(),
+                                       .leaks_m3_per_s = room.use.infiltration_per_h.value * room.volume_m3 / hour_s});
+        for (const building::Gain& gain : room.use.gains) e.gains_W += gain.sensible_W();
+    }
     for (const building::Surface& s : b.surfaces) {
-        if (s.room != r) continue;
+        RoomSums& e = sums[s.room];
         if (s.beyond.kind == Neighbour::Kind::ground) e.ground_m2 += s.gross_m2;
         if (s.beyond.kind != Neighbour::Kind::outdoors) continue;
         const bool roof = s.attitude == Attitude::ceiling;
@@ -138,8 +141,8 @@ RoomSums sums_of(const Building& b, std::size_t r)
         }
     }
     for (const building::ThermalBridge& bridge : b.thermal_bridges)
-        if (bridge.room == r) e.heat_loss_W_per_K += bridge.heat_loss_W_per_K;
-    return e;
+        sums[bridge.room].heat_loss_W_per_K += bridge.heat_loss_W_per_K;
+    return sums;
 }
 
 std::string rooms_text(const Building& b, const PreferredUnits& units)
@@ -149,9 +152,10 @@ std::string rooms_text(const Building& b, const PreferredUnits& units)
     std::vector<RoomSums> storeys(b.storeys.size());
     std::vector<int> rooms(b.storeys.size(), 0);
     int all = 0;
+    const std::vector<RoomSums> of_rooms = sums_of_rooms(b);
     for (std::size_t r = 0; r < b.rooms.size(); ++r) {
         const Room& room = b.rooms[r];
-        const RoomSums sums = sums_of(b, r);
+        const RoomSums& sums = of_rooms[r];
         std::vector<std::string> row = {room.name, type_of(room)};
         for (std::string& cell : cells_of(sums, setpoint(room.use.heating_setpoint_C, units),
                                           setpoint(room.use.cooling_setpoint_C, units), units))

@@ -25,7 +25,8 @@ struct RoomSums {
     RoomSums& operator+=(const RoomSums& other);
 };
 
-[[nodiscard]] RoomSums sums_of(const building::Building& building, std::size_t room);
+/// Of every room, in the building's order.
+[[nodiscard]] std::vector<RoomSums> sums_of_rooms(const building::Building& building);
 
 /// The table, what its columns mean, and the values that rooms have over their type.
 [[nodiscard]] std::string rooms_text(const building::Building& building, const quantity::PreferredUnits& units);
