@@ -87,7 +87,8 @@ TEST(ShippedLibrary, HasRoomTypesThatRoomsCanTake)
                                           ? 1000.0 * room.outdoor_air_by_plan_m3_per_s() / room.use.people.value
                                           : 7.0;
             EXPECT_GT(per_person, 2.5) << room.name;
-            const double most = room.type == "commercial kitchen" ? 120.0 : 50.0; // hoods draw off more than people need
+            const double most =
+                room.type == "commercial kitchen" ? 120.0 : 50.0; // hoods draw off more than people need
             EXPECT_LT(per_person, most) << room.name;
         }
     }
