@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 #include <exception>
+#include <utility>
 
 #include <tbb/blocked_range.h>
 #include <tbb/parallel_for.h>
@@ -180,8 +181,11 @@ void add_cooling(const Building& b, const Run& run, std::size_t r, RoomLoad& out
     const ZoneDay& day = zone_day(run, r);
     const std::vector<double> latent_W = asked_latent_W(b.rooms[r], day);
     out.cooling_days.push_back({run.day.name, run.day.month, run.day.clock_ahead_h, day.cooling_W, latent_W});
-    out.highest_air_C = std::max(out.highest_air_C, *std::ranges::max_element(day.air_C));
+    const auto [coldest, warmest] = std::ranges::minmax(day.air_C);
+    out.highest_air_C = std::max(out.highest_air_C, warmest);
+    const double in_winter_C = std::exchange(out.lowest_air_C, std::min(out.lowest_air_C, coldest));
     find_most_humid(b, run, r, out);
+    if (out.can_be()) out.lowest_air_C = in_winter_C; // the coldest that is told is that of winter design
     for (std::size_t h = 0; h < day.cooling_W.size(); ++h) {
         const double total = day.cooling_W[h] + latent_W[h];
         if (day.cooling_W[h] > out.cooling_sensible_peak_W) {

@@ -58,7 +58,7 @@ private:
         const std::string temperature = units_.text(cold ? load.lowest_air_C : load.highest_air_C, "temperature");
         const std::string state =
             load.highest_air_C > 150.0 || cold
-                ? fmt::format("at {} on a {} design day", temperature, cold ? "winter" : "cooling")
+                ? fmt::format("at {} on a design day", temperature)
                 : fmt::format("with {:.3g} kg of water in each kg of its air", load.wettest_kg_per_kg);
         add(codes::cannot_be, room, room.origin,
             fmt::format("room '{}' would stand {}, which cannot be", room.name, state),

@@ -104,6 +104,10 @@ TEST(LoadFindings, TellRoomsThatCannotBe)
     ASSERT_EQ(found.size(), 1U); // nothing else is said of it
     EXPECT_EQ(found[0].code, quantity::codes::cannot_be);
     EXPECT_EQ(found[0].severity, quantity::Severity::error);
+    in.rooms[0].use.cooling_setpoint = 26.0; // operative: the air would have to be colder than any
+    in.rooms[0].use.control = std::string{"operative"};
+    EXPECT_NE(find(findings_of(in), codes::cannot_be), nullptr);
+    in.rooms[0].use.cooling_setpoint = {};
     in.rooms[0].use.equipment_power = 0.0;
     in.rooms[0].use.moisture = 0.9; // kg/s into a room that leaks a little
     in.rooms[0].use.infiltration = 0.01;
