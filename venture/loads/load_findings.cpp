@@ -54,12 +54,14 @@ private:
 
     void tell_impossible(const building::Room& room, const RoomLoad& load)
     {
-        const bool cold = load.lowest_air_C < -100.0;
-        const std::string temperature = units_.text(cold ? load.lowest_air_C : load.highest_air_C, "temperature");
+        RoomLoad dry = load;
+        dry.wettest_kg_per_kg = 0.0;
+        constexpr double usual_C = 20.0; // of the coldest and the warmest, what is farther from it
+        const bool cold = usual_C - load.lowest_air_C > load.highest_air_C - usual_C;
         const std::string state =
-            load.highest_air_C > 150.0 || cold
-                ? fmt::format("at {} on a design day", temperature)
-                : fmt::format("with {:.3g} kg of water in each kg of its air", load.wettest_kg_per_kg);
+            !dry.can_be() ? fmt::format("at {} on a design day",
+                                        units_.text(cold ? load.lowest_air_C : load.highest_air_C, "temperature"))
+                          : fmt::format("with {:.3g} kg of water in each kg of its air", load.wettest_kg_per_kg);
         add(codes::cannot_be, room, room.origin,
             fmt::format("room '{}' would stand {}, which cannot be", room.name, state),
             "its gains are more than its walls and its air carry off: check their units (W or kW), its air and its "
