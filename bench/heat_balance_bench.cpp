@@ -8,7 +8,7 @@
 #include <Eigen/Dense>
 #include <benchmark/benchmark.h>
 
-#include <venture/loads/periodic_day.hpp>
+#include <venture/balance/periodic_day.hpp>
 
 #include "tower.hpp"
 
@@ -20,9 +20,9 @@ constexpr double brick_m = 0.2, conductivity = 0.8, density = 1800.0, specific_h
                  film_out = 25.0;
 
 /// A row of held rooms, each with six equal walls to outdoors.
-loads::ThermalModel row_of_rooms(std::size_t zones)
+balance::ThermalModel row_of_rooms(std::size_t zones)
 {
-    loads::ThermalModel m;
+    balance::ThermalModel m;
     std::vector<double> outdoor;
     for (int h = 0; h < 24; ++h) outdoor.push_back(5.0 + 8.0 * std::sin(h * 0.2618));
     m.outdoor_air_C = m.add_points(outdoor);
@@ -30,14 +30,14 @@ loads::ThermalModel row_of_rooms(std::size_t zones)
     m.walls = {fabric::wall_modes(
         {"brick", {{.material = {"brick", conductivity, density, specific_heat}, .thickness_m = brick_m}}})};
     for (std::size_t z = 0; z < zones; ++z) {
-        loads::Zone zone{.id = "zone", .air_capacity_J_per_K = 72000.0, .dry_air_kg = 72.0};
+        balance::Zone zone{.id = "zone", .air_capacity_J_per_K = 72000.0, .dry_air_kg = 72.0};
         zone.heat_below_C = zone.cool_above_C = m.add_constant(20.0);
         m.zones.push_back(zone);
         for (int i = 0; i < 6; ++i)
             m.surfaces.push_back({.id = "wall",
                                   .area_m2 = 10.0,
-                                  .outside = loads::OutdoorFace{film_out, m.outdoor_air_C},
-                                  .inside = loads::ZoneFace{z, film_in, 0.0, {}}});
+                                  .outside = balance::OutdoorFace{film_out, m.outdoor_air_C},
+                                  .inside = balance::ZoneFace{z, film_in, 0.0, {}}});
     }
     return m;
 }
@@ -72,8 +72,8 @@ private:
 
 void check_agreement()
 {
-    const loads::ThermalModel m = row_of_rooms(1);
-    const auto day = loads::run_periodic_day(m);
+    const balance::ThermalModel m = row_of_rooms(1);
+    const auto day = balance::run_periodic_day(m);
     PlainWall wall;
     std::vector<double> load(24, 0.0);
     for (int repetition = 0; repetition < 12; ++repetition)
@@ -90,12 +90,12 @@ void check_agreement()
 
 void heat_balance_step(benchmark::State& state)
 {
-    const loads::ThermalModel m = row_of_rooms(static_cast<std::size_t>(state.range(0)));
-    const loads::HeatBalance balance{m};
-    loads::State now = balance.steady_state();
-    loads::StepResult result;
+    const balance::ThermalModel m = row_of_rooms(static_cast<std::size_t>(state.range(0)));
+    const balance::HeatBalance balance{m};
+    balance::State now = balance.steady_state();
+    balance::StepResult result;
     std::size_t step = 0;
-    for (auto _ : state) balance.advance(now, step++ % m.steps, result, {.account = loads::Account::loads});
+    for (auto _ : state) balance.advance(now, step++ % m.steps, result, {.account = balance::Account::loads});
     state.SetItemsProcessed(state.iterations() * state.range(0)); // zone-steps
 }
 BENCHMARK(heat_balance_step)->Arg(1)->Arg(30)->Arg(300);

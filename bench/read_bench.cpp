@@ -8,9 +8,9 @@
 #include <fmt/format.h>
 #include <toml++/toml.h>
 
-#include <venture/building/effective.hpp>
-#include <venture/building/resolve.hpp>
 #include <venture/project/read_project.hpp>
+#include <venture/resolve/effective.hpp>
+#include <venture/resolve/resolve.hpp>
 
 namespace {
 
@@ -84,7 +84,7 @@ void read_and_resolve(benchmark::State& state)
 {
     const std::string text = tower(static_cast<int>(state.range(0)));
     for (auto _ : state) {
-        const auto resolved = building::resolve(project::read_project_text(text, "tower.toml").input);
+        const auto resolved = resolve::resolve(project::read_project_text(text, "tower.toml").input);
         if (!resolved.building) std::abort(); // nothing was measured
     }
     state.SetItemsProcessed(state.iterations() * state.range(0));
@@ -94,8 +94,8 @@ BENCHMARK(read_and_resolve)->Arg(100)->Arg(1000)->Unit(benchmark::kMillisecond);
 void list_origins(benchmark::State& state)
 {
     const auto resolved =
-        building::resolve(project::read_project_text(tower(static_cast<int>(state.range(0))), "tower.toml").input);
-    for (auto _ : state) benchmark::DoNotOptimize(building::effective_values(resolved.effective, &*resolved.building));
+        resolve::resolve(project::read_project_text(tower(static_cast<int>(state.range(0))), "tower.toml").input);
+    for (auto _ : state) benchmark::DoNotOptimize(resolve::effective_values(resolved.effective, &*resolved.building));
     state.SetItemsProcessed(state.iterations() * state.range(0));
 }
 BENCHMARK(list_origins)->Arg(1000)->Unit(benchmark::kMillisecond);

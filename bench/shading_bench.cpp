@@ -5,17 +5,17 @@
 #include <benchmark/benchmark.h>
 #include <tbb/parallel_for.h>
 
-#include <venture/building/shadows.hpp>
 #include <venture/climate/sun.hpp>
+#include <venture/plan/shadows.hpp>
 
 namespace {
 
 using namespace venture;
-using building::Caster;
 using climate::Angle;
+using plan::Caster;
 
 struct Window {
-    building::Polygons lit{};
+    plan::Polygons lit{};
     std::vector<Caster> casters{};
     double azimuth_deg = 0.0;
 };
@@ -24,12 +24,11 @@ struct Window {
 Window window(std::size_t number)
 {
     const double n = static_cast<double>(number), width = 1.0 + 0.001 * n, height = 1.5;
-    const building::Plates plates{
-        .overhang = {.depth_m = 0.5, .above_m = 0.1, .beyond_left_m = 0.2, .beyond_right_m = 0.2},
-        .left = {.depth_m = 0.3},
-        .right = {.depth_m = 0.3}};
-    Window out{{building::rectangle(0, 0, building::to_grid(width), building::to_grid(height))},
-               building::casters_of(plates, width, height),
+    const plan::Plates plates{.overhang = {.depth_m = 0.5, .above_m = 0.1, .beyond_left_m = 0.2, .beyond_right_m = 0.2},
+                              .left = {.depth_m = 0.3},
+                              .right = {.depth_m = 0.3}};
+    Window out{{plan::rectangle(0, 0, plan::to_grid(width), plan::to_grid(height))},
+               plan::casters_of(plates, width, height),
                static_cast<double>(number * 37 % 360)};
     for (const double away : {8.0, 20.0}) {
         const double left = -5.0 + 0.01 * n, right = left + 12.0, top = 4.0 + 0.3 * away, back = away + 6.0;
@@ -66,10 +65,10 @@ void shading_of_windows(benchmark::State& state)
     std::vector<double> left(windows.size());
     const auto shade = [&](std::size_t i) {
         const Window& w = windows[i];
-        const building::Shadows shadows{w.lit, w.casters};
+        const plan::Shadows shadows{w.lit, w.casters};
         left[i] = diffuse_left(shadows, Angle::degrees(90.0)).sky;
         for (const auto& s : sun)
-            left[i] += shadows.share(building::towards(s, Angle::degrees(90.0), Angle::degrees(w.azimuth_deg)));
+            left[i] += shadows.share(plan::towards(s, Angle::degrees(90.0), Angle::degrees(w.azimuth_deg)));
     };
     for (auto _ : state) { // side by side, as a building's scenes are
         tbb::parallel_for(std::size_t{0}, windows.size(), shade);
@@ -83,8 +82,8 @@ BENCHMARK(shading_of_windows)->Arg(100)->Arg(1000)->Unit(benchmark::kMillisecond
 void shadow_of_one_plate(benchmark::State& state)
 {
     const Window w = window(0);
-    const building::Shadows plate{w.lit, std::span{w.casters}.first(1)};
-    const auto light = building::towards({40.0, 170.0, 0.0, 0.0}, Angle::degrees(90.0), Angle::degrees(180.0));
+    const plan::Shadows plate{w.lit, std::span{w.casters}.first(1)};
+    const auto light = plan::towards({40.0, 170.0, 0.0, 0.0}, Angle::degrees(90.0), Angle::degrees(180.0));
     for (auto _ : state) benchmark::DoNotOptimize(plate.share(light));
 }
 BENCHMARK(shadow_of_one_plate);

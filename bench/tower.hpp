@@ -5,7 +5,7 @@
 #include <cmath>
 #include <string>
 
-#include <venture/loads/heat_balance.hpp>
+#include <venture/balance/heat_balance.hpp>
 
 namespace venture::bench {
 
@@ -30,14 +30,14 @@ public:
         for (std::size_t z = 0; z < zones; ++z) add_zone(z);
         for (std::size_t z = 0; z < zones; ++z) add_surfaces(z, zones);
     }
-    [[nodiscard]] const loads::ThermalModel& model() const { return m_; }
+    [[nodiscard]] const balance::ThermalModel& model() const { return m_; }
 
 private:
     static constexpr std::size_t rooms_a_storey = 10;
 
     static double hour_wave(double hour, double at) { return std::cos((hour - at) * 0.2617993877991494); }
 
-    loads::SignalId hourly(std::size_t days, double mean, double swing, double at, bool by_day)
+    balance::SignalId hourly(std::size_t days, double mean, double swing, double at, bool by_day)
     {
         std::vector<double> values;
         for (std::size_t h = 0; h < 24 * days; ++h) {
@@ -53,7 +53,7 @@ private:
         sky_ = hourly(days, 0.0 + warmer_K_, 4.0, 15.0, true);
         std::vector<double> wind;
         for (std::size_t h = 0; h < 24 * days; ++h) wind.push_back(8.0 + 4.0 * static_cast<double>(h * 7 % 5));
-        wind_ = m_.add_blocks(wind, loads::Forcing::coefficient);
+        wind_ = m_.add_blocks(wind, balance::Forcing::coefficient);
         m_.outdoor_humidity_ratio = m_.add_constant(0.006);
         for (const double at : {12.0, 10.0, 14.0, 16.0}) {
             std::vector<double> sun;
@@ -84,9 +84,9 @@ private:
 
     void add_zone(std::size_t z)
     {
-        loads::Zone zone{.id = "room " + std::to_string(1000000 + z),
-                         .air_capacity_J_per_K = 72000.0 + 200000.0,
-                         .dry_air_kg = 72.0};
+        balance::Zone zone{.id = "room " + std::to_string(1000000 + z),
+                           .air_capacity_J_per_K = 72000.0 + 200000.0,
+                           .dry_air_kg = 72.0};
         zone.infiltration_kg_per_s = {{m_.add_constant(0.006)}};
         zone.ventilation_kg_per_s = {{occupied_, 0.02}};
         zone.convective_gain_W = {{occupied_, 150.0}};
@@ -98,7 +98,7 @@ private:
         m_.zones.push_back(zone);
     }
 
-    void add(std::string id, double area, std::size_t wall, loads::Face outside, loads::Face inside)
+    void add(std::string id, double area, std::size_t wall, balance::Face outside, balance::Face inside)
     {
         m_.surfaces.push_back({.id = std::move(id),
                                .area_m2 = area,
@@ -106,9 +106,9 @@ private:
                                .outside = std::move(outside),
                                .inside = std::move(inside)});
     }
-    loads::ZoneFace face(std::size_t zone, double convective, std::size_t sun, double sun_m2) const
+    balance::ZoneFace face(std::size_t zone, double convective, std::size_t sun, double sun_m2) const
     {
-        loads::ZoneFace face{zone, convective, 5.13, {{sun_[sun], sun_m2}}};
+        balance::ZoneFace face{zone, convective, 5.13, {{sun_[sun], sun_m2}}};
         const double cosine = convective > 4.0 ? -1.0 : convective < 1.0 ? 1.0 : 0.0;
         if (vary_) face.natural = fabric::NaturalConvection{.cos_tilt = cosine};
         return face;
@@ -118,11 +118,11 @@ private:
     void add_surfaces(std::size_t z, std::size_t zones)
     {
         const std::size_t row = z % 2, looks = z % sun_.size();
-        const auto outdoors = [&](loads::SignalId environment) {
-            loads::OutdoorFace face{25.0, environment};
+        const auto outdoors = [&](balance::SignalId environment) {
+            balance::OutdoorFace face{25.0, environment};
             if (vary_) {
                 face.film_by_step = wind_;
-                face.long_wave = loads::LongWave{.sky_share = 0.35, .sky_C = sky_, .ground_C = m_.outdoor_air_C};
+                face.long_wave = balance::LongWave{.sky_share = 0.35, .sky_C = sky_, .ground_C = m_.outdoor_air_C};
             }
             return face;
         };
@@ -137,13 +137,13 @@ private:
         if (z >= rooms_a_storey)
             add(id + " floor", 20.0, 2, face(z - rooms_a_storey, 5.0, looks, 0.1), face(z, 0.7, looks, 0.8));
         else
-            add(id + " ground floor", 20.0, 2, loads::FixedFace{heat_, 2.0}, face(z, 0.7, looks, 0.8));
+            add(id + " ground floor", 20.0, 2, balance::FixedFace{heat_, 2.0}, face(z, 0.7, looks, 0.8));
         if (z + rooms_a_storey >= zones) add(id + " roof", 20.0, 0, outdoors(sol_air_[0]), face(z, 5.0, looks, 0.1));
     }
 
-    loads::ThermalModel m_{};
-    std::vector<loads::SignalId> sun_{}, sol_air_{};
-    loads::SignalId occupied_{}, heat_{}, cool_{}, sky_{}, wind_{};
+    balance::ThermalModel m_{};
+    std::vector<balance::SignalId> sun_{}, sol_air_{};
+    balance::SignalId occupied_{}, heat_{}, cool_{}, sky_{}, wind_{};
     bool vary_;
     double warmer_K_;
 };

@@ -13,7 +13,7 @@
 #include <benchmark/benchmark.h>
 #include <malloc.h>
 
-#include <venture/loads/periodic_day.hpp>
+#include <venture/balance/periodic_day.hpp>
 
 #include "tower.hpp"
 
@@ -31,25 +31,25 @@ void tower_steps(benchmark::State& state, TowerFilms films)
     const auto zones = static_cast<std::size_t>(state.range(0));
     const Tower tower{zones, 900.0, 7, films};
     const std::size_t before = mallinfo2().uordblks;
-    const loads::HeatBalance balance{tower.model()};
-    loads::State now = balance.steady_state();
+    const balance::HeatBalance balance{tower.model()};
+    balance::State now = balance.steady_state();
     const std::size_t memory = mallinfo2().uordblks - before;
-    loads::StepResult result;
+    balance::StepResult result;
     std::size_t step = 0, passes = 0, sweeps = 0;
     double worst = 0.0, residual = 0.0, peak = 1.0;
     const auto look = [&] {
         worst = std::max(worst, std::abs(result.closure_W) / std::max(1.0, result.throughput_W));
-        for (const loads::ZoneStep& z : result.zones) {
+        for (const balance::ZoneStep& z : result.zones) {
             residual = std::max(residual, z.film_residual_W);
             peak = std::max({peak, z.heating_W, z.cooling_W});
         }
     };
     for (int i = 0; i < 96; ++i) { // a whole day, for a peak that is no night's
-        balance.advance(now, step++ % tower.model().steps, result, {.account = loads::Account::loads});
+        balance.advance(now, step++ % tower.model().steps, result, {.account = balance::Account::loads});
         if (i >= 4) look(); // films begin from rest
     }
     for (auto _ : state) {
-        balance.advance(now, step++ % tower.model().steps, result, {.account = loads::Account::loads});
+        balance.advance(now, step++ % tower.model().steps, result, {.account = balance::Account::loads});
         passes += static_cast<std::size_t>(result.film_passes);
         sweeps += static_cast<std::size_t>(result.sweeps);
         look();
@@ -69,10 +69,10 @@ BENCHMARK(tower_fixed)->Arg(30)->Arg(300)->Arg(3000);
 BENCHMARK(tower_varying)->Arg(30)->Arg(300)->Arg(3000);
 
 /// Multiply-adds of one step of the tower, counted from its model: walls' modes at both stages, faces, zones.
-double multiply_adds(const loads::ThermalModel& m)
+double multiply_adds(const balance::ThermalModel& m)
 {
     double n = 0.0;
-    for (const loads::Surface& s : m.surfaces) {
+    for (const balance::Surface& s : m.surfaces) {
         const auto modes = static_cast<double>(m.walls[s.wall].size());
         n += 10.0 * modes;       // five to bring a mode on, four histories and the heat stored
         n += 2.0 * (6.0 + 16.0); // per stage: histories carried, faces eliminated twice
@@ -177,18 +177,18 @@ BENCHMARK(straightforward_tower)->Arg(3)->Arg(10)->Unit(benchmark::kMillisecond)
 
 constexpr int design_days = 13; // heating and twelve months
 
-loads::PeriodicDay design_day(std::size_t zones, int day, double tolerance_K)
+balance::PeriodicDay design_day(std::size_t zones, int day, double tolerance_K)
 {
     const Tower tower{zones, 900.0, 1, TowerFilms::fixed, 1.2 * day - 8.0};
     return run_periodic_day(tower.model(), {.temperature_tolerance_K = tolerance_K});
 }
 
 /// Largest difference of temperatures, and of loads as a share of the zone's peak.
-std::pair<double, double> far_off(const loads::PeriodicDay& a, const loads::PeriodicDay& exact)
+std::pair<double, double> far_off(const balance::PeriodicDay& a, const balance::PeriodicDay& exact)
 {
     double off_K = 0.0, off_share = 0.0;
     for (std::size_t z = 0; z < a.zones.size(); ++z) {
-        const loads::ZoneDay &x = a.zones[z], &y = exact.zones[z];
+        const balance::ZoneDay &x = a.zones[z], &y = exact.zones[z];
         const double heating = *std::ranges::max_element(y.heating_W), cooling = *std::ranges::max_element(y.cooling_W);
         for (std::size_t h = 0; h < x.air_C.size(); ++h) off_K = std::max(off_K, std::abs(x.air_C[h] - y.air_C[h]));
         if (heating > 1.0)

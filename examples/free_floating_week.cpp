@@ -7,13 +7,12 @@
 #include <fstream>
 #include <string>
 
-#include <venture/building/resolve.hpp>
 #include <venture/climate/synthetic_year.hpp>
+#include <venture/draw/hours_drawing.hpp>
 #include <venture/loads/building_year.hpp>
-#include <venture/report/hours_drawing.hpp>
+#include <venture/resolve/resolve.hpp>
 
 using namespace venture;
-using namespace std::string_literals;
 
 namespace {
 
@@ -28,44 +27,44 @@ climate::WeatherYear made_up_year()
     return climate::synthetic_year(request);
 }
 
-building::Input attic()
+input::Input attic()
 {
-    building::Input in;
-    in.project.name = "Attic studio"s;
+    input::Input in;
+    in.project.name = "Attic studio";
     in.site.latitude = 47.0;
     in.site.longitude = 8.0;
     in.site.time_zone = 1.0;
     in.site.winter_dry_bulb = -9.0;
     in.site.winter_ground = 8.0;
     in.materials.resize(2);
-    in.materials[0].name = "timber"s;
+    in.materials[0].name = "timber";
     in.materials[0].conductivity = 0.13;
     in.materials[0].density = 500.0;
     in.materials[0].specific_heat = 1600.0;
-    in.materials[1].name = "wool"s;
+    in.materials[1].name = "wool";
     in.materials[1].conductivity = 0.036;
     in.materials[1].density = 30.0;
     in.materials[1].specific_heat = 1030.0;
     in.build_ups.resize(1);
-    in.build_ups[0].name = "timber frame"s;
+    in.build_ups[0].name = "timber frame";
     in.build_ups[0].layers = quantity::TextList{{"20 mm timber"}, {"160 mm wool"}, {"15 mm timber"}};
     in.fabric.outside_wall = in.fabric.roof = in.fabric.ground_floor = in.build_ups[0].name;
     in.glazings.resize(1);
-    in.glazings[0].name = "glass"s;
+    in.glazings[0].name = "glass";
     in.glazings[0].u_value = 1.3;
     in.glazings[0].g_value = 0.55;
     in.storeys.resize(1);
-    in.storeys[0].name = "attic"s;
+    in.storeys[0].name = "attic";
     in.storeys[0].level = 0.0;
     in.storeys[0].height = 2.6;
     in.rooms.resize(1);
-    in.rooms[0].name = "Studio"s;
-    in.rooms[0].storey = "attic"s;
+    in.rooms[0].name = "Studio";
+    in.rooms[0].storey = "attic";
     in.rooms[0].at = quantity::QuantityList{0.0, 0.0};
     in.rooms[0].size = quantity::QuantityList{6.0, 5.0};
     in.rooms[0].openings.resize(1);
-    in.rooms[0].openings[0].in = "south"s;
-    in.rooms[0].openings[0].glazing = "glass"s;
+    in.rooms[0].openings[0].in = "south";
+    in.rooms[0].openings[0].glazing = "glass";
     in.rooms[0].openings[0].width = 3.0;
     in.rooms[0].openings[0].height = 1.4;
     return in;
@@ -76,17 +75,17 @@ building::Input attic()
 /// With a file's name, the week is drawn into it as SVG.
 int main(int argc, char** argv)
 {
-    const building::Resolved resolved = building::resolve(attic());
+    const resolve::Resolved resolved = resolve::resolve(attic());
     if (!resolved.building) return 1;
     const climate::WeatherYear year = made_up_year();
     const auto hottest = climate::extreme_week(year, resolved.building->site, climate::Extreme::hottest);
     const loads::BuildingYear week = loads::run_year(
         *resolved.building, year,
         {.first_day = hottest.first_day, .days = 7, .series = {"outdoor temperature", "operative temperature"}});
-    report::HoursDrawing drawing{.title = "Attic studio", .subtitle = "The hottest week", .synthetic = week.synthetic};
+    draw::HoursDrawing drawing{.title = "Attic studio", .subtitle = "The hottest week", .synthetic = week.synthetic};
     std::printf("day          outdoors           studio\n");
     for (std::size_t d = 0; d < 7; ++d) {
-        const auto range = [&](const loads::Series& s) {
+        const auto range = [&](const balance::Series& s) {
             const auto from = s.values.begin() + static_cast<std::ptrdiff_t>(24 * d);
             return std::minmax_element(from, from + 24);
         };

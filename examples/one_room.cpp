@@ -4,27 +4,26 @@
 #include <cstdio>
 #include <string>
 
-#include <venture/building/resolve.hpp>
 #include <venture/loads/design_loads.hpp>
+#include <venture/resolve/resolve.hpp>
 
 using namespace venture;
-using namespace std::string_literals;
 
 namespace {
 
-building::Input small_office()
+input::Input small_office()
 {
-    building::Input in;
-    in.project.name = "One room"s;
+    input::Input in;
+    in.project.name = "One room";
     in.site.latitude = 51.0;
     in.site.longitude = 7.0;
     in.site.time_zone = 1.0;
-    in.site.summer_time_first = "26 March"s;
-    in.site.summer_time_last = "28 October"s;
+    in.site.summer_time_first = "26 March";
+    in.site.summer_time_last = "28 October";
     in.site.winter_dry_bulb = -9.0;
     in.site.winter_ground = 8.0;
 
-    building::MonthInput july;
+    input::MonthInput july;
     july.month = 7.0;
     july.dry_bulb = 30.0;
     july.wet_bulb = 20.5;
@@ -34,44 +33,44 @@ building::Input small_office()
     july.ground = 15.0;
     in.site.months = {july};
 
-    building::MaterialInput brick, wool;
-    brick.name = "brick"s;
+    input::MaterialInput brick, wool;
+    brick.name = "brick";
     brick.conductivity = 0.8;
     brick.density = 1800.0;
     brick.specific_heat = 1000.0;
-    wool.name = "wool"s;
+    wool.name = "wool";
     wool.conductivity = 0.036;
     wool.density = 30.0;
     wool.specific_heat = 1030.0;
     in.materials = {brick, wool};
 
-    building::BuildupInput wall;
-    wall.name = "wall"s;
+    input::BuildupInput wall;
+    wall.name = "wall";
     wall.layers = quantity::TextList{{"115 mm brick"}, {"140 mm wool"}, {"175 mm brick"}};
     in.build_ups = {wall};
     in.fabric.outside_wall = in.fabric.roof = in.fabric.ground_floor = wall.name;
 
-    building::GlazingInput glass;
-    glass.name = "glass"s;
+    input::GlazingInput glass;
+    glass.name = "glass";
     glass.u_value = 1.3;
     glass.g_value = 0.55;
     in.glazings = {glass};
 
-    building::StoreyInput ground;
-    ground.name = "ground"s;
+    input::StoreyInput ground;
+    ground.name = "ground";
     ground.level = 0.0;
     ground.height = 3.0;
     in.storeys = {ground};
 
-    building::OpeningInput window;
-    window.in = "south"s;
-    window.glazing = "glass"s;
+    input::OpeningInput window;
+    window.in = "south";
+    window.glazing = "glass";
     window.width = 3.0;
     window.height = 1.5;
 
-    building::RoomInput office; // site, build-ups and storey stand before this
-    office.name = "Office"s;
-    office.storey = "ground"s;
+    input::RoomInput office; // site, build-ups and storey stand before this
+    office.name = "Office";
+    office.storey = "ground";
     office.at = quantity::QuantityList{0.0, 0.0};
     office.size = quantity::QuantityList{5.0, 4.0};
     office.use.heating_setpoint = 20.0;
@@ -87,8 +86,8 @@ building::Input small_office()
 
 int main()
 {
-    const building::Input in = small_office();
-    const building::Resolved resolved = building::resolve(in);
+    const input::Input in = small_office();
+    const resolve::Resolved resolved = resolve::resolve(in);
     if (!resolved.building) {
         for (const auto& problem : resolved.problems) std::printf("%s\n", problem.message.c_str());
         return 2;

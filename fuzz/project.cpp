@@ -3,12 +3,12 @@
 #include <map>
 #include <string>
 
-#include <venture/building/effective.hpp>
-#include <venture/building/overlay.hpp>
-#include <venture/building/resolve.hpp>
+#include <venture/input/overlay.hpp>
 #include <venture/project/acceptance.hpp>
 #include <venture/project/read_project.hpp>
 #include <venture/quantity/error.hpp>
+#include <venture/resolve/effective.hpp>
+#include <venture/resolve/resolve.hpp>
 #include <venture/services/services.hpp>
 
 namespace {
@@ -43,13 +43,13 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
         return found == files.end() ? project::FileText{{}, "not there"} : project::FileText{found->second, {}};
     };
     project::ProjectFile file = project::read_project_text(files.at("project.toml"), "project.toml", load);
-    (void)building::apply_overlay(file.input, text.substr(0, 40), text.substr(0, 20));
-    building::Resolved resolved = building::resolve(file.input);
+    (void)input::apply_overlay(file.input, text.substr(0, 40), text.substr(0, 20));
+    resolve::Resolved resolved = resolve::resolve(file.input);
     std::move(file.problems.begin(), file.problems.end(), std::back_inserter(resolved.problems));
     const auto& origins = resolved.effective.origins;
     const auto values =
-        building::effective_values(resolved.effective, resolved.building ? &*resolved.building : nullptr);
-    for (const auto& value : building::asked_for(values, text.substr(0, 10), origins))
+        resolve::effective_values(resolved.effective, resolved.building ? &*resolved.building : nullptr);
+    for (const auto& value : resolve::asked_for(values, text.substr(0, 10), origins))
         (void)origins.describe(value.origin);
     const auto findings =
         project::part_accepted(resolved.problems, resolved.effective.accepted, [](std::string_view) { return true; });

@@ -269,30 +269,30 @@ Loads by_the_page()
 
 loads::RoomLoad by_venture()
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.site.latitude = latitude;
     in.site.longitude = longitude;
     in.site.time_zone = zone_h;
-    building::MonthInput& july = in.site.months[0];
+    input::MonthInput& july = in.site.months[0];
     july.dry_bulb = dry_bulb;
     july.wet_bulb = wet_bulb;
     july.daily_range = range_K;
     july.beam_depth = tau_b;
     july.diffuse_depth = tau_d;
     july.ground = ground_C;
-    building::RoomInput& room = in.rooms[0];
+    input::RoomInput& room = in.rooms[0];
     room.use.heating_setpoint = {};
     room.use.cooling_setpoint = setpoint;
     room.use.people = 3.0;
     room.use.lighting = 10.0;
-    room.use.lighting_profile = std::string{"08-18"};
+    room.use.lighting_profile = "08-18";
     room.use.infiltration = air_changes;
     room.openings = {window("south", 2.4, 1.6)};
     for (const char* side : {"north", "east", "west"}) {
-        building::FaceInput face;
+        input::FaceInput face;
         face.on = std::string{side};
-        face.beyond = std::string{"no exchange"};
-        face.build_up = std::string{"partition"};
+        face.beyond = "no exchange";
+        face.build_up = "partition";
         room.faces.push_back(face);
     }
     return loads::design_loads(built(in)).loads.rooms[0];

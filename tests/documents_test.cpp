@@ -11,10 +11,10 @@
 #include <gtest/gtest.h>
 
 #include <program.hpp>
-#include <venture/building/resolve.hpp>
 #include <venture/catalogue/shipped.hpp>
 #include <venture/project/read_project.hpp>
 #include <venture/report/key_report.hpp>
+#include <venture/resolve/resolve.hpp>
 
 namespace venture {
 namespace {
@@ -116,7 +116,7 @@ TEST(Documents, HaveNoSnippetThatIsNotReadCleanly)
 }
 
 /// Lays a snippet into a building of two rooms: what it says of them goes before, what it does not say is there.
-building::Input in_two_rooms(building::Input snippet)
+input::Input in_two_rooms(input::Input snippet)
 {
     const project::ProjectFile base = project::read_project_text(R"(format = 1
 [project]
@@ -149,15 +149,15 @@ height = 3
     snippet.site = base.input.site;
     snippet.storeys = base.input.storeys;
     if (!snippet.project.name) snippet.project.name = base.input.project.name;
-    for (const auto field : {&building::FabricInput::outside_wall, &building::FabricInput::inner_wall,
-                             &building::FabricInput::roof, &building::FabricInput::ground_floor})
+    for (const auto field : {&input::FabricInput::outside_wall, &input::FabricInput::inner_wall,
+                             &input::FabricInput::roof, &input::FabricInput::ground_floor})
         snippet.fabric.*field = base.input.fabric.*field;
     for (const char* name : {"Office", "Store"}) {
-        const auto is_it = [&](const building::RoomInput& r) { return r.name && *r.name == name; };
+        const auto is_it = [&](const input::RoomInput& r) { return r.name && *r.name == name; };
         auto room = std::ranges::find_if(snippet.rooms, is_it);
-        if (room == snippet.rooms.end()) room = snippet.rooms.insert(room, building::RoomInput{});
+        if (room == snippet.rooms.end()) room = snippet.rooms.insert(room, input::RoomInput{});
         room->name = std::string{name};
-        room->storey = std::string{"ground"};
+        room->storey = "ground";
         room->at = quantity::QuantityList{*name == 'O' ? 0.0 : 6.0, 0.0};
         room->size = quantity::QuantityList{*name == 'O' ? 6.0 : 4.0, 4.0};
         room->use.heating_setpoint = 20.0;
@@ -182,7 +182,7 @@ TEST(UseAndHours, HasNoSnippetThatDoesNotStandInABuilding)
         p.input = in_two_rooms(std::move(p.input));
         for (const std::string_view file : catalogue::shipped_library())
             project::take_from_library(p, "shipped", std::string{file}, std::string{catalogue::shipped_file(file)});
-        const building::Resolved resolved = building::resolve(p.input);
+        const resolve::Resolved resolved = resolve::resolve(p.input);
         for (const auto& problem : resolved.problems)
             if (problem.severity == quantity::Severity::error) ADD_FAILURE() << problem.message << "\n" << block;
         EXPECT_TRUE(resolved.building) << block;

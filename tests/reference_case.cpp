@@ -28,7 +28,7 @@ public:
         model_.steps = static_cast<std::size_t>(static_cast<double>(hours_) * 3600.0 / step_s);
     }
 
-    loads::ThermalModel read()
+    balance::ThermalModel read()
     {
         density_ = air_value("density_kg_per_m3", 1.2);
         model_.air_specific_heat_J_per_kgK = air_value("specific_heat_J_per_kgK", 1006.0);
@@ -59,15 +59,15 @@ private:
         if (s.is_number()) return std::vector<double>(hours_, s.get<double>());
         return s.get<std::vector<double>>();
     }
-    loads::SignalId signal(const json& s) { return model_.add_points(values(s)); }
+    balance::SignalId signal(const json& s) { return model_.add_points(values(s)); }
 
     void read_zone(const json& z)
     {
         const double mass = z.at("volume_m3").get<double>() * density_;
-        loads::Zone zone{.id = z.at("id"),
-                         .air_capacity_J_per_K =
-                             mass * model_.air_specific_heat_J_per_kgK * z.value("air_capacity_multiplier", 1.0),
-                         .dry_air_kg = mass};
+        balance::Zone zone{.id = z.at("id"),
+                           .air_capacity_J_per_K =
+                               mass * model_.air_specific_heat_J_per_kgK * z.value("air_capacity_multiplier", 1.0),
+                           .dry_air_kg = mass};
         zone.infiltration_kg_per_s = {{model_.add_constant(z.value("infiltration_ach", 0.0) * mass / 3600.0)}};
         if (z.contains("convective_gain_W")) zone.convective_gain_W = {{signal(z.at("convective_gain_W"))}};
         if (z.contains("radiant_gain_W")) zone.radiant_gain_W = {{signal(z.at("radiant_gain_W"))}};
@@ -76,7 +76,7 @@ private:
         model_.zones.push_back(zone);
     }
 
-    void read_control(const json& control, loads::Zone& zone)
+    void read_control(const json& control, balance::Zone& zone)
     {
         if (control.at("mode") == "free") return;
         const char* key = control.contains("temperature_C") ? "temperature_C" : "air_temperature_C";
@@ -103,18 +103,18 @@ private:
                      .thickness_m = layer.at("thickness_m")});
         }
         wall_index_[buildup.name] = model_.walls.size();
-        model_.walls.push_back(fabric::wall_modes(buildup, {.step_s = loads::part_of_step_s(model_.step_s)}));
+        model_.walls.push_back(fabric::wall_modes(buildup, {.step_s = balance::part_of_step_s(model_.step_s)}));
         build_ups_.push_back(std::move(buildup));
     }
 
     /// Heat put in between layers, and water there: the wall once more, with planes.
-    void read_planes(const json& s, loads::Surface& surface)
+    void read_planes(const json& s, balance::Surface& surface)
     {
-        std::map<std::size_t, loads::Drives> by_layer; // in order from the outside
+        std::map<std::size_t, balance::Drives> by_layer; // in order from the outside
         const auto layer_of = [](const json& at) { return at.at("after_layer").get<std::size_t>() - 1; };
         std::optional<std::size_t> supplied, watered;
         for (const json& source : s.value("sources", json::array())) {
-            loads::Drives& drives = by_layer[layer_of(source)];
+            balance::Drives& drives = by_layer[layer_of(source)];
             if (source.contains("flux_W_per_m2"))
                 drives.push_back({signal(source.at("flux_W_per_m2")), surface.area_m2});
             if (source.value("from_supply", false) && !supplied) supplied = layer_of(source);
@@ -123,7 +123,7 @@ private:
             watered = layer_of(s.at("plane_temperature"));
             by_layer[*watered];
         }
-        fabric::ModeOptions options{.step_s = loads::part_of_step_s(model_.step_s)};
+        fabric::ModeOptions options{.step_s = balance::part_of_step_s(model_.step_s)};
         for (auto& [layer, drives] : by_layer) {
             if (supplied == layer) supply_plane_[surface.id] = options.planes.size();
             if (watered == layer) surface.water = water(s.at("plane_temperature"), options.planes.size());
@@ -135,7 +135,7 @@ private:
         model_.walls.push_back(fabric::wall_modes(buildup, options));
     }
 
-    loads::Water water(const json& w, std::size_t plane)
+    balance::Water water(const json& w, std::size_t plane)
     {
         std::vector<double> flows(hours_, 1.0);
         if (w.contains("operation")) flows = values(w.at("operation"));
@@ -143,22 +143,22 @@ private:
         return {plane, signal(w.at("temperature_C")), model_.add_blocks(flows)};
     }
 
-    loads::Face zone_face(const json& f)
+    balance::Face zone_face(const json& f)
     {
-        loads::ZoneFace face{.zone = zone_index_.at(f.at("zone")),
-                             .convective_W_per_m2K = f.at("convective_W_per_m2K"),
-                             .radiative_W_per_m2K = f.at("radiative_W_per_m2K")};
+        balance::ZoneFace face{.zone = zone_index_.at(f.at("zone")),
+                               .convective_W_per_m2K = f.at("convective_W_per_m2K"),
+                               .radiative_W_per_m2K = f.at("radiative_W_per_m2K")};
         if (f.contains("absorbed_gain_W")) face.absorbed_W = {{signal(f.at("absorbed_gain_W"))}};
         return face;
     }
 
-    loads::Face outside_face(const json& f)
+    balance::Face outside_face(const json& f)
     {
         const std::string type = f.at("type");
-        if (type == "adiabatic") return loads::InsulatedFace{};
+        if (type == "adiabatic") return balance::InsulatedFace{};
         if (type == "zone") return zone_face(f);
         if (type == "fixed") {
-            loads::FixedFace face{.temperature_C = signal(f.at("temperature_C"))};
+            balance::FixedFace face{.temperature_C = signal(f.at("temperature_C"))};
             if (f.contains("film_W_per_m2K")) face.film_W_per_m2K = f.at("film_W_per_m2K");
             return face;
         }
@@ -170,16 +170,16 @@ private:
             for (std::size_t h = 0; h < sol_air.size(); ++h)
                 sol_air[h] += f.value("solar_absorptance", 0.0) * sun[h] / film;
         }
-        return loads::OutdoorFace{film, model_.add_points(sol_air)};
+        return balance::OutdoorFace{film, model_.add_points(sol_air)};
     }
 
     void read_surface(const json& s)
     {
-        loads::Surface surface{.id = s.at("id"),
-                               .area_m2 = s.at("area_m2"),
-                               .wall = wall_index_.at(s.at("construction")),
-                               .outside = outside_face(s.at("outside")),
-                               .inside = zone_face(s.at("inside"))};
+        balance::Surface surface{.id = s.at("id"),
+                                 .area_m2 = s.at("area_m2"),
+                                 .wall = wall_index_.at(s.at("construction")),
+                                 .outside = outside_face(s.at("outside")),
+                                 .inside = zone_face(s.at("inside"))};
         if (s.contains("sources") || s.contains("plane_temperature")) read_planes(s, surface);
         surface_index_[surface.id] = model_.surfaces.size();
         model_.surfaces.push_back(std::move(surface));
@@ -188,7 +188,7 @@ private:
     const json& case_;
     std::size_t hours_ = 24;
     double density_ = 1.2;
-    loads::ThermalModel model_{};
+    balance::ThermalModel model_{};
     std::map<std::string, std::size_t> zone_index_{}, wall_index_{}, surface_index_{};
     std::map<std::string, std::size_t> supply_plane_{};               ///< of surfaces that a supply feeds
     std::map<std::size_t, std::map<std::string, double>> embedded_{}; ///< zone -> surface -> share of its supply
@@ -217,7 +217,7 @@ double largest_error(const std::vector<double>& x, const json& expected)
 /// Collects every compared series of a run.
 class Gatherer {
 public:
-    Gatherer(const loads::ThermalModel& m, std::size_t hours)
+    Gatherer(const balance::ThermalModel& m, std::size_t hours)
         : hours_{hours},
           per_hour_{m.steps / hours},
           air_(m.zones.size()),
@@ -227,7 +227,7 @@ public:
           flux_(2 * m.surfaces.size())
     {
     }
-    void operator()(std::size_t step, const loads::StepResult& r)
+    void operator()(std::size_t step, const balance::StepResult& r)
     {
         for (std::size_t z = 0; z < air_.size(); ++z) {
             take(air_[z], step, r.zones[z].air_C, r.zones[z].air_end_C);
@@ -288,7 +288,7 @@ PeriodicErrors run_and_compare(const PeriodicCase& reference)
 {
     PeriodicErrors e;
     Gatherer got{reference.model, reference.hours};
-    e.day = loads::run_periodic_day(reference.model, {}, std::ref(got));
+    e.day = balance::run_periodic_day(reference.model, {}, std::ref(got));
     const json& zones = reference.expected.at("zones");
     for (std::size_t z = 0; z < zones.size(); ++z) {
         compare_temperature(e, got.air(z), zones[z].at("air_temperature_C"));

@@ -8,13 +8,13 @@
 
 #include <nlohmann/json.hpp>
 
-#include <venture/loads/periodic_day.hpp>
+#include <venture/balance/periodic_day.hpp>
 
 namespace venture::reference {
 
 struct PeriodicCase {
     std::string name{};
-    loads::ThermalModel model{};
+    balance::ThermalModel model{};
     nlohmann::json expected{};
     std::size_t hours = 24;
 };
@@ -27,7 +27,7 @@ struct PeriodicErrors {
     double load_share = 0.0;    ///< of the largest hour mean of the same zone
     double temperature_K = 0.0; ///< air, radiant point and faces; hour means and values at the hours
     double flux_share = 0.0;    ///< of the largest flux of the same face, hour means
-    loads::PeriodicDay day{};
+    balance::PeriodicDay day{};
 };
 [[nodiscard]] PeriodicErrors run_and_compare(const PeriodicCase& reference);
 

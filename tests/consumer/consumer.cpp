@@ -2,8 +2,8 @@
 #include <cstdio>
 
 #include <venture/air/moist_air.hpp>
-#include <venture/loads/periodic_day.hpp>
-#include <venture/report/canvas.hpp>
+#include <venture/balance/periodic_day.hpp>
+#include <venture/draw/canvas.hpp>
 
 int main()
 {
@@ -11,6 +11,6 @@ int main()
     const auto air =
         air::MoistAir::from_relative_humidity(air::Temperature::celsius(20.0), 0.5, air::standard_pressure(0.0));
     std::printf("wet bulb %.2f degC\n", air::wet_bulb(air).celsius());
-    report::Canvas canvas{report::Picture::svg, 10, 10};
-    return canvas.finish().empty() || loads::Signal{{1.0}, {3.0}}.mean() != 2.0;
+    draw::Canvas canvas{draw::Picture::svg, 10, 10};
+    return canvas.finish().empty() || balance::Signal{{1.0}, {3.0}}.mean() != 2.0;
 }

@@ -5,8 +5,8 @@
 #include <numbers>
 #include <stdexcept>
 
-#include <venture/building/shadows.hpp>
 #include <venture/climate/sky.hpp>
+#include <venture/plan/shadows.hpp>
 #include <verify/tables.hpp>
 
 namespace venture::verify {
@@ -141,7 +141,7 @@ Outcome incidence(const json& table, const json& group)
 
 double metres(const json& of, const char* key) { return of.at(key).get<double>(); }
 
-building::Fin fin_of(const json& window, const char* key)
+plan::Fin fin_of(const json& window, const char* key)
 {
     if (!window.contains(key)) return {};
     const json& f = window.at(key);
@@ -159,16 +159,16 @@ void compare_shadow(Comparison& compare, const json& c, double shaded)
         compare.value("sunlit", 1.0 - shaded, c.at("sunlit_fraction"), "shaded_fraction");
 }
 
-building::Polygons sheet(double width_m, double height_m)
+plan::Polygons sheet(double width_m, double height_m)
 {
-    return {building::rectangle(0, 0, building::to_grid(width_m), building::to_grid(height_m))};
+    return {plan::rectangle(0, 0, plan::to_grid(width_m), plan::to_grid(height_m))};
 }
 
 Outcome window_shadows(const json& table, const json& group)
 {
     Comparison compare{table};
     for (const json& c : group) {
-        building::Plates plates{.left = fin_of(c, "fin_left"), .right = fin_of(c, "fin_right")};
+        plan::Plates plates{.left = fin_of(c, "fin_left"), .right = fin_of(c, "fin_right")};
         if (c.contains("overhang")) {
             const json& o = c.at("overhang");
             plates.overhang = {.depth_m = metres(o, "depth_m"),
@@ -177,30 +177,29 @@ Outcome window_shadows(const json& table, const json& group)
                                .beyond_right_m = metres(o, "extension_right_m")};
         }
         const double width = metres(c, "window_width_m"), height = metres(c, "window_height_m");
-        const auto light = building::towards(standing(c.at("sun_elevation_deg"), c.at("sun_azimuth_deg")),
-                                             degrees(c, "surface_tilt_deg"), degrees(c, "surface_azimuth_deg"));
+        const auto light = plan::towards(standing(c.at("sun_elevation_deg"), c.at("sun_azimuth_deg")),
+                                         degrees(c, "surface_tilt_deg"), degrees(c, "surface_azimuth_deg"));
         if (c.contains("cos_incidence"))
             compare.value("cos incidence", light.out, c.at("cos_incidence"), "cos_incidence");
-        compare_shadow(
-            compare, c,
-            building::Shadows{sheet(width, height), building::casters_of(plates, width, height)}.share(light));
+        compare_shadow(compare, c,
+                       plan::Shadows{sheet(width, height), plan::casters_of(plates, width, height)}.share(light));
     }
     return compare.outcome();
 }
 
 /// Sides and top of a box that stands before a facade.
-std::vector<building::Caster> box_of(const json& block)
+std::vector<plan::Caster> box_of(const json& block)
 {
     const double turn = metres(block, "rotation_deg") * deg, length = metres(block, "length_m"),
                  width = metres(block, "width_m"), low = metres(block, "bottom_m"), high = metres(block, "top_m");
     const auto corner = [&](double along, double away, double up) {
-        return building::PointBefore{
+        return plan::PointBefore{
             metres(block, "centre_along_facade_m") + along * std::cos(turn) - away * std::sin(turn), up,
             metres(block, "centre_distance_m") + along * std::sin(turn) + away * std::cos(turn)};
     };
     const double l = 0.5 * length, w = 0.5 * width;
     const std::pair<double, double> plan[] = {{-l, -w}, {l, -w}, {l, w}, {-l, w}};
-    std::vector<building::Caster> out(2);
+    std::vector<plan::Caster> out(2);
     for (std::size_t i = 0; i < 4; ++i) {
         const auto [a, b] = plan[i];
         const auto [c, d] = plan[(i + 1) % 4];
@@ -215,10 +214,10 @@ Outcome block_shadows(const json& table, const json& group)
 {
     Comparison compare{table};
     for (const json& c : group) {
-        const auto light = building::towards(standing(c.at("sun_elevation_deg"), c.at("sun_azimuth_deg")),
-                                             Angle::degrees(90.0), degrees(c, "facade_azimuth_deg"));
+        const auto light = plan::towards(standing(c.at("sun_elevation_deg"), c.at("sun_azimuth_deg")),
+                                         Angle::degrees(90.0), degrees(c, "facade_azimuth_deg"));
         const double width = metres(c, "facade_width_m"), height = metres(c, "facade_height_m");
-        compare_shadow(compare, c, building::Shadows{sheet(width, height), box_of(c.at("block"))}.share(light));
+        compare_shadow(compare, c, plan::Shadows{sheet(width, height), box_of(c.at("block"))}.share(light));
     }
     return compare.outcome();
 }

@@ -3,8 +3,8 @@
 #include <algorithm>
 #include <numeric>
 
+#include <venture/balance/heat_balance.hpp>
 #include <venture/fabric/response_factors.hpp>
-#include <venture/loads/heat_balance.hpp>
 #include <verify/tables.hpp>
 
 namespace venture::verify {
@@ -106,15 +106,15 @@ public:
         double stored_J_per_m2 = 0.0;
     };
     /// @param outside_C, inside_C  after the jump; an insulated end has none
-    [[nodiscard]] std::vector<At> run(const loads::Face& outside, const loads::Face& inside,
-                                      loads::ThermalModel m) const
+    [[nodiscard]] std::vector<At> run(const balance::Face& outside, const balance::Face& inside,
+                                      balance::ThermalModel m) const
     {
         m.step_s = step_s;
         m.walls = {modes_};
         m.surfaces = {{.id = "wall", .area_m2 = 1.0, .outside = outside, .inside = inside}};
-        const loads::HeatBalance balance{m};
-        loads::State now = balance.state_at(0.0);
-        loads::StepResult result;
+        const balance::HeatBalance balance{m};
+        balance::State now = balance.state_at(0.0);
+        balance::StepResult result;
         std::vector<At> out;
         const auto times_h = case_.at("times_h").get<std::vector<double>>();
         for (std::size_t step = 0; out.size() < times_h.size(); ++step) {
@@ -143,7 +143,7 @@ private:
             number("conductivity_W_per_mK") / (number("density_kg_per_m3") * number("specific_heat_J_per_kgK"));
         return std::min(10.0, 8.0 * std::sqrt(diffusivity * 3600.0 * longest_h_)); // erfc(4) is 1.5e-8
     }
-    [[nodiscard]] At at_end(const std::vector<double>& modes, const loads::SurfaceStep& s) const
+    [[nodiscard]] At at_end(const std::vector<double>& modes, const balance::SurfaceStep& s) const
     {
         At out;
         for (int j = 0; j < 2; ++j) {
@@ -249,7 +249,7 @@ Outcome step_response_of(const json& c)
     Comparison compare{tolerances};
     const StepResponse wall{c};
     std::vector<std::string> left_out;
-    loads::ThermalModel m;
+    balance::ThermalModel m;
     m.outdoor_air_C = m.outdoor_humidity_ratio = m.add_constant(0.0);
     const auto zero = m.outdoor_air_C;
     const auto film = [&](const char* side) {
@@ -259,12 +259,12 @@ Outcome step_response_of(const json& c)
     if (c.contains("surface_temperature_C") || c.contains("air_temperature_C")) {
         const bool held = c.contains("surface_temperature_C");
         const auto jump = m.add_constant(wall.jump(held ? "surface_temperature_C" : "air_temperature_C"));
-        const loads::Face outside =
-            held ? loads::Face{loads::FixedFace{jump}} : loads::Face{loads::OutdoorFace{film("outside"), jump}};
-        const loads::Face inside = wall.semi_infinite() ? loads::Face{loads::FixedFace{zero}}
-                                   : c.contains("film_inside_W_per_m2K")
-                                       ? loads::Face{loads::OutdoorFace{film("inside"), zero}}
-                                       : loads::Face{loads::InsulatedFace{}};
+        const balance::Face outside =
+            held ? balance::Face{balance::FixedFace{jump}} : balance::Face{balance::OutdoorFace{film("outside"), jump}};
+        const balance::Face inside = wall.semi_infinite() ? balance::Face{balance::FixedFace{zero}}
+                                     : c.contains("film_inside_W_per_m2K")
+                                         ? balance::Face{balance::OutdoorFace{film("inside"), zero}}
+                                         : balance::Face{balance::InsulatedFace{}};
         compare_series(compare, c, wall.run(outside, inside, m), wall, left_out, 0);
     } else { // a stack whose air jumps on one side or the other: a group of answers for each
         const json groups = groups_of(c);
@@ -276,7 +276,7 @@ Outcome step_response_of(const json& c)
                 for (const char* name : {"step_K", "step_C", "temperature_step_K", "air_temperature_C"})
                     if (holder->contains(name)) size = holder->at(name);
             const auto jump = m.add_constant(size - wall.initial_C());
-            const loads::OutdoorFace outside{film("outside"), from_inside ? zero : jump},
+            const balance::OutdoorFace outside{film("outside"), from_inside ? zero : jump},
                 inside{film("inside"), from_inside ? jump : zero};
             compare_series(compare, group, wall.run(outside, inside, m), wall, left_out, from_inside ? 1 : 0);
         }

@@ -7,6 +7,8 @@
 
 namespace venture::building {
 
+using plan::to_metres;
+
 double Room::outdoor_air_by_plan_m3_per_s() const
 {
     return use.people.value * use.ventilation_per_person_m3_per_s.value +
@@ -32,8 +34,8 @@ double foot_of_sills_m(const Building& building, const Surface& surface)
 {
     if (surface.is_upright()) return building.rooms[surface.room].floor_m;
     std::int64_t lowest = std::numeric_limits<std::int64_t>::max();
-    for (const Polygon& part : surface.shape)
-        for (const GridPoint p : part.outline) lowest = std::min(lowest, p.y);
+    for (const plan::Polygon& part : surface.shape)
+        for (const plan::GridPoint p : part.outline) lowest = std::min(lowest, p.y);
     return to_metres(lowest);
 }
 

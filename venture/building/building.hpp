@@ -7,8 +7,6 @@
 #include <string>
 #include <vector>
 
-#include <venture/building/plates.hpp>
-#include <venture/building/polygon.hpp>
 #include <venture/calendar/calendar.hpp>
 #include <venture/climate/design_day.hpp>
 #include <venture/fabric/glazed_unit.hpp>
@@ -16,10 +14,22 @@
 #include <venture/fabric/shade.hpp>
 #include <venture/fabric/stated_buildup.hpp>
 #include <venture/fabric/typed_u_value.hpp>
+#include <venture/plan/plates.hpp>
+#include <venture/plan/polygon.hpp>
+#include <venture/plan/space.hpp>
 #include <venture/quantity/origin.hpp>
 
 namespace venture::building {
 
+using plan::Attitude;
+using plan::CeilingSlope;
+using plan::GridPoint;
+using plan::Plates;
+using plan::Polygon;
+using plan::Polygons;
+using plan::Ring;
+using plan::RoomFace;
+using plan::Spot;
 using quantity::Sourced;
 
 struct Project {
@@ -85,23 +95,6 @@ struct Use {
     Sourced<std::string> heated_by{}, cooled_by{}; ///< circuit; empty if not said
 };
 
-/// A sloping ceiling: how high it is over the plan.
-struct CeilingSlope {
-    std::string name{}; ///< "south slope": by the side that it rises from
-    double at_zero_m = 0.0, by_x = 0.0, by_y = 0.0;
-    /// Above the room's floor, over a point of the plan.
-    [[nodiscard]] double height_m(double x_m, double y_m) const { return at_zero_m + by_x * x_m + by_y * y_m; }
-};
-
-/// A place in space, m: along the plan's x and y, and up from the project's zero.
-using Spot = std::array<double, 3>;
-
-/// A plane face of a room that was given by its faces.
-struct RoomFace {
-    std::string name{};            ///< "south wall", or as it was called
-    std::vector<Spot> corners_m{}; ///< anticlockwise as seen from outside
-};
-
 /// A value that a room has instead of its type's, both as text.
 struct OverruledValue {
     std::string key{}, own{}, of_type{};
@@ -161,8 +154,6 @@ struct Opening {
     double open_share = 0.0;            ///< of a door to outdoors: of the time that each stands open
     [[nodiscard]] double area_m2() const { return width_m * height_m * static_cast<double>(from_left_m.size()); }
 };
-
-enum class Attitude { wall, floor, ceiling };
 
 /// A plane part of a room's boundary with one neighbour. Splitting keeps room and parent.
 struct Surface {

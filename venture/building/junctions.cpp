@@ -3,9 +3,11 @@
 #include <algorithm>
 #include <cmath>
 
-#include <venture/building/faces.hpp>
+#include <venture/plan/walls.hpp>
 
 namespace venture::building {
+
+using plan::to_metres;
 
 namespace {
 
@@ -33,17 +35,17 @@ double common_length(const Stretches& a, const Stretches& b)
 }
 
 template <class Visit>
-void for_each_edge(const Polygons& shape, Visit visit)
+void for_each_edge(const plan::Polygons& shape, Visit visit)
 {
-    for (const Polygon& p : shape)
+    for (const plan::Polygon& p : shape)
         for (std::size_t i = 0; i < p.outline.size(); ++i) visit(p.outline[i], p.outline[(i + 1) % p.outline.size()]);
 }
 
 /// Edges of a shape that run along its first axis at a height.
-Stretches level_edges(const Polygons& shape, double height_m)
+Stretches level_edges(const plan::Polygons& shape, double height_m)
 {
     Stretches out;
-    for_each_edge(shape, [&](GridPoint a, GridPoint b) {
+    for_each_edge(shape, [&](plan::GridPoint a, plan::GridPoint b) {
         if (a.y == b.y && std::abs(to_metres(a.y) - height_m) < touching_m)
             out.push_back({to_metres(std::min(a.x, b.x)), to_metres(std::max(a.x, b.x))});
     });
@@ -51,10 +53,10 @@ Stretches level_edges(const Polygons& shape, double height_m)
 }
 
 /// Edges of a shape that run upwards at a place.
-Stretches upright_edges(const Polygons& shape, double at_m)
+Stretches upright_edges(const plan::Polygons& shape, double at_m)
 {
     Stretches out;
-    for_each_edge(shape, [&](GridPoint a, GridPoint b) {
+    for_each_edge(shape, [&](plan::GridPoint a, plan::GridPoint b) {
         if (a.x == b.x && std::abs(to_metres(a.x) - at_m) < touching_m)
             out.push_back({to_metres(std::min(a.y, b.y)), to_metres(std::max(a.y, b.y))});
     });
@@ -64,7 +66,7 @@ Stretches upright_edges(const Polygons& shape, double at_m)
 /// A wall of a room on the plan.
 struct Line {
     double x = 0.0, y = 0.0, ux = 0.0, uy = 0.0, length = 0.0;
-    Line(GridPoint a, GridPoint b)
+    Line(plan::GridPoint a, plan::GridPoint b)
         : x{to_metres(a.x)},
           y{to_metres(a.y)},
           ux{to_metres(b.x - a.x)},
@@ -74,18 +76,21 @@ struct Line {
         ux /= length;
         uy /= length;
     }
-    [[nodiscard]] double along(GridPoint p) const { return (to_metres(p.x) - x) * ux + (to_metres(p.y) - y) * uy; }
-    [[nodiscard]] double off(GridPoint p) const
+    [[nodiscard]] double along(plan::GridPoint p) const
+    {
+        return (to_metres(p.x) - x) * ux + (to_metres(p.y) - y) * uy;
+    }
+    [[nodiscard]] double off(plan::GridPoint p) const
     {
         return std::abs((to_metres(p.x) - x) * uy - (to_metres(p.y) - y) * ux);
     }
 };
 
 /// Edges of a floor's or roof's outline that lie on a wall's line and run with it.
-Stretches edges_on(const Line& line, const Polygons& shape)
+Stretches edges_on(const Line& line, const plan::Polygons& shape)
 {
     Stretches out;
-    for_each_edge(shape, [&](GridPoint a, GridPoint b) {
+    for_each_edge(shape, [&](plan::GridPoint a, plan::GridPoint b) {
         if (line.off(a) < touching_m && line.off(b) < touching_m && line.along(b) > line.along(a))
             out.push_back({line.along(a), line.along(b)});
     });
@@ -162,8 +167,8 @@ private:
     void add_corners()
     {
         if (!b_.rooms[room_].faces.empty()) return; // its walls do not follow its outline
-        const Ring& ring = b_.rooms[room_].outline.outline;
-        const std::vector<std::string> names = detail::wall_names(b_.rooms[room_]);
+        const plan::Ring& ring = b_.rooms[room_].outline.outline;
+        const std::vector<std::string> names = plan::wall_names(b_.rooms[room_].outline);
         const std::size_t n = ring.size();
         for (std::size_t i = 0; i < n; ++i) {
             const std::size_t before = (i + n - 1) % n;
@@ -184,14 +189,6 @@ private:
 };
 
 } // namespace
-
-const std::vector<std::string>& junction_names()
-{
-    static const std::vector<std::string> names = {"opening edge",   "ground floor edge", "exposed floor edge",
-                                                   "roof edge",      "inner floor edge",  "inner wall end",
-                                                   "outward corner", "inward corner"};
-    return names;
-}
 
 std::array<double, junction_count> junction_lengths_m(const Building& building, std::size_t room)
 {

@@ -1,8 +1,10 @@
 #include <venture/catalogue/product_keys.hpp>
 
-namespace venture::quantity {
+namespace venture::catalogue {
 
-using namespace catalogue; // NOLINT(google-build-using-namespace): the tables whose keys these are
+using quantity::KeySpec;
+using quantity::Kind;
+using quantity::RecordSpec;
 
 namespace {
 
@@ -20,11 +22,10 @@ constexpr double largest_W = 1e8;
 
 } // namespace
 
-template <>
-std::span<const Key<RadiatorInput>> keys<RadiatorInput>()
+const RecordSpec& RadiatorInput::spec()
 {
     using T = RadiatorInput;
-    static const std::vector<Key<T>> all = {
+    static const RecordSpec all = RecordSpec::of<T>({
         {text("name", "as ordered", true), &T::name},
         {text("maker", "who makes it"), &T::maker},
         {number("height", Kind::length, 0.05, 5, "of the body"), &T::height},
@@ -32,77 +33,76 @@ std::span<const Key<RadiatorInput>> keys<RadiatorInput>()
         {number("output", Kind::power, 1, largest_W, "at 75/65/20 degC, EN 442"), &T::output},
         {number("exponent", Kind::number, 1, 2, "of the characteristic equation"), &T::exponent},
         {text("note", "not read"), &T::note},
-    };
+    });
     return all;
 }
 
-template <>
-std::span<const Key<FanCoilInput>> keys<FanCoilInput>()
+const RecordSpec& FanCoilInput::spec()
 {
     using T = FanCoilInput;
-    static const std::vector<Key<T>> all = {
-        {text("name", "as ordered", true), &T::name},
-        {text("maker", "who makes it"), &T::maker},
-        {number("air_flow", Kind::air_flow, 0.001, 100, "through the coil"), &T::air_flow},
-        {number("entering_dry_bulb", Kind::temperature, 10, 50, "of the air in the tables"), &T::entering_dry_bulb},
-        {number("bypass_factor", Kind::fraction, 0, 0.9, "of the coil"), &T::bypass_factor},
-        {number("water_rise", Kind::temperature_difference, 1, 20, "return minus supply in the tables"),
-         &T::water_rise},
-        {number("wet_bulbs", Kind::temperature, -10, 40, "entering wet bulbs: the columns of the tables"),
-         &T::wet_bulbs},
-        {text("note", "not read"), &T::note},
-    };
+    static const RecordSpec all = RecordSpec::of<T>(
+        {
+            {text("name", "as ordered", true), &T::name},
+            {text("maker", "who makes it"), &T::maker},
+            {number("air_flow", Kind::air_flow, 0.001, 100, "through the coil"), &T::air_flow},
+            {number("entering_dry_bulb", Kind::temperature, 10, 50, "of the air in the tables"), &T::entering_dry_bulb},
+            {number("bypass_factor", Kind::fraction, 0, 0.9, "of the coil"), &T::bypass_factor},
+            {number("water_rise", Kind::temperature_difference, 1, 20, "return minus supply in the tables"),
+             &T::water_rise},
+            {number("wet_bulbs", Kind::temperature, -10, 40, "entering wet bulbs: the columns of the tables"),
+             &T::wet_bulbs},
+            {text("note", "not read"), &T::note},
+        },
+        {{"at_water", &T::at_water}});
     return all;
 }
 
-template <>
-std::span<const Key<FanCoilRow>> keys<FanCoilRow>()
+const RecordSpec& FanCoilRow::spec()
 {
     using T = FanCoilRow;
-    static const std::vector<Key<T>> all = {
+    static const RecordSpec all = RecordSpec::of<T>({
         {number("supply", Kind::temperature, 1, 30, "chilled water"), &T::supply},
         {number("total", Kind::power, 0, largest_W, "one for each wet bulb"), &T::total},
         {number("sensible", Kind::power, 0, largest_W, "one for each wet bulb"), &T::sensible},
-    };
+    });
     return all;
 }
 
-template <>
-std::span<const Key<BoilerInput>> keys<BoilerInput>()
+const RecordSpec& BoilerInput::spec()
 {
     using T = BoilerInput;
-    static const std::vector<Key<T>> all = {
+    static const RecordSpec all = RecordSpec::of<T>({
         {text("name", "as ordered", true), &T::name},
         {text("maker", "who makes it"), &T::maker},
         {number("output", Kind::power, 1, largest_W, "at full load"), &T::output},
         {number("highest_supply", Kind::temperature, 20, 110, "that it can deliver"), &T::highest_supply},
         {text("note", "not read"), &T::note},
-    };
+    });
     return all;
 }
 
-template <>
-std::span<const Key<ChillerInput>> keys<ChillerInput>()
+const RecordSpec& ChillerInput::spec()
 {
     using T = ChillerInput;
-    static const std::vector<Key<T>> all = {
-        {text("name", "as ordered", true), &T::name},
-        {text("maker", "who makes it"), &T::maker},
-        {number("outdoor", Kind::temperature, -20, 60, "outdoor dry bulbs: the columns of the table"), &T::outdoor},
-        {text("note", "not read"), &T::note},
-    };
+    static const RecordSpec all = RecordSpec::of<T>(
+        {
+            {text("name", "as ordered", true), &T::name},
+            {text("maker", "who makes it"), &T::maker},
+            {number("outdoor", Kind::temperature, -20, 60, "outdoor dry bulbs: the columns of the table"), &T::outdoor},
+            {text("note", "not read"), &T::note},
+        },
+        {{"at_water", &T::at_water}});
     return all;
 }
 
-template <>
-std::span<const Key<ChillerRow>> keys<ChillerRow>()
+const RecordSpec& ChillerRow::spec()
 {
     using T = ChillerRow;
-    static const std::vector<Key<T>> all = {
+    static const RecordSpec all = RecordSpec::of<T>({
         {number("supply", Kind::temperature, 1, 30, "chilled water"), &T::supply},
         {number("capacity", Kind::power, 0, largest_W, "one for each outdoor dry bulb"), &T::capacity},
-    };
+    });
     return all;
 }
 
-} // namespace venture::quantity
+} // namespace venture::catalogue

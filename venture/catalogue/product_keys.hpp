@@ -4,7 +4,7 @@
 #include <string>
 #include <vector>
 
-#include <venture/quantity/key.hpp>
+#include <venture/quantity/record.hpp>
 
 namespace venture::catalogue {
 
@@ -14,11 +14,13 @@ using quantity::QuantityList;
 struct RadiatorInput {
     Given<std::string> name, maker, note;
     Given<double> height, length, output, exponent;
+    [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 
 struct FanCoilRow {
     Given<double> supply;
     Given<QuantityList> total, sensible;
+    [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 
 struct FanCoilInput {
@@ -26,41 +28,26 @@ struct FanCoilInput {
     Given<double> air_flow, entering_dry_bulb, bypass_factor, water_rise;
     Given<QuantityList> wet_bulbs;
     std::vector<FanCoilRow> at_water{};
-    static void for_each_nested(auto& self, auto visit) { visit("at_water", self.at_water); }
+    [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 
 struct BoilerInput {
     Given<std::string> name, maker, note;
     Given<double> output, highest_supply;
+    [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 
 struct ChillerRow {
     Given<double> supply;
     Given<QuantityList> capacity;
+    [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 
 struct ChillerInput {
     Given<std::string> name, maker, note;
     Given<QuantityList> outdoor;
     std::vector<ChillerRow> at_water{};
-    static void for_each_nested(auto& self, auto visit) { visit("at_water", self.at_water); }
+    [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 
 } // namespace venture::catalogue
-
-namespace venture::quantity {
-
-template <>
-std::span<const Key<catalogue::RadiatorInput>> keys<catalogue::RadiatorInput>();
-template <>
-std::span<const Key<catalogue::FanCoilInput>> keys<catalogue::FanCoilInput>();
-template <>
-std::span<const Key<catalogue::FanCoilRow>> keys<catalogue::FanCoilRow>();
-template <>
-std::span<const Key<catalogue::BoilerInput>> keys<catalogue::BoilerInput>();
-template <>
-std::span<const Key<catalogue::ChillerInput>> keys<catalogue::ChillerInput>();
-template <>
-std::span<const Key<catalogue::ChillerRow>> keys<catalogue::ChillerRow>();
-
-} // namespace venture::quantity

@@ -15,33 +15,25 @@ namespace {
 using rating::CapacityTable;
 
 /// Whether a record and its rows have all that their keys require; complains of what is missing.
-template <class Record>
-bool is_complete(const Record& record, const std::string& file, Catalogue& into)
+bool is_complete(const quantity::ConstRecord& record, const std::string& file, Catalogue& into)
 {
     bool complete = true;
-    for (const auto& key : quantity::keys<Record>())
-        std::visit(
-            [&](auto field) {
-                if ((record.*field) || !key.spec.required) return;
-                complete = false;
-                quantity::OriginId where = into.origins.add({quantity::OriginKind::file, file, 0, 0, {}});
-                std::string name = "a product";
-                if constexpr (requires { record.name; })
-                    if (record.name) {
-                        name = "'" + *record.name + "'";
-                        where = record.name.origin;
-                    }
-                into.problems.push_back(
-                    {quantity::Severity::error,
-                     quantity::codes::missing,
-                     where,
-                     fmt::format("{} has no readable '{}' ({})", name, key.spec.name, key.spec.text),
-                     {}});
-            },
-            key.field);
-    quantity::for_each_nested_table(record, [&](std::string_view, const auto& rows) {
-        for (const auto& row : rows) complete = is_complete(row, file, into) && complete;
-    });
+    const Given<std::string>* name = quantity::name_of(record);
+    for (const quantity::Key& key : record.keys()) {
+        if (record.is_given(key) || !key.spec.required) continue;
+        complete = false;
+        into.problems.push_back(
+            {quantity::Severity::error,
+             quantity::codes::missing,
+             name != nullptr ? name->origin : into.origins.add({quantity::OriginKind::file, file, 0, 0, {}}),
+             fmt::format("{} has no readable '{}' ({})", name != nullptr ? fmt::format("'{}'", **name) : "a product",
+                         key.spec.name, key.spec.text),
+             {}});
+    }
+    for (const quantity::Nested& nested : record.spec().nested()) {
+        const quantity::ConstRecords rows = record.records(nested);
+        for (std::size_t i = 0; i < rows.size(); ++i) complete = is_complete(rows[i], file, into) && complete;
+    }
     return complete;
 }
 
@@ -82,20 +74,34 @@ void add(const ChillerInput& c, Catalogue& into)
         {*c.name, c.maker ? *c.maker : "", table_of(*c.name, c.at_water, *c.outdoor, &ChillerRow::capacity)});
 }
 
-template <class Record>
-void read_products(project::TableReader& reader, const toml::table& root, std::string_view table,
-                   const std::string& file, Catalogue& into)
+/// The tables of a product file.
+struct ProductFile {
+    std::vector<RadiatorInput> radiators{};
+    std::vector<FanCoilInput> fan_coils{};
+    std::vector<BoilerInput> boilers{};
+    std::vector<ChillerInput> chillers{};
+    [[nodiscard]] static const quantity::RecordSpec& spec()
+    {
+        using T = ProductFile;
+        static const quantity::RecordSpec all = quantity::RecordSpec::of<T>({}, {{"radiator", &T::radiators},
+                                                                                 {"fan_coil", &T::fan_coils},
+                                                                                 {"boiler", &T::boilers},
+                                                                                 {"chiller", &T::chillers}});
+        return all;
+    }
+};
+
+template <class T>
+void add_all(const std::vector<T>& products, const std::string& file, Catalogue& into)
 {
-    std::vector<Record> records;
-    reader.read_list(root, table, records);
-    for (const Record& record : records) {
-        if (!is_complete(record, file, into)) continue;
+    for (const T& product : products) {
+        if (!is_complete(product, file, into)) continue;
         try {
-            add(record, into);
-            into.places[*record.name] = record.name.origin;
+            add(product, into);
+            into.places[*product.name] = product.name.origin;
         } catch (const quantity::Error& wrong) {
             into.problems.push_back(
-                {quantity::Severity::error, quantity::codes::contradiction, record.name.origin, wrong.what(), {}});
+                {quantity::Severity::error, quantity::codes::contradiction, product.name.origin, wrong.what(), {}});
         }
     }
 }
@@ -107,11 +113,16 @@ void read_catalogue_text(std::string text, const std::string& file, Catalogue& i
     into.sources.add({.name = file, .role = project::FileRole::catalogue, .text = text}, text);
     const project::TomlDocument document = project::parse_toml(std::move(text), file, into.origins, into.problems);
     project::TableReader reader{file, into.origins, into.problems};
-    reader.check_keys(document.root, "a product file", {"format", "note", "radiator", "fan_coil", "boiler", "chiller"});
-    read_products<RadiatorInput>(reader, document.root, "radiator", file, into);
-    read_products<FanCoilInput>(reader, document.root, "fan_coil", file, into);
-    read_products<BoilerInput>(reader, document.root, "boiler", file, into);
-    read_products<ChillerInput>(reader, document.root, "chiller", file, into);
+    std::vector<std::string> allowed = ProductFile::spec().names();
+    allowed.insert(allowed.begin(), {"format", "note"});
+    reader.check_keys(document.root, "a product file", allowed);
+    ProductFile products;
+    for (const quantity::Nested& table : ProductFile::spec().nested())
+        reader.read(document.root, quantity::Record{products}.records(table));
+    add_all(products.radiators, file, into);
+    add_all(products.fan_coils, file, into);
+    add_all(products.boilers, file, into);
+    add_all(products.chillers, file, into);
 }
 
 const Catalogue& shipped_catalogue()

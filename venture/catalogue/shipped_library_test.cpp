@@ -5,9 +5,9 @@
 #include <gmock/gmock.h>
 
 #include <small_building.hpp>
-#include <venture/building/resolve.hpp>
 #include <venture/catalogue/shipped.hpp>
 #include <venture/project/read_project.hpp>
+#include <venture/resolve/resolve.hpp>
 
 namespace venture::catalogue {
 namespace {
@@ -24,7 +24,7 @@ TEST(ShippedLibrary, ResolvesWithoutAProblem)
 {
     const project::ProjectFile all = whole_library();
     for (const auto& p : all.problems) ADD_FAILURE() << p.message;
-    const building::ResolvedFabric fabric = building::resolve_fabric(all.input);
+    const resolve::ResolvedFabric fabric = resolve::resolve_fabric(all.input);
     for (const auto& p : fabric.problems) ADD_FAILURE() << all.input.origins.describe(p.where) << " " << p.message;
     EXPECT_GE(all.input.materials.size(), 70u);
     EXPECT_GE(fabric.fabric.build_ups.size(), 40u);
@@ -34,7 +34,7 @@ TEST(ShippedLibrary, ResolvesWithoutAProblem)
 
 TEST(ShippedLibrary, SaysOfEachRecordWhereItIsFrom)
 {
-    const building::Input all = whole_library().input;
+    const input::Input all = whole_library().input;
     const auto check = [](const auto& records) {
         std::set<std::string> names;
         for (const auto& r : records) {
@@ -48,11 +48,11 @@ TEST(ShippedLibrary, SaysOfEachRecordWhereItIsFrom)
     check(all.glazings);
     check(all.shades);
     std::set<std::pair<std::string, std::string>> types;
-    for (const building::RoomTypeInput& t : all.room_types) {
+    for (const input::RoomTypeInput& t : all.room_types) {
         ASSERT_TRUE(t.region && t.purpose && t.source) << *t.name;
         EXPECT_TRUE(types.emplace(*t.region, *t.name).second) << *t.name;
     }
-    for (const building::RoomTypeInput& t : all.room_types) // each stands for every region
+    for (const input::RoomTypeInput& t : all.room_types) // each stands for every region
         for (const char* region : {"Europe", "North America"})
             EXPECT_TRUE(types.contains({region, *t.name})) << *t.name;
     EXPECT_GE(types.size(), 2 * 40u);
@@ -62,14 +62,14 @@ TEST(ShippedLibrary, SaysOfEachRecordWhereItIsFrom)
 TEST(ShippedLibrary, HasRoomTypesThatRoomsCanTake)
 {
     for (const char* region : {"Europe", "North America"}) {
-        building::Input in = testing_data::shell();
+        input::Input in = testing_data::shell();
         in.project.region = std::string{region};
         project::ProjectFile p;
         p.input = in;
         double x = 0.0;
-        for (const building::RoomTypeInput& t : whole_library().input.room_types) {
+        for (const input::RoomTypeInput& t : whole_library().input.room_types) {
             if (*t.region != region) continue;
-            building::RoomInput r = testing_data::room((*t.name).c_str(), x, 0, 4, 5);
+            input::RoomInput r = testing_data::room((*t.name).c_str(), x, 0, 4, 5);
             r.use.heating_setpoint = {};
             r.type = *t.name;
             p.input.rooms.push_back(r);
@@ -77,7 +77,7 @@ TEST(ShippedLibrary, HasRoomTypesThatRoomsCanTake)
         }
         for (const std::string_view file : shipped_library())
             project::take_from_library(p, "shipped", std::string{file}, std::string{shipped_file(file)});
-        const building::Resolved r = building::resolve(p.input);
+        const resolve::Resolved r = resolve::resolve(p.input);
         for (const auto& problem : r.problems) ADD_FAILURE() << problem.code << " " << problem.message;
         ASSERT_TRUE(r.building);
         for (const building::Room& room : r.building->rooms) {
@@ -96,7 +96,7 @@ TEST(ShippedLibrary, HasRoomTypesThatRoomsCanTake)
 
 TEST(ShippedLibrary, HasWeeksThatAreClosedOnTheDayThatTheyShould)
 {
-    const building::ResolvedFabric fabric = building::resolve_fabric(whole_library().input);
+    const resolve::ResolvedFabric fabric = resolve::resolve_fabric(whole_library().input);
     std::set<std::string> weeks;
     for (const calendar::Calendar& c : fabric.fabric.calendars) {
         if (!c.name.ends_with(" week")) continue;
@@ -108,7 +108,7 @@ TEST(ShippedLibrary, HasWeeksThatAreClosedOnTheDayThatTheyShould)
         EXPECT_EQ(c.on(sunday).full_load_hours() == 0.0, !exhibition) << c.name;
     }
     EXPECT_EQ(weeks.size(), 5u);
-    for (const building::RoomTypeInput& t : whole_library().input.room_types)
+    for (const input::RoomTypeInput& t : whole_library().input.room_types)
         if (*t.purpose == "office" || *t.purpose == "school") {
             EXPECT_TRUE(t.use.people_profile && weeks.contains(*t.use.people_profile)) << *t.name;
         }
@@ -116,7 +116,7 @@ TEST(ShippedLibrary, HasWeeksThatAreClosedOnTheDayThatTheyShould)
 
 TEST(ShippedLibrary, HasUsualUValuesAndOlderBuildingsLoseMore)
 {
-    const building::ResolvedFabric fabric = building::resolve_fabric(whole_library().input);
+    const resolve::ResolvedFabric fabric = resolve::resolve_fabric(whole_library().input);
     double before = 1e9;
     for (const building::NamedBuildup& b : fabric.fabric.build_ups) {
         const double u = 1.0 / (0.17 + fabric::resistance(b.layers));

@@ -7,8 +7,8 @@
 
 #include <venture/cli/calendar_commands.hpp>
 #include <venture/cli/printing.hpp>
+#include <venture/draw/calendar_drawing.hpp>
 #include <venture/quantity/names.hpp>
-#include <venture/report/calendar_drawing.hpp>
 #include <venture/report/room_table.hpp>
 #include <venture/report/text_table.hpp>
 
@@ -111,10 +111,10 @@ ExitCode draw_year(const CommonOptions& o, const std::string& name, const DrawOp
     if (needs_building(job, "draw year")) return ExitCode::bad_input;
     if (job.failed()) return finish(job, o);
     const Building& b = *job.building();
-    report::CalendarDrawing what{.title = fmt::format("{}: hours of {}", b.project.name, b.project.year),
-                                 .subtitle = fmt::format("weekdays of {} ({}); hours are clock hours", b.project.year,
-                                                         b.origins.describe(b.project.year_origin)),
-                                 .year = b.project.year};
+    draw::CalendarDrawing what{.title = fmt::format("{}: hours of {}", b.project.name, b.project.year),
+                               .subtitle = fmt::format("weekdays of {} ({}); hours are clock hours", b.project.year,
+                                                       b.origins.describe(b.project.year_origin)),
+                               .year = b.project.year};
     for (const climate::CoolingMonth& month : b.site.months) what.design_months.push_back(month.month);
     if (name.empty()) {
         what.calendars = worth_drawing(b);
@@ -131,8 +131,8 @@ ExitCode draw_year(const CommonOptions& o, const std::string& name, const DrawOp
         print_error("the project has no calendar and no profile; see `venture explain calendar`\n");
         return ExitCode::bad_input;
     }
-    const std::string file = fmt::format("results/year.{}", report::extension(draw.picture));
-    const std::string bytes = report::draw_calendars(what, {.picture = draw.picture});
+    const std::string file = fmt::format("results/year.{}", draw::extension(draw.picture));
+    const std::string bytes = draw::draw_calendars(what, {.picture = draw.picture});
     print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, file, bytes, draw.force).string()));
     return finish(job, o);
 }

@@ -3,15 +3,15 @@
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
-#include <venture/building/climate_input.hpp>
 #include <venture/cli/climate_results.hpp>
 #include <venture/cli/printing.hpp>
+#include <venture/draw/climate_drawing.hpp>
 #include <venture/exchange/weather_file.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/names.hpp>
-#include <venture/report/climate_drawing.hpp>
 #include <venture/report/climate_report.hpp>
 #include <venture/report/loads_report.hpp>
+#include <venture/resolve/climate_input.hpp>
 
 namespace venture::cli {
 
@@ -85,13 +85,13 @@ std::optional<climate::DesignDay> day_called(const std::string& asked, const Job
 /// The weather year with what is counted from it; nothing if there is none.
 std::optional<report::WeatherFigures> figures_of(const Job& job)
 {
-    using W = building::WeatherInput;
+    using W = input::WeatherInput;
     if (!job.weather()) return std::nullopt;
     const W& w = job.project().input.weather;
-    const climate::DegreeDayBases bases{building::number_of(w, &W::heating_base),
-                                        building::number_of(w, &W::cooling_base)};
+    const climate::DegreeDayBases bases{resolve::number_of(w, &W::heating_base),
+                                        resolve::number_of(w, &W::cooling_base)};
     return report::WeatherFigures{*job.weather(), climate::summarise(*job.weather(), bases),
-                                  climate::derive_conditions(*job.weather(), building::rarity_of(w))};
+                                  climate::derive_conditions(*job.weather(), resolve::rarity_of(w))};
 }
 
 /// The week's days one after the other, in words or for machines.
@@ -131,18 +131,18 @@ std::string climate_text(const Job& job)
     return out;
 }
 
-std::string climate_picture(const Job& job, report::Picture picture)
+std::string climate_picture(const Job& job, draw::Picture picture)
 {
-    return report::draw_climate(*job.site(), *job.weather(), climate::summarise(*job.weather()),
-                                {.picture = picture, .units = job.units()});
+    return draw::draw_climate(*job.site(), *job.weather(), climate::summarise(*job.weather()),
+                              {.picture = picture, .units = job.units()});
 }
 
 void write_climate(const Job& job, project::OutputFolder& out)
 {
     out.write("results/climate.txt", climate_text(job));
     out.write("results/climate.json", report::climate_json(*job.site(), figures_of(job)).dump(2) + "\n");
-    for (const auto picture : {report::Picture::svg, report::Picture::png, report::Picture::pdf})
-        out.write(fmt::format("results/climate.{}", report::extension(picture)), climate_picture(job, picture));
+    for (const auto picture : {draw::Picture::svg, draw::Picture::png, draw::Picture::pdf})
+        out.write(fmt::format("results/climate.{}", draw::extension(picture)), climate_picture(job, picture));
 }
 
 ExitCode climate(const CommonOptions& o, const ClimateOptions& c)
@@ -195,7 +195,7 @@ ExitCode climate_derive(const CommonOptions& o)
     if (o.json)
         print_json(report::derived_json(figures), job);
     else
-        print(report::derived_toml(figures, building::rarity_of(job.project().input.weather)));
+        print(report::derived_toml(figures, resolve::rarity_of(job.project().input.weather)));
     return finish(job, o);
 }
 
@@ -204,7 +204,7 @@ ExitCode draw_climate(const CommonOptions& o, const DrawOptions& draw)
     Job job = open_for_climate(o);
     if (lacks_weather(job, "draw climate")) return ExitCode::bad_input;
     if (job.failed()) return finish(job, o);
-    const std::string name = fmt::format("results/climate.{}", report::extension(draw.picture));
+    const std::string name = fmt::format("results/climate.{}", draw::extension(draw.picture));
     const std::string bytes = climate_picture(job, draw.picture);
     print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, name, bytes, draw.force).string()));
     return finish(job, o);

@@ -4,8 +4,8 @@
 #include <string>
 
 #include <venture/cli/job.hpp>
+#include <venture/draw/canvas.hpp>
 #include <venture/project/output.hpp>
-#include <venture/report/canvas.hpp>
 
 namespace venture::cli {
 
@@ -13,7 +13,7 @@ namespace venture::cli {
 [[nodiscard]] std::string climate_text(const Job& job);
 
 /// The weather year on one sheet; the job must have one.
-[[nodiscard]] std::string climate_picture(const Job& job, report::Picture picture);
+[[nodiscard]] std::string climate_picture(const Job& job, draw::Picture picture);
 
 /// results/climate.txt, .json, .svg, .png, .pdf.
 void write_climate(const Job& job, project::OutputFolder& out);

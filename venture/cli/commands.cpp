@@ -5,24 +5,24 @@
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
-#include <venture/building/effective.hpp>
 #include <venture/catalogue/shipped.hpp>
 #include <venture/cli/climate_results.hpp>
 #include <venture/cli/printing.hpp>
+#include <venture/draw/building_page.hpp>
+#include <venture/draw/plan_drawing.hpp>
 #include <venture/exchange/loads_table.hpp>
 #include <venture/project/output.hpp>
 #include <venture/project/schema.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/names.hpp>
-#include <venture/report/building_page.hpp>
 #include <venture/report/check_report.hpp>
 #include <venture/report/loads_report.hpp>
 #include <venture/report/model_origins.hpp>
 #include <venture/report/model_report.hpp>
 #include <venture/report/origins_report.hpp>
-#include <venture/report/plan_drawing.hpp>
 #include <venture/report/room_report.hpp>
+#include <venture/resolve/effective.hpp>
 
 namespace venture::cli {
 
@@ -43,8 +43,8 @@ namespace {
 ExitCode list_origins(const Job& job, const CommonOptions& o, const std::string& what)
 {
     const auto& input = job.project().input;
-    const auto all = building::effective_values(input, job.building() ? &*job.building() : nullptr);
-    const auto asked = building::asked_for(all, what, input.origins);
+    const auto all = resolve::effective_values(input, job.building() ? &*job.building() : nullptr);
+    const auto asked = resolve::asked_for(all, what, input.origins);
     if (o.json) {
         print_json({{"values", report::origins_json(asked, input.origins)}}, job);
         return finish(job, o);
@@ -175,7 +175,7 @@ ExitCode draw_building(const CommonOptions& o, const DrawOptions& draw)
     Job job = open(o);
     if (needs_building(job, "draw building")) return ExitCode::bad_input;
     if (job.failed()) return finish(job, o);
-    const std::string page = report::building_page(*job.building(), job.units());
+    const std::string page = draw::building_page(*job.building(), job.units());
     const auto written = write_result(job.folder(), draw.output, "results/building.html", page, draw.force);
     print(fmt::format("wrote {}\n", written.string()));
     return finish(job, o);
@@ -224,9 +224,9 @@ ExitCode demo(const std::filesystem::path& folder, bool force)
     out.write("results/loads.json", report::loads_json(*job.building(), job.design()).dump(2) + "\n");
     out.write("results/size.txt", size_text);
     out.write("results/size.json", report::size_json(sizing).dump(2) + "\n");
-    for (const auto picture : {report::Picture::svg, report::Picture::png, report::Picture::pdf})
-        out.write(fmt::format("results/plan.{}", report::extension(picture)),
-                  report::draw_plan(*job.building(), job.design().loads, {.picture = picture}));
+    for (const auto picture : {draw::Picture::svg, draw::Picture::png, draw::Picture::pdf})
+        out.write(fmt::format("results/plan.{}", draw::extension(picture)),
+                  draw::draw_plan(*job.building(), job.design().loads, {.picture = picture}));
     job.use_weather();
     write_climate(job, out);
     print(loads_text + "\n" + size_text + "\n");

@@ -7,7 +7,7 @@
 #include <vector>
 
 #include <venture/cli/exit_code.hpp>
-#include <venture/report/canvas.hpp>
+#include <venture/draw/canvas.hpp>
 
 namespace venture::cli {
 
@@ -17,12 +17,13 @@ struct CommonOptions {
     std::vector<std::string> changes{}; ///< "key/path=value"
     std::string units{};                ///< "inch-pound", "power=kW,air_flow=cfm"; over the project's
     bool json = false;
-    bool strict = false; ///< warnings make the exit code 1
+    bool strict = false;  ///< warnings make the exit code 1
+    bool verbose = false; ///< what is being done is told on stderr
     double step_min = 10.0;
 };
 
 struct DrawOptions {
-    report::Picture picture = report::Picture::svg;
+    draw::Picture picture = draw::Picture::svg;
     std::filesystem::path output{}; ///< empty: results/plan.<kind> (climate.<kind>) in the project
     bool force = false;
 };
@@ -39,7 +40,7 @@ struct PlanDrawOptions {
 /// What `check` lists beside its tables.
 struct CheckOptions {
     bool origins = false; ///< where values came from
-    std::string what{};   ///< only these; see building::asked_for()
+    std::string what{};   ///< only these; see resolve::asked_for()
 };
 
 /// What part of the weather year `year` runs through, and what it lists hour by hour.

@@ -6,14 +6,16 @@
 #include <nlohmann/json.hpp>
 
 #include <venture/air/moist_air.hpp>
-#include <venture/building/resolve.hpp>
 #include <venture/catalogue/shipped.hpp>
 #include <venture/cli/printing.hpp>
+#include <venture/draw/glass_drawing.hpp>
+#include <venture/draw/wall_drawing.hpp>
 #include <venture/project/read_project.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/report/buildup_report.hpp>
 #include <venture/report/glazing_report.hpp>
 #include <venture/report/library_report.hpp>
+#include <venture/resolve/resolve.hpp>
 
 namespace venture::cli {
 
@@ -22,13 +24,13 @@ using building::Building;
 namespace {
 
 /// Winter design of the site where there is one; the ground's own films and temperature under a floor that lies on it.
-report::WallConditions conditions_in(const Building& b, std::size_t index, bool has_site)
+fabric::WallConditions conditions_in(const Building& b, std::size_t index, bool has_site)
 {
     const building::NamedBuildup& build_up = b.build_ups[index];
     fabric::HeatFlow direction = build_up.direction;
     for (const building::Surface& s : b.surfaces)
         if (s.build_up == index) direction = building::heat_flow(s.attitude);
-    report::WallConditions c = report::conditions_of(direction);
+    fabric::WallConditions c = fabric::conditions_of(direction);
     if (has_site) {
         c.outside = quantity::Temperature::celsius(b.site.winter.dry_bulb_C);
         c.pressure = air::standard_pressure(b.site.place.height_m);
@@ -91,7 +93,7 @@ std::vector<std::string> fabric_names(const Building& b)
     return out;
 }
 
-building::ResolvedFabric shipped_fabric() { return building::resolve_fabric(whole_library().input); }
+resolve::ResolvedFabric shipped_fabric() { return resolve::resolve_fabric(whole_library().input); }
 
 std::string explained(const Building& b, const FabricPiece& piece, bool has_site, const quantity::PreferredUnits& units)
 {
@@ -113,10 +115,10 @@ ExitCode draw_wall(const CommonOptions& o, const std::string& name, const DrawOp
     if (job.failed()) return finish(job, o);
     const auto piece = piece_called(job, name, FabricPiece::Kind::build_up);
     if (!piece) return ExitCode::bad_input;
-    const std::string file = fmt::format("results/wall.{}", report::extension(draw.picture));
-    const std::string bytes = report::draw_wall(job.building()->build_ups[piece->index].layers,
-                                                conditions_in(*job.building(), piece->index, true),
-                                                {.picture = draw.picture, .units = job.units()});
+    const std::string file = fmt::format("results/wall.{}", draw::extension(draw.picture));
+    const std::string bytes = draw::draw_wall(job.building()->build_ups[piece->index].layers,
+                                              conditions_in(*job.building(), piece->index, true),
+                                              {.picture = draw.picture, .units = job.units()});
     print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, file, bytes, draw.force).string()));
     return finish(job, o);
 }
@@ -127,9 +129,9 @@ ExitCode draw_glass(const CommonOptions& o, const std::string& name, const DrawO
     if (job.failed()) return finish(job, o);
     const auto piece = piece_called(job, name, FabricPiece::Kind::glazing);
     if (!piece) return ExitCode::bad_input;
-    const std::string file = fmt::format("results/glass.{}", report::extension(draw.picture));
+    const std::string file = fmt::format("results/glass.{}", draw::extension(draw.picture));
     const std::string bytes =
-        report::draw_glass(job.building()->glazings[piece->index], {.picture = draw.picture, .units = job.units()});
+        draw::draw_glass(job.building()->glazings[piece->index], {.picture = draw.picture, .units = job.units()});
     print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, file, bytes, draw.force).string()));
     return finish(job, o);
 }
@@ -137,7 +139,7 @@ ExitCode draw_glass(const CommonOptions& o, const std::string& name, const DrawO
 ExitCode library(const CommonOptions& o, const std::string& word)
 {
     const project::ProjectFile all = whole_library();
-    const building::ResolvedFabric completed = building::resolve_fabric(all.input);
+    const resolve::ResolvedFabric completed = resolve::resolve_fabric(all.input);
     const auto units = units_without_project(o);
     if (!units) return ExitCode::bad_input;
     if (o.json)

@@ -5,9 +5,9 @@
 #include <string>
 #include <vector>
 
-#include <venture/building/resolve.hpp>
 #include <venture/cli/commands.hpp>
 #include <venture/cli/job.hpp>
+#include <venture/resolve/resolve.hpp>
 
 namespace venture::cli {
 
@@ -25,7 +25,7 @@ struct FabricPiece {
 [[nodiscard]] std::vector<std::string> fabric_names(const building::Building& building);
 
 /// The library that ships, complete.
-[[nodiscard]] building::ResolvedFabric shipped_fabric();
+[[nodiscard]] resolve::ResolvedFabric shipped_fabric();
 
 /// Takes a piece apart: under the site's winter design, or with standard conditions where there is no site.
 [[nodiscard]] std::string explained(const building::Building& building, const FabricPiece& piece, bool has_site,

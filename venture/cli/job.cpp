@@ -4,19 +4,20 @@
 
 #include <fmt/format.h>
 
-#include <venture/building/chosen_units.hpp>
-#include <venture/building/climate_input.hpp>
-#include <venture/building/overlay.hpp>
-#include <venture/building/resolve.hpp>
 #include <venture/catalogue/read_catalogue.hpp>
 #include <venture/catalogue/shipped.hpp>
 #include <venture/exchange/icalendar.hpp>
 #include <venture/exchange/loads_table.hpp>
 #include <venture/exchange/weather_file.hpp>
+#include <venture/input/chosen_units.hpp>
+#include <venture/input/completion.hpp>
+#include <venture/input/overlay.hpp>
 #include <venture/loads/load_findings.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/names.hpp>
+#include <venture/resolve/climate_input.hpp>
+#include <venture/resolve/resolve.hpp>
 
 namespace venture::cli {
 
@@ -56,12 +57,12 @@ Job::Job(const std::filesystem::path& path, const std::vector<std::string>& chan
 /// Dates of iCalendar files join those that [[days]] state.
 void Job::read_events()
 {
-    building::Input& input = project_.input;
-    for (building::DaysInput& days : input.days) {
+    input::Input& input = project_.input;
+    for (input::DaysInput& days : input.days) {
         const project::SourceFile* file = days.file ? project_.sources.find(*days.file) : nullptr;
         if (file == nullptr) continue; // told when it was to be read
-        building::TextList dates =
-            exchange::read_event_days(file->text, file->name, building::calendar_year(input),
+        quantity::TextList dates =
+            exchange::read_event_days(file->text, file->name, resolve::calendar_year(input),
                                       days.events ? *days.events : std::string{}, input.origins, problems_);
         if (days.dates) dates.insert(dates.begin(), (*days.dates).begin(), (*days.dates).end());
         days.dates = {std::move(dates), days.dates ? days.dates.origin : days.file.origin};
@@ -96,7 +97,7 @@ Job Job::with_weather(const std::filesystem::path& path, const std::vector<std::
 void Job::lay_over(const std::vector<std::string>& changes)
 {
     for (const std::string& change : changes) apply(change);
-    units_ = building::chosen_units(project_.input.units);
+    units_ = input::chosen_units(project_.input.units);
 }
 
 void Job::read_weather_alone(const std::filesystem::path& file)
@@ -134,8 +135,7 @@ void Job::apply(const std::string& change)
         const auto where = project_.input.origins.add({.kind = quantity::OriginKind::overlay, .text = change});
         problems_.push_back(
             {Severity::error, codes::overlay, where, "no '=' in it", "write --set \"room/Boat hall/height=5 m\""});
-    } else if (auto wrong =
-                   building::apply_overlay(project_.input, change.substr(0, equals), change.substr(equals + 1))) {
+    } else if (auto wrong = input::apply_overlay(project_.input, change.substr(0, equals), change.substr(equals + 1))) {
         problems_.push_back(std::move(*wrong));
     }
 }
@@ -167,7 +167,7 @@ void Job::add(std::vector<Problem> more) { std::ranges::move(more, std::back_ins
 void Job::check_services_alone()
 {
     std::vector<services::Client> clients;
-    for (const building::RoomInput& room : project_.input.rooms)
+    for (const input::RoomInput& room : project_.input.rooms)
         if (room.name) clients.push_back({.room = *room.name, .origin = room.name.origin});
     for (Problem& p : services::connect(project_.input, clients).problems)
         if (p.severity == Severity::error && project_.whole) problems_.push_back(std::move(p));
@@ -195,9 +195,9 @@ std::vector<services::Client> Job::clients() const
 
 std::optional<climate::WeatherYear> Job::make_weather()
 {
-    const building::WeatherInput& w = project_.input.weather;
+    const input::WeatherInput& w = project_.input.weather;
     auto& origins = project_.input.origins;
-    if (building::word_of(w, &building::WeatherInput::form) != "synthetic") {
+    if (resolve::word_of(w, &input::WeatherInput::form) != "synthetic") {
         if (!w.file) {
             problems_.push_back({Severity::error, codes::missing, w.form.origin, "[weather] has no 'file'",
                                  "name the file, or give form = \"synthetic\" and [[monthly_mean]]"});
@@ -205,7 +205,7 @@ std::optional<climate::WeatherYear> Job::make_weather()
         }
         const project::SourceFile* file = project_.sources.find(*w.file);
         if (file == nullptr) return std::nullopt; // told when it was to be read
-        return exchange::read_weather(file->text, file->name, w, building::place_of(project_.input.site), origins,
+        return exchange::read_weather(file->text, file->name, w, resolve::place_of(project_.input.site), origins,
                                       problems_);
     }
     if (w.file) {
@@ -215,13 +215,13 @@ std::optional<climate::WeatherYear> Job::make_weather()
     }
     if (project_.input.monthly_means.empty() && quantity::has_error(problems_))
         return std::nullopt; // what was to hold them could not be read
-    const auto request = building::synthetic_request_of(project_.input, problems_);
+    const auto request = resolve::synthetic_request_of(project_.input, problems_);
     if (!request) return std::nullopt;
     try {
         return climate::synthetic_year(*request);
     } catch (const quantity::RangeError& wrong) {
         OriginId where = project_.input.weather.form.origin;
-        for (const building::MonthlyMeanInput& m : project_.input.monthly_means)
+        for (const input::MonthlyMeanInput& m : project_.input.monthly_means)
             if (wrong.where().ends_with(climate::month_name(static_cast<int>(*m.month)))) where = m.month.origin;
         problems_.push_back({Severity::error, codes::physics, where, wrong.what(), "see [[monthly_mean]]"});
         return std::nullopt;
@@ -232,20 +232,20 @@ void Job::use_weather()
 {
     if (weather_used_ || !project_.input.weather.is_used()) return;
     weather_used_ = true;
-    if (!building::is_sound(project_.input.weather)) return; // told when the site is resolved
+    if (!resolve::is_sound(project_.input.weather)) return; // told when the site is resolved
     weather_ = make_weather();
     if (!weather_) return;
-    building::take_ground_temperatures(project_.input);
-    if (building::wants_conditions(project_.input.site)) derive_conditions();
+    input::take_ground_temperatures(project_.input);
+    if (resolve::wants_conditions(project_.input.site)) derive_conditions();
 }
 
 void Job::derive_conditions()
 {
-    const climate::Rarity rarity = building::rarity_of(project_.input.weather);
+    const climate::Rarity rarity = resolve::rarity_of(project_.input.weather);
     const auto filled =
-        building::fill_from_weather(project_.input, climate::derive_conditions(*weather_, rarity), weather_->name);
+        resolve::fill_from_weather(project_.input, climate::derive_conditions(*weather_, rarity), weather_->name);
     if (filled.empty()) return;
-    const building::WeatherInput& w = project_.input.weather;
+    const input::WeatherInput& w = project_.input.weather;
     const OriginId where = w.form ? w.form.origin : w.file.origin;
     if (weather_->synthetic)
         problems_.push_back({.severity = Severity::warning,
@@ -272,14 +272,14 @@ void Job::derive_conditions()
 void Job::drop_what_weather_would_give(std::vector<Problem>& problems) const
 {
     if (weather_used_ && !weather_ && quantity::has_error(problems_))
-        std::erase_if(problems, [](const Problem& p) { return p.cause == building::no_design_conditions; });
+        std::erase_if(problems, [](const Problem& p) { return p.cause == resolve::no_design_conditions; });
 }
 
 void Job::resolve_site()
 {
     use_weather();
     if (quantity::has_error(problems_) && !project_.whole) return;
-    building::ResolvedSite resolved = building::resolve_site(project_.input);
+    resolve::ResolvedSite resolved = resolve::resolve_site(project_.input);
     project_.input = std::move(resolved.effective);
     drop_what_weather_would_give(resolved.problems);
     add(std::move(resolved.problems));
@@ -288,7 +288,7 @@ void Job::resolve_site()
 
 void Job::resolve()
 {
-    if (building::wants_conditions(project_.input.site)) use_weather();
+    if (resolve::wants_conditions(project_.input.site)) use_weather();
     add(project::wrong_marks(project_.input.accepted));
     const auto& named = project_.input.loads.table;
     if (named && !typed_)
@@ -297,7 +297,7 @@ void Job::resolve()
     if (!typed_ || !project_.input.rooms.empty()) {
         if (quantity::has_error(problems_) && project_.input.rooms.empty())
             return; // nothing was read: more words would not help
-        building::Resolved resolved = building::resolve(project_.input);
+        resolve::Resolved resolved = resolve::resolve(project_.input);
         if (!project_.whole) std::erase_if(resolved.problems, follows_from_gaps);
         drop_what_weather_would_give(resolved.problems);
         project_.input = std::move(resolved.effective);
@@ -324,7 +324,7 @@ void Job::tell_capped_humidity()
                      .cause = "more than saturated at night",
                      .subject = fmt::format("design day {}", run.day)};
         if (i <= project_.input.site.months.size()) {
-            const building::MonthInput& month = project_.input.site.months[i - 1];
+            const input::MonthInput& month = project_.input.site.months[i - 1];
             note.where = month.wet_bulb.origin;
             note.inputs = fmt::format("{} {} {}", *month.dry_bulb, *month.wet_bulb, *month.daily_range);
         }

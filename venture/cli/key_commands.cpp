@@ -6,7 +6,6 @@
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
-#include <venture/building/effective.hpp>
 #include <venture/cli/calendar_commands.hpp>
 #include <venture/cli/fabric_commands.hpp>
 #include <venture/cli/printing.hpp>
@@ -15,6 +14,7 @@
 #include <venture/quantity/names.hpp>
 #include <venture/report/key_report.hpp>
 #include <venture/report/origins_report.hpp>
+#include <venture/resolve/effective.hpp>
 
 namespace venture::cli {
 
@@ -22,14 +22,14 @@ namespace {
 
 /// The values of one key ("room/height"), of all keys of that name ("height") or of a table ("room"), whatever the
 /// records are called.
-std::vector<building::EffectiveValue> values_of(const Job& job, const std::string& asked)
+std::vector<resolve::EffectiveValue> values_of(const Job& job, const std::string& asked)
 {
     const auto slash = asked.rfind('/');
     const bool with_table = slash != std::string::npos;
     std::string table = with_table ? asked.substr(0, slash) : "";
     std::ranges::replace(table, '/', '.');
-    auto values = building::effective_values(job.project().input, nullptr);
-    std::erase_if(values, [&](const building::EffectiveValue& v) {
+    auto values = resolve::effective_values(job.project().input, nullptr);
+    std::erase_if(values, [&](const resolve::EffectiveValue& v) {
         if (with_table) return v.table != table || v.key != asked.substr(slash + 1);
         return v.key != asked && v.table != asked;
     });

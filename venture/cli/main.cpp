@@ -8,8 +8,6 @@
 
 #include <CLI/CLI.hpp>
 #include <fmt/format.h>
-#include <spdlog/sinks/stdout_color_sinks.h>
-#include <spdlog/spdlog.h>
 
 #include <venture/cli/commands.hpp>
 #include <venture/cli/picture_kind.hpp>
@@ -45,8 +43,7 @@ public:
         app_.footer(ending);
         app_.require_subcommand(1);
         app_.set_version_flag("--version", "Venture " VENTURE_VERSION);
-        app_.add_flag_callback(
-            "--verbose", [] { spdlog::set_level(spdlog::level::debug); }, "say on stderr what is being done");
+        app_.add_flag("--verbose", common_.verbose, "say on stderr what is being done");
         add_demo();
         add_new();
         add_check();
@@ -386,8 +383,6 @@ private:
 int main(int argc, char** argv)
 {
     try {
-        spdlog::set_default_logger(spdlog::stderr_color_mt("venture"));
-        spdlog::set_pattern("%v");
         return CommandLine{}.run(argc, argv);
     } catch (const quantity::Error& wrong) {
         std::fputs(fmt::format("venture: {}\n", wrong.what()).c_str(), stderr);

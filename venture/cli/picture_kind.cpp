@@ -10,9 +10,9 @@
 
 namespace venture::cli {
 
-report::Picture kind_of_picture(const std::string& asked, const std::filesystem::path& output)
+draw::Picture kind_of_picture(const std::string& asked, const std::filesystem::path& output)
 {
-    constexpr std::array kinds = {"svg", "png", "pdf"}; // in the order of report::Picture
+    constexpr std::array kinds = {"svg", "png", "pdf"}; // in the order of draw::Picture
     const std::string ending = quantity::lower_case(output.extension().string());
     const auto by_ending =
         std::ranges::find_if(kinds, [&](const char* kind) { return ending == std::string{"."} + kind; });
@@ -22,7 +22,7 @@ report::Picture kind_of_picture(const std::string& asked, const std::filesystem:
                         "leave --as out, or change one of them",
                         asked, output.string())};
     const std::string kind = !asked.empty() ? asked : by_ending != kinds.end() ? *by_ending : kinds.front();
-    return static_cast<report::Picture>(std::ranges::find(kinds, kind) - kinds.begin());
+    return static_cast<draw::Picture>(std::ranges::find(kinds, kind) - kinds.begin());
 }
 
 } // namespace venture::cli

@@ -7,28 +7,28 @@
 #include <venture/cli/commands.hpp>
 #include <venture/cli/job.hpp>
 #include <venture/cli/printing.hpp>
+#include <venture/draw/plan_drawing.hpp>
 #include <venture/project/output.hpp>
 #include <venture/project/read_project.hpp>
 #include <venture/quantity/names.hpp>
-#include <venture/report/plan_drawing.hpp>
 
 namespace venture::cli {
 
 namespace {
 
-constexpr std::pair<std::string_view, report::PlanLabel> labels[] = {{"name", report::PlanLabel::name},
-                                                                     {"area", report::PlanLabel::area},
-                                                                     {"volume", report::PlanLabel::volume},
-                                                                     {"height", report::PlanLabel::height},
-                                                                     {"temperature", report::PlanLabel::temperature},
-                                                                     {"heating", report::PlanLabel::heating},
-                                                                     {"cooling", report::PlanLabel::cooling},
-                                                                     {"air", report::PlanLabel::air}};
-constexpr std::pair<std::string_view, report::PlanFill> fills[] = {{"service", report::PlanFill::service},
-                                                                   {"type", report::PlanFill::type},
-                                                                   {"heating", report::PlanFill::heating},
-                                                                   {"cooling", report::PlanFill::cooling},
-                                                                   {"air", report::PlanFill::air}};
+constexpr std::pair<std::string_view, draw::PlanLabel> labels[] = {{"name", draw::PlanLabel::name},
+                                                                   {"area", draw::PlanLabel::area},
+                                                                   {"volume", draw::PlanLabel::volume},
+                                                                   {"height", draw::PlanLabel::height},
+                                                                   {"temperature", draw::PlanLabel::temperature},
+                                                                   {"heating", draw::PlanLabel::heating},
+                                                                   {"cooling", draw::PlanLabel::cooling},
+                                                                   {"air", draw::PlanLabel::air}};
+constexpr std::pair<std::string_view, draw::PlanFill> fills[] = {{"service", draw::PlanFill::service},
+                                                                 {"type", draw::PlanFill::type},
+                                                                 {"heating", draw::PlanFill::heating},
+                                                                 {"cooling", draw::PlanFill::cooling},
+                                                                 {"air", draw::PlanFill::air}};
 
 /// One of a list of words, which the command line has checked.
 template <class Words>
@@ -47,7 +47,7 @@ std::string bytes_of(const std::filesystem::path& file)
 }
 
 /// "120,640=0,0".
-void read_match(const std::string& text, report::Spot& seen, quantity::Point& lies)
+void read_match(const std::string& text, draw::Spot& seen, quantity::Point& lies)
 {
     int end = 0;
     if (std::sscanf(text.c_str(), "%lf,%lf=%lf,%lf%n", &seen.x, &seen.y, &lies.x_m, &lies.y_m, &end) != 4 ||
@@ -58,14 +58,14 @@ void read_match(const std::string& text, report::Spot& seen, quantity::Point& li
                         text)};
 }
 
-std::optional<report::PaperPlan> paper_of(const PlanDrawOptions& plan)
+std::optional<draw::PaperPlan> paper_of(const PlanDrawOptions& plan)
 {
     if (plan.over.empty() && plan.match.empty()) return std::nullopt;
     if (plan.over.empty() || plan.match.size() != 2)
         throw quantity::Error{
             "a picture under the plan takes --over PICTURE.png and two points: --match 120,640=0,0 --match "
             "980,640=24,0"};
-    report::PaperPlan paper{.png = bytes_of(plan.over)};
+    draw::PaperPlan paper{.png = bytes_of(plan.over)};
     for (std::size_t k = 0; k < 2; ++k) read_match(plan.match[k], paper.seen[k], paper.lies[k]);
     return paper;
 }
@@ -82,9 +82,9 @@ std::optional<std::size_t> storey_of(const building::Building& b, const std::str
 }
 
 /// Open findings, by the room that they are about.
-std::vector<report::PlanMark> marks_of(const Job& job)
+std::vector<draw::PlanMark> marks_of(const Job& job)
 {
-    std::vector<report::PlanMark> out;
+    std::vector<draw::PlanMark> out;
     for (const quantity::Problem& p : job.findings().open) {
         const auto slash = p.subject.find('/');
         std::string room = slash == std::string::npos ? "" : p.subject.substr(slash + 1);
@@ -94,9 +94,9 @@ std::vector<report::PlanMark> marks_of(const Job& job)
     return out;
 }
 
-report::PlanOptions options_of(const PlanDrawOptions& plan, const DrawOptions& draw, const Job& job)
+draw::PlanOptions options_of(const PlanDrawOptions& plan, const DrawOptions& draw, const Job& job)
 {
-    report::PlanOptions options{.picture = draw.picture, .units = job.units()};
+    draw::PlanOptions options{.picture = draw.picture, .units = job.units()};
     if (!plan.labels.empty()) options.labels.clear();
     for (const std::string& label : plan.labels) options.labels.push_back(word_in(labels, label));
     options.fill = word_in(fills, plan.fill);
@@ -113,7 +113,7 @@ ExitCode draw_plan(const CommonOptions& o, const PlanDrawOptions& plan, const Dr
     Job job = open_and_compute(o);
     if (needs_building(job, "draw plan")) return ExitCode::bad_input;
     if (job.failed()) return finish(job, o);
-    report::PlanOptions options;
+    draw::PlanOptions options;
     try {
         options = options_of(plan, draw, job);
     } catch (const quantity::Error& wrong) {
@@ -130,8 +130,8 @@ ExitCode draw_plan(const CommonOptions& o, const PlanDrawOptions& plan, const Dr
         if (older->failed()) return finish(*older, before);
         options.older = {&*older->building(), &older->design().loads};
     }
-    const std::string bytes = report::draw_plan(*job.building(), job.design().loads, options);
-    const std::string name = fmt::format("results/plan.{}", report::extension(draw.picture));
+    const std::string bytes = draw::draw_plan(*job.building(), job.design().loads, options);
+    const std::string name = fmt::format("results/plan.{}", draw::extension(draw.picture));
     print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, name, bytes, draw.force).string()));
     return finish(job, o);
 }

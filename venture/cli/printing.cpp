@@ -1,6 +1,6 @@
-#include <venture/building/chosen_units.hpp>
-#include <venture/building/overlay.hpp>
 #include <venture/cli/printing.hpp>
+#include <venture/input/chosen_units.hpp>
+#include <venture/input/overlay.hpp>
 
 #include <algorithm>
 #include <cstdio>
@@ -9,7 +9,6 @@
 
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
-#include <spdlog/spdlog.h>
 #include <unistd.h>
 
 #include <venture/project/output.hpp>
@@ -155,20 +154,20 @@ std::vector<std::string> changes_of(const CommonOptions& o)
 
 std::optional<quantity::PreferredUnits> units_without_project(const CommonOptions& o)
 {
-    building::Input alone;
+    input::Input alone;
     for (const std::string& change : changes_of(o)) {
         const auto equals = change.find('=');
-        if (const auto wrong = building::apply_overlay(alone, change.substr(0, equals), change.substr(equals + 1))) {
+        if (const auto wrong = input::apply_overlay(alone, change.substr(0, equals), change.substr(equals + 1))) {
             print_error(project::in_words({{*wrong}}, alone.origins, {}));
             return std::nullopt;
         }
     }
-    return building::chosen_units(alone.units);
+    return input::chosen_units(alone.units);
 }
 
 Job open(const CommonOptions& o, const std::vector<std::string>& also)
 {
-    spdlog::debug("reading {}", o.project.string());
+    if (o.verbose) print_error(fmt::format("reading {}\n", o.project.string()));
     Job job{o.project, changes_of(o)};
     if (!also.empty()) job.take_from_shipped_library(also);
     job.resolve();
@@ -179,7 +178,7 @@ Job open_and_compute(const CommonOptions& o)
 {
     Job job = open(o);
     if (job.failed()) return job;
-    spdlog::debug("computing with steps of {:g} min", o.step_min);
+    if (o.verbose) print_error(fmt::format("computing with steps of {:g} min\n", o.step_min));
     job.compute(o.step_min * 60.0);
     return job;
 }

@@ -11,10 +11,10 @@
 #include <fmt/format.h>
 
 #include <venture/cli/printing.hpp>
+#include <venture/draw/plan_drawing.hpp>
 #include <venture/project/output.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/report/changes.hpp>
-#include <venture/report/plan_drawing.hpp>
 
 namespace venture::cli {
 
@@ -128,7 +128,7 @@ private:
     {
         if (!job.building()) return;
         project::OutputFolder{job.folder()}.write(
-            "results/plan.svg", report::draw_plan(*job.building(), job.design().loads, {.units = job.units()}));
+            "results/plan.svg", draw::draw_plan(*job.building(), job.design().loads, {.units = job.units()}));
     }
 
     void tell(const Job& job, report::Figures figures)

@@ -7,9 +7,9 @@
 
 #include <venture/cli/printing.hpp>
 #include <venture/climate/date.hpp>
+#include <venture/draw/hours_drawing.hpp>
 #include <venture/loads/building_year.hpp>
 #include <venture/quantity/names.hpp>
-#include <venture/report/hours_drawing.hpp>
 #include <venture/report/year_report.hpp>
 
 namespace venture::cli {
@@ -19,11 +19,11 @@ namespace {
 std::string kinds_text()
 {
     std::string out = "Series, means over the hour:\n";
-    for (const loads::SeriesKind& kind : loads::series_kinds())
+    for (const balance::SeriesKind& kind : balance::series_kinds())
         out += fmt::format("  {:<26}{:<7}{}{}\n", kind.name, kind.unit,
-                           kind.subject == loads::Subject::whole     ? "of the whole: "
-                           : kind.subject == loads::Subject::surface ? "of every surface: "
-                                                                     : "",
+                           kind.subject == balance::Subject::whole     ? "of the whole: "
+                           : kind.subject == balance::Subject::surface ? "of every surface: "
+                                                                       : "",
                            kind.meaning);
     return out;
 }
@@ -32,7 +32,7 @@ std::string kinds_text()
 bool knows_series(const std::vector<std::string>& asked)
 {
     std::vector<std::string> names;
-    for (const loads::SeriesKind& kind : loads::series_kinds()) names.emplace_back(kind.name);
+    for (const balance::SeriesKind& kind : balance::series_kinds()) names.emplace_back(kind.name);
     for (const std::string& kind : asked) {
         if (std::ranges::find(names, kind) != names.end()) continue;
         const auto near = quantity::nearest_name(kind, names);
@@ -140,19 +140,19 @@ ExitCode draw_hours(const CommonOptions& o, const std::string& room, const YearO
     const auto options = part_of_year(o, part, job);
     if (!options) return ExitCode::bad_input;
     const loads::BuildingYear result = run_year(b, *job.weather(), *options);
-    report::HoursDrawing drawing{.title = fmt::format("{}: {}", b.project.name, room), .synthetic = result.synthetic};
+    draw::HoursDrawing drawing{.title = fmt::format("{}: {}", b.project.name, room), .synthetic = result.synthetic};
     drawing.subtitle =
         fmt::format("{}; weather year '{}'; means over hours of local standard time", b.site.name, result.weather);
     for (int d = 0; d < result.days; ++d)
         drawing.days.push_back(climate::in_words(climate::month_day(result.first_day + d, job.weather()->leap)));
-    for (const loads::Series& s : result.series) {
+    for (const balance::Series& s : result.series) {
         if (!s.id.empty() && s.id != room) continue;
         const bool nothing = std::ranges::all_of(s.values, [](double v) { return v == 0.0; });
         if (s.unit == "W" && nothing) continue;
         (s.unit == "W" ? drawing.loads_W : drawing.temperatures_C).push_back({s.kind, s.values});
     }
     const std::string bytes = draw_hours(drawing, {.picture = draw.picture, .units = job.units()});
-    const std::string name = fmt::format("results/hours.{}", report::extension(draw.picture));
+    const std::string name = fmt::format("results/hours.{}", draw::extension(draw.picture));
     print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, name, bytes, draw.force).string()));
     return finish(job, o, result.unsettled_steps == 0);
 }

@@ -75,7 +75,7 @@ public:
         end_ = day_number(first);
     }
 
-    building::TextList run(const std::string& bytes)
+    quantity::TextList run(const std::string& bytes)
     {
         icalerror_set_errors_are_fatal(0);
         const std::unique_ptr<icalcomponent, FreeComponent> root{icalparser_parse_string(bytes.c_str())};
@@ -213,12 +213,12 @@ private:
     std::size_t event_ = 0;
     std::vector<std::uint32_t> lines_{};
     quantity::OriginId where_{};
-    building::TextList out_{};
+    quantity::TextList out_{};
 };
 
 } // namespace
 
-building::TextList read_event_days(const std::string& bytes, const std::string& file, int year,
+quantity::TextList read_event_days(const std::string& bytes, const std::string& file, int year,
                                    const std::string& words, quantity::OriginPool& origins,
                                    std::vector<quantity::Problem>& problems)
 {

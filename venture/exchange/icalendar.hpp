@@ -4,7 +4,7 @@
 #include <string>
 #include <vector>
 
-#include <venture/building/input.hpp>
+#include <venture/input/input.hpp>
 #include <venture/quantity/problem.hpp>
 
 namespace venture::exchange {
@@ -14,7 +14,7 @@ namespace venture::exchange {
 /// Repeated events (RRULE, RDATE, EXDATE) count as often as they fall into the year, cancelled ones do not.
 /// @param words  only events with this in their summary, letters of either case; empty: all
 /// @param file   name for origins and problems; each date stands at the line of its event
-[[nodiscard]] building::TextList read_event_days(const std::string& bytes, const std::string& file, int year,
+[[nodiscard]] quantity::TextList read_event_days(const std::string& bytes, const std::string& file, int year,
                                                  const std::string& words, quantity::OriginPool& origins,
                                                  std::vector<quantity::Problem>& problems);
 

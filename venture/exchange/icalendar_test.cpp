@@ -14,7 +14,7 @@ struct Read {
     std::vector<std::string> dates{};
     std::vector<quantity::Problem> problems{};
     quantity::OriginPool origins{};
-    building::TextList texts{};
+    quantity::TextList texts{};
 };
 
 Read read(const std::string& events, const std::string& words = {}, int year = 2027)

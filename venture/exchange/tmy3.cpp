@@ -4,14 +4,14 @@
 
 #include <fmt/format.h>
 
-#include <venture/building/keys.hpp>
 #include <venture/project/csv.hpp>
 #include <venture/quantity/codes.hpp>
+#include <venture/quantity/record.hpp>
 
 namespace venture::exchange::detail {
 
 namespace codes = quantity::codes;
-using building::WeatherInput;
+using input::WeatherInput;
 using quantity::Given;
 using quantity::OriginId;
 
@@ -61,7 +61,7 @@ void describe_tmy3(const std::string& text, const std::string& file, WeatherInpu
 {
     const OriginId form = origins.add({.kind = quantity::OriginKind::computed, .text = "the TMY3 form"});
     const auto column = [&](const Heading& h) {
-        building::WeatherColumnInput c;
+        input::WeatherColumnInput c;
         c.holds = Given<std::string>{h.holds, form};
         c.column = Given<std::string>{h.column, form};
         if (*h.unit != '\0') c.unit = Given<std::string>{h.unit, form};
@@ -99,7 +99,7 @@ void describe_tmy3(const std::string& text, const std::string& file, WeatherInpu
          {&WeatherInput::longitude, 5},
          {&WeatherInput::height, 6}}};
     for (const auto& [key, field] : numbers) {
-        const auto& spec = building::spec_of(key);
+        const auto& spec = quantity::spec_of(key);
         const auto number = quantity::leading_number(row[field].text);
         if (!number || !number->rest.empty() || number->value < spec.allowed.lowest ||
             number->value > spec.allowed.highest)

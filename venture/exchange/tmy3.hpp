@@ -4,7 +4,7 @@
 
 #include <string>
 
-#include <venture/building/input.hpp>
+#include <venture/input/input.hpp>
 #include <venture/quantity/problem.hpp>
 
 namespace venture::exchange::detail {
@@ -13,7 +13,7 @@ namespace venture::exchange::detail {
 [[nodiscard]] bool is_tmy3(const std::string& text);
 
 /// Describes the form, and takes name and place from the station line unless they are stated.
-void describe_tmy3(const std::string& text, const std::string& file, building::WeatherInput& stated,
+void describe_tmy3(const std::string& text, const std::string& file, input::WeatherInput& stated,
                    quantity::OriginPool& origins, std::vector<quantity::Problem>& problems);
 
 } // namespace venture::exchange::detail

@@ -11,9 +11,9 @@
 namespace venture::exchange::detail {
 
 namespace codes = quantity::codes;
-using building::WeatherColumnInput;
 using climate::Reading;
 using climate::ReadingSpec;
+using input::WeatherColumnInput;
 using project::CsvHeading;
 using quantity::OriginId;
 using quantity::Severity;

@@ -7,8 +7,8 @@
 #include <string>
 #include <vector>
 
-#include <venture/building/input.hpp>
 #include <venture/climate/readings.hpp>
+#include <venture/input/input.hpp>
 #include <venture/project/csv.hpp>
 #include <venture/quantity/problem.hpp>
 
@@ -34,12 +34,12 @@ struct WeatherColumns {
 };
 
 /// Whether a column may hold numbers, for the detection of decimal marks: by what is stated, or by its heading.
-[[nodiscard]] project::NumbersIn numbers_in(const std::vector<building::WeatherColumnInput>& stated);
+[[nodiscard]] project::NumbersIn numbers_in(const std::vector<input::WeatherColumnInput>& stated);
 
 /// Finds the columns that are stated; where none is, those whose headings are the words of readings ("dry bulb
 /// [degC]") and of times.
 [[nodiscard]] WeatherColumns find_columns(const project::CsvTable& table, const std::string& file,
-                                          const std::vector<building::WeatherColumnInput>& stated,
+                                          const std::vector<input::WeatherColumnInput>& stated,
                                           quantity::OriginPool& origins, std::vector<quantity::Problem>& problems);
 
 } // namespace venture::exchange::detail

@@ -6,7 +6,6 @@
 
 #include <fmt/format.h>
 
-#include <venture/building/climate_input.hpp>
 #include <venture/climate/complete_year.hpp>
 #include <venture/exchange/tmy3.hpp>
 #include <venture/exchange/weather_columns.hpp>
@@ -15,13 +14,14 @@
 #include <venture/project/weather_heading.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/names.hpp>
+#include <venture/resolve/climate_input.hpp>
 
 namespace venture::exchange {
 
 namespace codes = quantity::codes;
-using building::WeatherInput;
 using climate::Readings;
 using climate::RemarkKind;
+using input::WeatherInput;
 using project::CsvCell;
 using project::CsvRow;
 using quantity::OriginId;
@@ -67,10 +67,10 @@ public:
         const std::size_t before = problems_.size();
         if (project::has_weather_heading(bytes))
             project::read_weather_heading(bytes, file_, stated_, origins_, problems_);
-        tmy3_ = building::word_of(stated_, &WeatherInput::form) == "tmy3" || (!stated_.form && detail::is_tmy3(bytes));
+        tmy3_ = resolve::word_of(stated_, &WeatherInput::form) == "tmy3" || (!stated_.form && detail::is_tmy3(bytes));
         if (tmy3_) detail::describe_tmy3(bytes, file_, stated_, origins_, problems_);
         project::CsvStated how = project::stated_by(stated_);
-        how.skip_lines = static_cast<int>(building::number_of(stated_, &WeatherInput::skip_lines));
+        how.skip_lines = static_cast<int>(resolve::number_of(stated_, &WeatherInput::skip_lines));
         table_ = project::read_csv(bytes, file_, how, detail::numbers_in(stated_.columns), origins_, problems_);
         note_dialect(table_, how, file_, origins_, problems_);
         if (table_.rows.empty()) {
@@ -161,7 +161,7 @@ private:
 
     std::optional<climate::WeatherYear> complete(Readings r)
     {
-        building::Input input;
+        input::Input input;
         input.weather = stated_;
         if (site_) {
             input.site.latitude = site_->latitude_deg;
@@ -169,26 +169,26 @@ private:
             input.site.time_zone = site_->time_zone_h;
             input.site.height = site_->height_m;
         }
-        const auto station = building::station_of(input);
+        const auto station = resolve::station_of(input);
         if (!station) {
             problem(codes::missing, place(1, 0), "where the weather was recorded is not known",
                     "give [weather] latitude, longitude, time_zone and height, or a [site]");
             return std::nullopt;
         }
-        const std::string form = building::word_of(stated_, &WeatherInput::form);
+        const std::string form = resolve::word_of(stated_, &WeatherInput::form);
         r.name = stated_.name ? *stated_.name : file_;
         r.synthetic = form == "synthetic";
         r.source = r.synthetic ? fmt::format("synthetic: made up from monthly means, kept in {}", file_)
                                : fmt::format("{} ({})", file_, tmy3_ ? "TMY3" : "described columns");
-        r.calendar_year = static_cast<int>(building::number_of(stated_, &WeatherInput::year));
+        r.calendar_year = static_cast<int>(resolve::number_of(stated_, &WeatherInput::year));
         r.stamp = *stated_.stamp == "end" ? climate::Stamp::end : climate::Stamp::beginning;
-        r.below_freezing = building::word_of(stated_, &WeatherInput::below_freezing) == "ice"
+        r.below_freezing = resolve::word_of(stated_, &WeatherInput::below_freezing) == "ice"
                                ? climate::BelowFreezing::ice
                                : climate::BelowFreezing::water;
         r.place = *station;
         tell_distance(*station);
         climate::CompletedYear done =
-            climate::complete_year(std::move(r), {building::number_of(stated_, &WeatherInput::longest_gap)});
+            climate::complete_year(std::move(r), {resolve::number_of(stated_, &WeatherInput::longest_gap)});
         for (const climate::WeatherRemark& remark : done.remarks) tell(remark);
         return std::move(done.year);
     }

@@ -5,8 +5,8 @@
 #include <string>
 #include <vector>
 
-#include <venture/building/input.hpp>
 #include <venture/climate/weather_year.hpp>
+#include <venture/input/input.hpp>
 #include <venture/quantity/problem.hpp>
 
 namespace venture::exchange {
@@ -21,7 +21,7 @@ namespace venture::exchange {
 /// @param site  whose place stands in for a station's; nothing if it is not known
 /// @returns nothing if something is wrong
 [[nodiscard]] std::optional<climate::WeatherYear> read_weather(const std::string& bytes, const std::string& file,
-                                                               building::WeatherInput stated,
+                                                               input::WeatherInput stated,
                                                                const std::optional<climate::Place>& site,
                                                                quantity::OriginPool& origins,
                                                                std::vector<quantity::Problem>& problems);

@@ -14,7 +14,7 @@ namespace venture::exchange {
 namespace {
 
 namespace codes = quantity::codes;
-using building::WeatherInput;
+using input::WeatherInput;
 using quantity::Given;
 
 struct Read {
@@ -69,9 +69,9 @@ std::string plain_file(const std::string& separator = ",", bool decimal_commas =
 WeatherInput described(const char* temperature = "Temp")
 {
     WeatherInput w;
-    w.stamp = std::string{"end"};
+    w.stamp = "end";
     const auto column = [&](const char* holds, const char* name, const char* unit) {
-        building::WeatherColumnInput c;
+        input::WeatherColumnInput c;
         c.holds = std::string{holds};
         c.column = std::string{name};
         c.unit = std::string{unit};
@@ -182,7 +182,7 @@ TEST(WeatherFile, ColumnsMayGoByNumberWhereThereAreNoHeadings)
 TEST(WeatherFile, UnitsAreConverted)
 {
     WeatherInput w = described();
-    w.columns[0].unit = std::string{"degF"};
+    w.columns[0].unit = "degF";
     std::string text = "Temp,RH,Global\n";
     const auto suns = climate::suns_of_year(a_year().place, false, 1);
     const auto global = climate::global_horizontal_W_per_m2(a_year(), suns);
@@ -204,7 +204,7 @@ TEST(WeatherFile, LeapYearsAndTenMinutesAreRead)
                             i % 6 * 10, 10.0 + static_cast<double>(i % 144) / 20.0, 700.0 * suns[i].mean_sine);
     }
     WeatherInput w;
-    w.stamp = std::string{"beginning"};
+    w.stamp = "beginning";
     w.year = 2024.0;
     const Read r = read(text, w);
     ASSERT_TRUE(r.year) << r.error().message;
@@ -251,7 +251,7 @@ TEST(WeatherFile, Tmy3WithAShiftedHeaderOrABrokenStationLineIsRefused)
 {
     EXPECT_EQ(read("an extra line\n" + tmy3_file()).error().code, codes::weather_records); // no longer the form
     WeatherInput w;
-    w.form = std::string{"tmy3"};
+    w.form = "tmy3";
     const Read extra = read("an extra line\n" + tmy3_file(), w);
     EXPECT_EQ(extra.error().code, codes::weather_records);
     EXPECT_NE(extra.error().message.find("station line"), std::string::npos);

@@ -7,14 +7,14 @@
 
 #include <fmt/format.h>
 
-#include <venture/building/climate_input.hpp>
 #include <venture/exchange/weather_times.hpp>
 #include <venture/quantity/codes.hpp>
+#include <venture/resolve/climate_input.hpp>
 
 namespace venture::exchange::detail {
 
 namespace codes = quantity::codes;
-using building::WeatherInput;
+using input::WeatherInput;
 using project::CsvCell;
 using project::CsvRow;
 using quantity::OriginId;
@@ -33,7 +33,7 @@ public:
           origins_{origins},
           problems_{problems}
     {
-        const std::string word = building::word_of(stated, &WeatherInput::date_order);
+        const std::string word = resolve::word_of(stated, &WeatherInput::date_order);
         date_order_ = word == "day-month-year"   ? DateOrder::day_month_year
                       : word == "month-day-year" ? DateOrder::month_day_year
                                                  : DateOrder::year_month_day;

@@ -5,8 +5,8 @@
 #include <string>
 #include <vector>
 
-#include <venture/building/input.hpp>
 #include <venture/exchange/weather_columns.hpp>
+#include <venture/input/input.hpp>
 
 namespace venture::exchange::detail {
 
@@ -21,7 +21,7 @@ struct Order {
 /// @param stated  says how dates are written and, if rows bear times, which end of its step a record is stamped with
 /// @returns nothing, and problems, if the rows do not tell
 [[nodiscard]] std::optional<Order> order_records(const project::CsvTable& table, const WeatherColumns& columns,
-                                                 const building::WeatherInput& stated, const std::string& file,
+                                                 const input::WeatherInput& stated, const std::string& file,
                                                  quantity::OriginPool& origins,
                                                  std::vector<quantity::Problem>& problems);
 

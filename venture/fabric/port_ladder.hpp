@@ -1,5 +1,5 @@
 #pragma once
-/// A wall cut at its planes, and the joining of the pieces. Internal to fabric.
+/// A wall cut at its planes, and the joining of the pieces. Used by the headers of walls.
 
 #include <optional>
 

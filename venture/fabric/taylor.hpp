@@ -1,6 +1,6 @@
 #pragma once
 /// Numbers that two-ports are joined in: power series in the Laplace variable about the steady state, and differences
-/// from it. Internal to fabric.
+/// from it. Used by the headers of walls.
 
 #include <venture/fabric/two_port.hpp>
 

@@ -40,4 +40,12 @@ double inner_mass_kg_per_m2(const Buildup& buildup)
     return sum;
 }
 
+WallConditions conditions_of(HeatFlow direction)
+{
+    WallConditions c;
+    c.direction = direction;
+    c.films.inside_m2K_per_W = standard_inside_resistance(direction);
+    return c;
+}
+
 } // namespace venture::fabric

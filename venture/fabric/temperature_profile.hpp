@@ -24,4 +24,17 @@ struct TemperatureProfile {
 [[nodiscard]] double mass_kg_per_m2(const Buildup& buildup);
 [[nodiscard]] double inner_mass_kg_per_m2(const Buildup& buildup);
 
+/// What a build-up is looked at under.
+struct WallConditions {
+    quantity::Temperature outside = quantity::Temperature::celsius(-5.0); ///< winter design
+    quantity::Temperature inside = quantity::Temperature::celsius(20.0);
+    double inside_humidity = 0.5; ///< relative, 0..1; our assumption where nobody says
+    quantity::Pressure pressure = quantity::Pressure::pascal(101325.0);
+    HeatFlow direction = HeatFlow::horizontal;
+    Films films{0.04, 0.13};
+};
+
+/// Standard surface resistances for a direction of heat flow, towards outdoors (ISO 6946).
+[[nodiscard]] WallConditions conditions_of(HeatFlow direction);
+
 } // namespace venture::fabric

@@ -13,7 +13,7 @@ namespace {
 /// Adds months and the hours of the sums while a run goes on.
 class Tally {
 public:
-    Tally(const ThermalModel& model, const std::vector<int>& month_of_hour, BuildingYear& out)
+    Tally(const balance::ThermalModel& model, const std::vector<int>& month_of_hour, BuildingYear& out)
         : model_{model},
           month_{month_of_hour},
           out_{out},
@@ -22,12 +22,12 @@ public:
     {
     }
 
-    void take(std::size_t step, const StepResult& r)
+    void take(std::size_t step, const balance::StepResult& r)
     {
         const std::size_t hour = step / per_hour_;
         const auto month = static_cast<std::size_t>(month_[hour] - 1);
         for (std::size_t z = 0; z < by_zone_.size(); ++z) {
-            const ZoneStep& now = r.zones[z];
+            const balance::ZoneStep& now = r.zones[z];
             MonthHeat& heat = by_zone_[z].at(month);
             heat.heating_J += now.heating_W * model_.step_s;
             heat.cooling_J += now.cooling_W * model_.step_s;
@@ -49,7 +49,7 @@ public:
     [[nodiscard]] const std::array<MonthHeat, 12>& months(std::size_t zone) const { return by_zone_[zone]; }
 
 private:
-    const ThermalModel& model_;
+    const balance::ThermalModel& model_;
     const std::vector<int>& month_;
     BuildingYear& out_;
     std::vector<std::array<MonthHeat, 12>> by_zone_;
@@ -71,16 +71,16 @@ BuildingYear run_year(const building::Building& b, const climate::WeatherYear& y
     out.step_s = o.step_s;
     out.run_in_days = o.run_in_days;
     Tally tally{compiled.model, spell.month, out};
-    RunOptions options{.first_step = static_cast<std::size_t>(o.first_day - 1) * per_day,
-                       .steps = static_cast<std::size_t>(days) * per_day,
-                       .run_in_days = o.run_in_days};
+    balance::RunOptions options{.first_step = static_cast<std::size_t>(o.first_day - 1) * per_day,
+                                .steps = static_cast<std::size_t>(days) * per_day,
+                                .run_in_days = o.run_in_days};
     for (const std::string& kind : o.series) options.asks.push_back({kind});
-    options.watch = [&](std::size_t step, const StepResult& r) { tally.take(step, r); };
-    RunResult r = run(compiled.model, options);
+    options.watch = [&](std::size_t step, const balance::StepResult& r) { tally.take(step, r); };
+    balance::RunResult r = run(compiled.model, options);
     for (std::size_t i = 0; i < b.rooms.size(); ++i) {
         const building::Room& room = b.rooms[i];
         const std::size_t z = compiled.zone_of_room[i];
-        const ZoneRun& zone = r.zones[z];
+        const balance::ZoneRun& zone = r.zones[z];
         out.rooms.push_back({room.name, b.storeys[room.storey].name, room.floor_area_m2,
                              room.use.heating_setpoint_C.has_value(), room.use.cooling_setpoint_C.has_value(), zone,
                              tally.months(z)});

@@ -5,8 +5,8 @@
 #include <string>
 #include <vector>
 
+#include <venture/balance/run.hpp>
 #include <venture/building/building.hpp>
-#include <venture/loads/run.hpp>
 
 namespace venture::loads {
 
@@ -28,7 +28,7 @@ struct RoomYear {
     std::string room{}, storey{};
     double floor_area_m2 = 0.0;
     bool heated = false, cooled = false;
-    ZoneRun run{};
+    balance::ZoneRun run{};
     std::array<MonthHeat, 12> months{};
 };
 
@@ -37,7 +37,7 @@ struct BuildingYear {
     bool synthetic = false; ///< its weather was made up
     int first_day = 1, days = 365;
     std::vector<RoomYear> rooms{};                     ///< in the building's order
-    std::vector<Series> series{};                      ///< kind by kind, rooms or surfaces in the order of their names
+    std::vector<balance::Series> series{};             ///< kind by kind, rooms or surfaces in the order of their names
     double heating_peak_W = 0.0, cooling_peak_W = 0.0; ///< largest hours of the sums over all rooms
     std::size_t heating_peak_hour = 0, cooling_peak_hour = 0; ///< of the year, from 0
     double step_s = 0.0, run_in_days = 0.0;

@@ -17,10 +17,10 @@ std::vector<LoadCause> causes(const Building& b, const climate::DesignDay& day, 
 {
     const Compiled compiled = compile(b, day, {.step_s = step_s});
     const std::size_t zone = compiled.zone_of_room[room];
-    Recording recorded;
-    PeriodicOptions options{};
+    balance::Recording recorded;
+    balance::PeriodicOptions options{};
     options.record = &recorded;
-    const PeriodicDay all = run_periodic_day(compiled.model, options);
+    const balance::PeriodicDay all = run_periodic_day(compiled.model, options);
     const std::vector<double>& load = sign > 0.0 ? all.zones[zone].heating_W : all.zones[zone].cooling_W;
     if (!hour) hour = static_cast<std::size_t>(std::ranges::max_element(load) - load.begin());
     std::vector<LoadCause> out;

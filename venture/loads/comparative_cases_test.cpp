@@ -9,10 +9,10 @@
 #include <gtest/gtest.h>
 
 #include <small_building.hpp>
+#include <venture/balance/run.hpp>
 #include <venture/climate/sky.hpp>
 #include <venture/climate/synthetic_year.hpp>
 #include <venture/loads/compile.hpp>
-#include <venture/loads/run.hpp>
 
 namespace venture::loads {
 namespace {
@@ -32,9 +32,9 @@ const climate::WeatherYear& dry_cold_sunny()
     return year;
 }
 
-building::MaterialInput layer_material(const char* name, double conductivity, double density, double specific_heat)
+input::MaterialInput layer_material(const char* name, double conductivity, double density, double specific_heat)
 {
-    building::MaterialInput m = material(name, conductivity, density);
+    input::MaterialInput m = material(name, conductivity, density);
     m.specific_heat = specific_heat;
     return m;
 }
@@ -52,9 +52,9 @@ struct Box {
     bool sunspace = false; ///< glass in a room of its own to the south of a heavy wall
 };
 
-building::Input input_of(const Box& box)
+input::Input input_of(const Box& box)
 {
-    building::Input in = shell();
+    input::Input in = shell();
     in.site.latitude = 40.0;
     in.site.longitude = -105.0;
     in.site.time_zone = -7.0;
@@ -71,18 +71,18 @@ building::Input input_of(const Box& box)
                               : build_up("floor", {"1003 mm floor wool", "25 mm timber"}),
                     build_up("common wall", {"200 mm block"})};
     in.fabric = {};
-    in.fabric.outside_wall = std::string{"wall"};
-    in.fabric.roof = std::string{"roof"};
-    in.fabric.ground_floor = std::string{"floor"};
-    in.fabric.inner_wall = std::string{"common wall"};
+    in.fabric.outside_wall = "wall";
+    in.fabric.roof = "roof";
+    in.fabric.ground_floor = "floor";
+    in.fabric.inner_wall = "common wall";
     in.glazings[0].u_value = 2.8;
     in.glazings[0].g_value = 0.76;
     in.glazings[0].frame_share = 0.0;
     in.storeys.pop_back();
     in.storeys[0].height = 2.7;
     in.rooms = {room("Box", 0, 0, 8, 6)};
-    building::UseInput& use = in.rooms[0].use;
-    use.control = std::string{"air"};
+    input::UseInput& use = in.rooms[0].use;
+    use.control = "air";
     use.infiltration = 0.5;
     use.equipment_power = 200.0;
     use.furniture = 0.0;
@@ -92,7 +92,7 @@ building::Input input_of(const Box& box)
         use.cooling_setpoint = box.cool_above_C;
         in.site.months = shell().site.months;
     }
-    building::RoomInput* lit = in.rooms.data();
+    input::RoomInput* lit = in.rooms.data();
     if (box.sunspace) {
         in.rooms.push_back(room("Sun space", 0, -2, 8, 2));
         lit = &in.rooms[1];
@@ -100,24 +100,24 @@ building::Input input_of(const Box& box)
         lit->use.infiltration = 0.5;
     }
     if (box.glass_faces == "south") {
-        building::OpeningInput glass = window("south", 3, 2);
+        input::OpeningInput glass = window("south", 3, 2);
         glass.sill = 0.2;
         glass.count = 2.0;
         lit->openings = {glass};
     } else {
         for (const char* face : {"east", "west"}) {
-            building::OpeningInput glass = window(face, 3, 2);
+            input::OpeningInput glass = window(face, 3, 2);
             glass.sill = 0.2;
             lit->openings.push_back(glass);
         }
     }
     if (box.setback_C) {
-        building::ProfileInput day;
-        day.name = std::string{"day"};
+        input::ProfileInput day;
+        day.name = "day";
         day.hours = quantity::TextList{{"07-23 100 %", {}}};
         in.profiles = {day};
         use.heating_setback = *box.setback_C;
-        use.heating_profile = std::string{"day"};
+        use.heating_profile = "day";
     }
     return in;
 }
@@ -155,9 +155,9 @@ Answer answer(const Box& box)
         };
     }
     const Compiled compiled = compile(b, spell, {.step_s = 3600.0});
-    RunOptions options{.run_in_days = 15.0};
+    balance::RunOptions options{.run_in_days = 15.0};
     if (box.night_air)
-        options.control = [&](const Moment& now, Orders& orders) {
+        options.control = [&](const balance::Moment& now, balance::Orders& orders) {
             const double hour = std::fmod(now.hour, 24.0);
             const bool night = hour >= 18.0 || hour < 7.0;
             constexpr double kg_per_s = 13.14 * 129.6 * 0.98 / 3600.0;
@@ -168,10 +168,10 @@ Answer answer(const Box& box)
             }
             return true;
         };
-    const RunResult r = run(compiled.model, options);
+    const balance::RunResult r = run(compiled.model, options);
     EXPECT_LE(r.worst_closure, 1e-6);
     EXPECT_EQ(r.unsettled_steps, 0);
-    const ZoneRun& zone = r.zones[compiled.zone_of_room[0]];
+    const balance::ZoneRun& zone = r.zones[compiled.zone_of_room[0]];
     return {zone.heating_J / 3.6e9,       zone.cooling_J / 3.6e9, zone.heating_peak_W / 1000.0,
             zone.cooling_peak_W / 1000.0, zone.warmest_C,         zone.coldest_C};
 }

@@ -5,10 +5,10 @@
 #include <numeric>
 
 #include <venture/air/moist_air.hpp>
+#include <venture/balance/heat_balance.hpp>
 #include <venture/building/activity.hpp>
 #include <venture/fabric/convection.hpp>
 #include <venture/loads/compiler.hpp>
-#include <venture/loads/heat_balance.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::loads {
@@ -48,17 +48,17 @@ Compiler::Compiler(const building::Building& building, const Spell& spell, const
 
 Compiled Compiler::run()
 {
-    m_.outdoor_air_C = samples(spell_.dry_bulb_C, Forcing::outdoor_air);
-    m_.outdoor_humidity_ratio = samples(spell_.humidity_ratio, Forcing::moisture);
+    m_.outdoor_air_C = samples(spell_.dry_bulb_C, balance::Forcing::outdoor_air);
+    m_.outdoor_humidity_ratio = samples(spell_.humidity_ratio, balance::Forcing::moisture);
     m_.air_specific_heat_J_per_kgK =
         air_specific_heat_J_per_kgK(b_.method, m_.signals[m_.outdoor_humidity_ratio.index].mean());
-    site_ground_ = m_.add_blocks(spell_.site_ground_C, Forcing::ground);
+    site_ground_ = m_.add_blocks(spell_.site_ground_C, balance::Forcing::ground);
     if (b_.method.wind_and_sky) {
-        sky_ = samples(spell_.sky_C, Forcing::sky);
+        sky_ = samples(spell_.sky_C, balance::Forcing::sky);
         std::vector<double> films;
         for (const double wind : spell_.wind_m_per_s)
             films.push_back(fabric::wind_convection_W_per_m2K(fabric::WindLaw::iso_6946, wind));
-        wind_film_ = m_.add_blocks(films, Forcing::coefficient);
+        wind_film_ = m_.add_blocks(films, balance::Forcing::coefficient);
     }
     add_zones();
     if (!winter()) shade_scenes();
@@ -90,7 +90,7 @@ void Compiler::add_transfer_air()
     const double density = room_air_density_kg_per_m3(spell_.pressure);
     for (const building::TransferAir& air : b_.transfer_air) {
         const std::size_t from = zone_of_room_[air.from], to = zone_of_room_[air.to];
-        const Drives flow{{profile(air.profile, Forcing::coefficient), air.flow_m3_per_s * density}};
+        const balance::Drives flow{{profile(air.profile, balance::Forcing::coefficient), air.flow_m3_per_s * density}};
         m_.zones[to].transfer_air.push_back({from, flow});
         if (air.both_ways) m_.zones[from].transfer_air.push_back({to, flow});
     }
@@ -102,39 +102,39 @@ void Compiler::add_limits()
     for (std::size_t r = 0; r < b_.rooms.size(); ++r) {
         const building::Room& room = b_.rooms[r];
         const building::Use& use = room.use;
-        Zone& zone = m_.zones[zone_of_room_[r]];
+        balance::Zone& zone = m_.zones[zone_of_room_[r]];
         if (use.heating_limit_W)
-            zone.most_heating_W = m_.add_constant(use.heating_limit_W->value, Forcing::coefficient);
+            zone.most_heating_W = m_.add_constant(use.heating_limit_W->value, balance::Forcing::coefficient);
         if (use.cooling_limit_W)
-            zone.most_cooling_W = m_.add_constant(use.cooling_limit_W->value, Forcing::coefficient);
+            zone.most_cooling_W = m_.add_constant(use.cooling_limit_W->value, balance::Forcing::coefficient);
         if (!room.thermostat_in) continue;
         const building::Room& governing = b_.rooms[*room.thermostat_in];
         const auto &own = use.heating_limit_W, &theirs = governing.use.heating_limit_W;
         const double ratio = own && theirs && theirs->value > 0.0 ? own->value / theirs->value
                                                                   : room.floor_area_m2 / governing.floor_area_m2;
-        zone.follows = Follows{zone_of_room_[*room.thermostat_in], ratio};
+        zone.follows = balance::Follows{zone_of_room_[*room.thermostat_in], ratio};
     }
 }
 
 /// Leakage in air changes an hour: winter design counts as winter, everything else goes by its month.
-SignalId Compiler::infiltration(const building::Use& use)
+balance::SignalId Compiler::infiltration(const building::Use& use)
 {
     const double winter_per_h = use.infiltration_per_h.value, summer_per_h = use.infiltration_summer_per_h.value;
-    if (winter() || winter_per_h == summer_per_h) return m_.add_constant(winter_per_h, Forcing::coefficient);
+    if (winter() || winter_per_h == summer_per_h) return m_.add_constant(winter_per_h, balance::Forcing::coefficient);
     const bool south = b_.site.place.latitude_deg < 0.0;
     std::vector<double> values;
     for (const int month : spell_.month)
         values.push_back(climate::is_summer_half(month, south) ? summer_per_h : winter_per_h);
-    return m_.add_blocks(std::move(values), Forcing::coefficient);
+    return m_.add_blocks(std::move(values), balance::Forcing::coefficient);
 }
 
 /// How much of a volume flow counts, step by step, where it is measured as outdoor air is.
-SignalId Compiler::of_outdoor_air(SignalId share)
+balance::SignalId Compiler::of_outdoor_air(balance::SignalId share)
 {
     if (!b_.method.flows_as_outdoors) return share;
     const auto [known, is_new] = of_outdoor_air_.try_emplace(share.index);
     if (is_new) {
-        Signal flow{.forcing = Forcing::coefficient};
+        balance::Signal flow{.forcing = balance::Forcing::coefficient};
         for (std::size_t i = 0; i < m_.steps; ++i)
             flow.start.push_back(m_.value(share, i, 0.5) *
                                  outdoor_flow_counts(b_.method, m_.value(m_.outdoor_air_C, i, 0.5)));
@@ -144,21 +144,22 @@ SignalId Compiler::of_outdoor_air(SignalId share)
     return known->second;
 }
 
-Zone Compiler::zone_of(const building::Room& room)
+balance::Zone Compiler::zone_of(const building::Room& room)
 {
     const building::Use& use = room.use;
     const double density = room_air_density_kg_per_m3(spell_.pressure), air_kg = room.volume_m3 * density;
-    Zone zone{.id = room.name,
-              .air_capacity_J_per_K =
-                  air_kg * m_.air_specific_heat_J_per_kgK + use.furniture_J_per_m2K.value * room.floor_area_m2,
-              .dry_air_kg = air_kg,
-              .moisture_buffer = use.moisture_buffer,
-              .radiant_weight = use.control_operative ? 0.5 : 0.0,
-              .convective_share = 1.0 - use.radiant_share.value};
+    balance::Zone zone{.id = room.name,
+                       .air_capacity_J_per_K =
+                           air_kg * m_.air_specific_heat_J_per_kgK + use.furniture_J_per_m2K.value * room.floor_area_m2,
+                       .dry_air_kg = air_kg,
+                       .moisture_buffer = use.moisture_buffer,
+                       .radiant_weight = use.control_operative ? 0.5 : 0.0,
+                       .convective_share = 1.0 - use.radiant_share.value};
     zone.infiltration_kg_per_s = {{of_outdoor_air(infiltration(use)), air_kg / 3600.0}};
     const double by_plan = room.outdoor_air_by_plan_m3_per_s() * density;
     if (by_plan > 0.0)
-        zone.ventilation_kg_per_s = {{of_outdoor_air(profile(use.ventilation_profile, Forcing::coefficient)), by_plan}};
+        zone.ventilation_kg_per_s = {
+            {of_outdoor_air(profile(use.ventilation_profile, balance::Forcing::coefficient)), by_plan}};
     if (!winter()) add_gains(room, zone);
     add_control(room, zone);
     return zone;
@@ -166,24 +167,24 @@ Zone Compiler::zone_of(const building::Room& room)
 
 namespace {
 
-Forcing forcing_of(building::Gain::Kind kind)
+balance::Forcing forcing_of(building::Gain::Kind kind)
 {
     switch (kind) {
     case building::Gain::Kind::people:
-        return Forcing::people;
+        return balance::Forcing::people;
     case building::Gain::Kind::lighting:
-        return Forcing::lighting;
+        return balance::Forcing::lighting;
     default:
-        return Forcing::equipment;
+        return balance::Forcing::equipment;
     }
 }
 
 } // namespace
 
-void Compiler::add_gains(const building::Room& room, Zone& zone)
+void Compiler::add_gains(const building::Room& room, balance::Zone& zone)
 {
     for (const building::Gain& gain : room.use.gains) {
-        const Forcing forcing = forcing_of(gain.kind);
+        const balance::Forcing forcing = forcing_of(gain.kind);
         if (gain.at_room_C && gain.sensible_W() > 0.0 && gain.moisture_kg_per_s > 0.0) {
             add_people(gain, zone);
             continue;
@@ -193,18 +194,20 @@ void Compiler::add_gains(const building::Room& room, Zone& zone)
             zone.radiant_gain_W.push_back({profile(gain.profile, forcing), gain.radiant_W});
         }
         if (gain.moisture_kg_per_s > 0.0)
-            zone.moisture_gain_kg_per_s.push_back({profile(gain.profile, Forcing::moisture), gain.moisture_kg_per_s});
+            zone.moisture_gain_kg_per_s.push_back(
+                {profile(gain.profile, balance::Forcing::moisture), gain.moisture_kg_per_s});
     }
 }
 
 /// People by what they do, in the zone that is being added: signals of their own, which go by its air.
-void Compiler::add_people(const building::Gain& gain, Zone& zone)
+void Compiler::add_people(const building::Gain& gain, balance::Zone& zone)
 {
-    const auto own_copy = [&](Forcing forcing) {
-        const SignalId of_profile = profile(gain.profile, forcing);
-        return m_.add(Signal{m_.signals[of_profile.index]});
+    const auto own_copy = [&](balance::Forcing forcing) {
+        const balance::SignalId of_profile = profile(gain.profile, forcing);
+        return m_.add(balance::Signal{m_.signals[of_profile.index]});
     };
-    const SignalId sensible = own_copy(Forcing::people), latent = own_copy(Forcing::moisture);
+    const balance::SignalId sensible = own_copy(balance::Forcing::people),
+                            latent = own_copy(balance::Forcing::moisture);
     zone.convective_gain_W.push_back({sensible, gain.convective_W});
     zone.radiant_gain_W.push_back({sensible, gain.radiant_W});
     zone.moisture_gain_kg_per_s.push_back({latent, gain.moisture_kg_per_s});
@@ -228,7 +231,7 @@ void Compiler::add_gains_in_voids()
                     {profile(gain.profile, forcing_of(gain.kind)), gain.to_void_W});
 }
 
-void Compiler::add_control(const building::Room& room, Zone& zone)
+void Compiler::add_control(const building::Room& room, balance::Zone& zone)
 {
     constexpr double occupied_height_m = 1.1;
     const building::Use& use = room.use;
@@ -244,14 +247,15 @@ void Compiler::add_control(const building::Room& room, Zone& zone)
     const auto limit = air::MoistAir::from_relative_humidity(
         quantity::Temperature::celsius(use.cooling_setpoint_C->value),
         use.humidity_limit ? use.humidity_limit->value : building::assumed_design_humidity, spell_.pressure);
-    zone.dry_above_kg_per_kg = m_.add_constant(limit.humidity_ratio(), Forcing::moisture);
+    zone.dry_above_kg_per_kg = m_.add_constant(limit.humidity_ratio(), balance::Forcing::moisture);
 }
 
 /// A set-point that comes back from its setback along a ramp before each hour that asks for more.
 /// @param away  sign of the way in which the setback lies
-SignalId Compiler::set_point(double temperature_C, const std::optional<building::Setback>& setback, double away)
+balance::SignalId Compiler::set_point(double temperature_C, const std::optional<building::Setback>& setback,
+                                      double away)
 {
-    if (!setback || !options_.setbacks) return m_.add_constant(temperature_C, Forcing::set_point);
+    if (!setback || !options_.setbacks) return m_.add_constant(temperature_C, balance::Forcing::set_point);
     const double back_C = setback->temperature_C.value;
     const auto key = std::tuple{temperature_C, back_C, setback->profile, setback->ramp_h, away};
     if (const auto known = set_points_.find(key); known != set_points_.end()) return known->second;
@@ -270,7 +274,7 @@ SignalId Compiler::set_point(double temperature_C, const std::optional<building:
         }
         return value;
     };
-    Signal signal{.forcing = Forcing::set_point};
+    balance::Signal signal{.forcing = balance::Forcing::set_point};
     const std::size_t per_hour = m_.steps / spell_.hours;
     for (std::size_t i = 0; i < m_.steps; ++i) {
         const double step_h = 1.0 / static_cast<double>(per_hour), into_h = static_cast<double>(i % per_hour) * step_h;
@@ -301,7 +305,7 @@ double Compiler::fraction(std::size_t calendar, std::size_t hour, double into_h)
 }
 
 /// A calendar of clock time in standard time; in winter design its largest value all day.
-SignalId Compiler::profile(std::size_t index, Forcing forcing)
+balance::SignalId Compiler::profile(std::size_t index, balance::Forcing forcing)
 {
     if (const auto known = profiles_.find({index, forcing}); known != profiles_.end()) return known->second;
     if (winter())
@@ -321,7 +325,7 @@ std::vector<fabric::WallModes> build_up_modes(const building::Building& building
 {
     std::vector<fabric::WallModes> modes;
     for (const building::NamedBuildup& build_up : building.build_ups)
-        modes.push_back(fabric::wall_modes(build_up.layers, {.step_s = part_of_step_s(step_s)}));
+        modes.push_back(fabric::wall_modes(build_up.layers, {.step_s = balance::part_of_step_s(step_s)}));
     return modes;
 }
 

@@ -3,9 +3,9 @@
 
 #include <vector>
 
+#include <venture/balance/thermal_model.hpp>
 #include <venture/building/building.hpp>
 #include <venture/loads/spell.hpp>
-#include <venture/loads/thermal_model.hpp>
 
 namespace venture::loads {
 
@@ -28,7 +28,7 @@ struct SurfaceFrom {
 };
 
 struct Compiled {
-    ThermalModel model{};
+    balance::ThermalModel model{};
     std::vector<std::size_t> zone_of_room{}; ///< rooms in the building's order
     std::vector<SurfaceFrom>
         surfaces_from{}; ///< of the model's surfaces, for whoever wants to know where numbers come from

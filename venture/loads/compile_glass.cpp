@@ -136,12 +136,12 @@ Compiler::ThroughGlass Compiler::through_glass(const building::Surface& s, const
         on_inner.push_back(shaded.on_faces.inner);
         from_shade.push_back(shaded.from_shade);
     }
-    ThroughGlass out{.beam = samples(std::move(beam), Forcing::sun),
-                     .diffuse = samples(std::move(diffuse), Forcing::sun),
-                     .on_outer = samples(std::move(on_outer), Forcing::sun),
-                     .on_inner = samples(std::move(on_inner), Forcing::sun)};
-    if (inside) out.from_shade = samples(std::move(from_shade), Forcing::sun);
-    if (window.shade) out.shade_down = samples(down, Forcing::coefficient);
+    ThroughGlass out{.beam = samples(std::move(beam), balance::Forcing::sun),
+                     .diffuse = samples(std::move(diffuse), balance::Forcing::sun),
+                     .on_outer = samples(std::move(on_outer), balance::Forcing::sun),
+                     .on_inner = samples(std::move(on_inner), balance::Forcing::sun)};
+    if (inside) out.from_shade = samples(std::move(from_shade), balance::Forcing::sun);
+    if (window.shade) out.shade_down = samples(down, balance::Forcing::coefficient);
     return through_glass_[key] = out;
 }
 
@@ -150,10 +150,10 @@ void Compiler::add_window(const building::Surface& s, const building::Opening& w
     const fabric::Glazing& g = b_.glazings[window.glazing].values;
     const std::size_t zone = zone_of_room_[s.room];
     const double glass_m2 = window.area_m2() * (1.0 - g.frame_share);
-    ZoneFace inside = zone_face(s.room, s.attitude, false);
-    Face outside = other_face(s, glass_emissivity);
-    std::optional<SignalId> shade_down;
-    if (auto* outdoors = std::get_if<OutdoorFace>(&outside)) {
+    balance::ZoneFace inside = zone_face(s.room, s.attitude, false);
+    balance::Face outside = other_face(s, glass_emissivity);
+    std::optional<balance::SignalId> shade_down;
+    if (auto* outdoors = std::get_if<balance::OutdoorFace>(&outside)) {
         add_shutter(s, window, *outdoors);
         sun_[zone].taking_up_m2 += glass_m2 * g.by_angle.diffuse_direct;
         if (!winter()) {
@@ -176,7 +176,7 @@ void Compiler::add_window(const building::Surface& s, const building::Opening& w
                            .wall = massless_wall(fabric::face_to_face_resistance(g)),
                            .outside = std::move(outside),
                            .inside = std::move(inside),
-                           .part = inner(s) ? Part::inner : Part::window,
+                           .part = inner(s) ? balance::Part::inner : balance::Part::window,
                            .shade_down = shade_down});
 }
 
@@ -205,7 +205,7 @@ void Compiler::add_inner_glass(const building::Surface& s, const fabric::Glazing
 /// A shutter that is down adds its resistance to its share of the window. Winter design counts on those alone that are
 /// always down: its steady day is also that on which a shutter was left open. A window with a shutter has one film to
 /// the outdoor air: with wind and sky, convection and the long wave of faces at 10 degC together.
-void Compiler::add_shutter(const building::Surface& s, const building::Opening& window, OutdoorFace& face)
+void Compiler::add_shutter(const building::Surface& s, const building::Opening& window, balance::OutdoorFace& face)
 {
     if (!window.shade) return;
     const building::NamedShade& shade = b_.shades[*window.shade];
@@ -225,7 +225,7 @@ void Compiler::add_shutter(const building::Surface& s, const building::Opening& 
         winter() ? std::vector<double>(spell_.dry_bulb_C.size(), 1.0) : shade_down(s, window);
     const double samples_per_step =
         static_cast<double>(spell_.hours * spell_.samples_per_hour) / static_cast<double>(m_.steps);
-    Signal films{.forcing = Forcing::coefficient};
+    balance::Signal films{.forcing = balance::Forcing::coefficient};
     for (std::size_t i = 0; i < m_.steps; ++i) {
         const double at = (static_cast<double>(i) + 0.5) * samples_per_step;
         const auto k = static_cast<std::size_t>(at);

@@ -6,10 +6,10 @@
 #include <gtest/gtest.h>
 
 #include <small_building.hpp>
+#include <venture/balance/periodic_day.hpp>
 #include <venture/climate/sun.hpp>
 #include <venture/loads/compile.hpp>
 #include <venture/loads/design_loads.hpp>
-#include <venture/loads/periodic_day.hpp>
 
 namespace venture::loads {
 namespace {
@@ -17,10 +17,10 @@ namespace {
 using namespace testing_data;
 using climate::Angle;
 
-building::PaneInput pane(const char* name, double transmits, double reflects_outside, double reflects_inside,
-                         double emissivity_inside = 0.837)
+input::PaneInput pane(const char* name, double transmits, double reflects_outside, double reflects_inside,
+                      double emissivity_inside = 0.837)
 {
-    building::PaneInput p;
+    input::PaneInput p;
     p.name = std::string{name};
     p.thickness = 0.004;
     p.solar_transmittance = p.light_transmittance = transmits;
@@ -30,9 +30,9 @@ building::PaneInput pane(const char* name, double transmits, double reflects_out
     return p;
 }
 
-building::GlazingInput by_panes(const char* name, std::initializer_list<const char*> panes)
+input::GlazingInput by_panes(const char* name, std::initializer_list<const char*> panes)
 {
-    building::GlazingInput g;
+    input::GlazingInput g;
     g.name = std::string{name};
     quantity::TextList texts;
     for (const char* p : panes) texts.push_back({p, {}});
@@ -41,9 +41,9 @@ building::GlazingInput by_panes(const char* name, std::initializer_list<const ch
     return g;
 }
 
-building::GlazingInput by_values(const char* name, double u, double g_value, double direct)
+input::GlazingInput by_values(const char* name, double u, double g_value, double direct)
 {
-    building::GlazingInput g;
+    input::GlazingInput g;
     g.name = std::string{name};
     g.u_value = u;
     g.g_value = g_value;
@@ -52,23 +52,23 @@ building::GlazingInput by_values(const char* name, double u, double g_value, dou
     return g;
 }
 
-building::ShadeInput shade(const char* name, const char* place, double transmits, double reflects)
+input::ShadeInput shade(const char* name, const char* place, double transmits, double reflects)
 {
-    building::ShadeInput s;
+    input::ShadeInput s;
     s.name = std::string{name};
     s.place = std::string{place};
     s.transmittance = transmits;
     s.reflectance = reflects;
-    s.use = std::string{"always"};
+    s.use = "always";
     return s;
 }
 
 constexpr double set_C = 25.0, wide_m = 2.0, high_m = 2.0;
 
 /// A room of 5 x 4 x 3 m with a window to the south.
-building::Input glazed(const char* glazing, const char* shade_name = nullptr)
+input::Input glazed(const char* glazing, const char* shade_name = nullptr)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.panes = {pane("clear", 0.80, 0.07, 0.07), pane("grey", 0.42, 0.05, 0.05),
                 pane("coated", 0.58, 0.25, 0.20, 0.04)};
     in.glazings = {by_values("values", 2.5, 0.70, 0.60),
@@ -89,21 +89,21 @@ building::Input glazed(const char* glazing, const char* shade_name = nullptr)
 
 /// The model as it stands at one hour for ever, outdoors at the set-point, with the standard's films on the window and
 /// all other faces as warm as the air: what it is cooled by is what comes in through the window.
-ThermalModel stood_still(ThermalModel m, std::size_t hour)
+balance::ThermalModel stood_still(balance::ThermalModel m, std::size_t hour)
 {
     const std::size_t step = hour * m.steps / 24;
-    for (Signal& s : m.signals) {
+    for (balance::Signal& s : m.signals) {
         s.start = {s.at(step, 0.0)};
         s.end.clear();
     }
     m.signals[m.outdoor_air_C.index].start = {set_C};
-    for (Surface& s : m.surfaces) {
-        auto& inside = std::get<ZoneFace>(s.inside);
+    for (balance::Surface& s : m.surfaces) {
+        auto& inside = std::get<balance::ZoneFace>(s.inside);
         inside.radiative_W_per_m2K = 0.0;
-        inside.convective_W_per_m2K = s.part == Part::window ? 1.0 / 0.13 : 1e4;
-        if (s.part != Part::window) s.outside = InsulatedFace{};
+        inside.convective_W_per_m2K = s.part == balance::Part::window ? 1.0 / 0.13 : 1e4;
+        if (s.part != balance::Part::window) s.outside = balance::InsulatedFace{};
     }
-    for (Zone& z : m.zones) {
+    for (balance::Zone& z : m.zones) {
         z.infiltration_kg_per_s.clear();
         z.heat_below_C.reset();
         z.radiant_weight = 0.0;
@@ -138,9 +138,9 @@ const building::NamedGlazing& called(const std::vector<building::NamedGlazing>& 
     return *std::ranges::find(all, name, [](const building::NamedGlazing& g) { return g.values.name; });
 }
 
-double cooling_W(const ThermalModel& m)
+double cooling_W(const balance::ThermalModel& m)
 {
-    const PeriodicDay day = run_periodic_day(m);
+    const balance::PeriodicDay day = run_periodic_day(m);
     EXPECT_TRUE(day.converged);
     return day.zones[0].cooling_W[12];
 }
@@ -202,7 +202,7 @@ INSTANTIATE_TEST_SUITE_P(Any, ShadedGlazings,
 
 TEST(Frames, LetInWhatTheyTakeUpByTheirUValue)
 {
-    building::Input in = glazed("values");
+    input::Input in = glazed("values");
     const auto load = [&](double share) {
         in.glazings[0].frame_share = share;
         const building::Building b = built(in);
@@ -221,8 +221,8 @@ TEST(Blinds, OfHeatThatTheyGiveToTheAirTellTheSun)
     const building::Building b = built(glazed("values", "dark blind"));
     const Compiled compiled = compile(b, climate::cooling_design_day(b.site, b.site.months[0]));
     double air_W = 0.0;
-    for (const Drive& d : compiled.model.zones[0].convective_gain_W) {
-        EXPECT_EQ(compiled.model.signals[d.signal.index].forcing, Forcing::sun);
+    for (const balance::Drive& d : compiled.model.zones[0].convective_gain_W) {
+        EXPECT_EQ(compiled.model.signals[d.signal.index].forcing, balance::Forcing::sun);
         air_W += d.factor * compiled.model.value(d.signal, 72, 0.0);
     }
     EXPECT_GT(air_W, 100.0);

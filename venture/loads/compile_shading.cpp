@@ -45,7 +45,7 @@ Compiler::Irradiance Compiler::shaded_by(const Scene& scene, Irradiance sun) con
     for (std::size_t k = 0; k < sun.size(); ++k) {
         const int month = spell_.month[std::min(k / spell_.samples_per_hour, spell_.month.size() - 1)];
         const bool bare = (month >= 5 && month <= 10) == south;
-        const building::DiffuseLeft& seen = scene.diffuse_left(bare);
+        const plan::DiffuseLeft& seen = scene.diffuse_left(bare);
         sun[k].sky_diffuse_W_per_m2 *= seen.sky;
         sun[k].ground_reflected_W_per_m2 *= seen.ground;
         if (sun[k].beam_W_per_m2 > 0.0) sun[k].beam_W_per_m2 *= scene.beam_left(spell_.sun[k], bare);

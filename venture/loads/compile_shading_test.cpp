@@ -13,39 +13,40 @@ namespace {
 
 using namespace testing_data;
 
-building::Input sunny_room()
+input::Input sunny_room()
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.rooms[0].openings = {window("south", 3.0, 1.5)};
     in.rooms[0].use.cooling_setpoint = 25.0;
     return in;
 }
 
-building::ObstructionInput block(double x, double y, double along_x, double along_y, double top)
+input::ObstructionInput block(double x, double y, double along_x, double along_y, double top)
 {
-    building::ObstructionInput o;
-    o.name = std::string{"block"};
+    input::ObstructionInput o;
+    o.name = "block";
     o.at = quantity::QuantityList{x, y};
     o.size = quantity::QuantityList{along_x, along_y};
     o.top = top;
     return o;
 }
 
-double cooling_W(const building::Input& in) { return design_loads(built(in)).loads.rooms[0].cooling_W; }
+double cooling_W(const input::Input& in) { return design_loads(built(in)).loads.rooms[0].cooling_W; }
 
 /// Beam through the window, W/m2 of glass, when it is noon: the first drive of what the floor takes up.
-double beam_at_noon(const building::Input& in)
+double beam_at_noon(const input::Input& in)
 {
     const building::Building b = built(in);
-    const ThermalModel m = compile(b, climate::cooling_design_day(b.site, b.site.months[0])).model;
-    for (const Surface& s : m.surfaces)
-        if (s.part == Part::ground) return m.value(std::get<ZoneFace>(s.inside).absorbed_W.at(0).signal, 12 * 6, 0.0);
+    const balance::ThermalModel m = compile(b, climate::cooling_design_day(b.site, b.site.months[0])).model;
+    for (const balance::Surface& s : m.surfaces)
+        if (s.part == balance::Part::ground)
+            return m.value(std::get<balance::ZoneFace>(s.inside).absorbed_W.at(0).signal, 12 * 6, 0.0);
     return -1.0;
 }
 
 TEST(Overhang, TakesTheBeamThatItsShadowCovers)
 {
-    building::Input in = sunny_room();
+    input::Input in = sunny_room();
     const double whole = beam_at_noon(in);
     in.rooms[0].openings[0].overhang = 0.3;
     in.rooms[0].openings[0].overhang_beyond = 50.0;
@@ -60,7 +61,7 @@ TEST(Overhang, TakesTheBeamThatItsShadowCovers)
 
 TEST(Shading, LowersCoolingMoreTheMoreItCovers)
 {
-    building::Input in = sunny_room();
+    input::Input in = sunny_room();
     in.rooms[0].use.equipment_power = 600.0;
     std::vector<double> loads{cooling_W(in)};
     in.rooms[0].openings[0].reveal = 0.15;
@@ -76,7 +77,7 @@ TEST(Shading, LowersCoolingMoreTheMoreItCovers)
 
 TEST(Obstruction, BehindTheWindowTakesNothing)
 {
-    building::Input in = sunny_room();
+    input::Input in = sunny_room();
     const double alone = beam_at_noon(in);
     in.obstructions = {block(-5.0, 20.0, 15.0, 5.0, 30.0)}; // north of the house
     EXPECT_DOUBLE_EQ(beam_at_noon(in), alone);
@@ -86,7 +87,7 @@ TEST(Obstruction, BehindTheWindowTakesNothing)
 
 TEST(Obstruction, ThatLetsSunThroughWeakensIt)
 {
-    building::Input in = sunny_room();
+    input::Input in = sunny_room();
     const double alone = beam_at_noon(in);
     in.obstructions = {block(-5.0, -8.0, 15.0, 5.0, 30.0)};
     in.obstructions[0].transmittance = 0.25;
@@ -94,7 +95,7 @@ TEST(Obstruction, ThatLetsSunThroughWeakensIt)
     in.obstructions[0].transmittance_bare = 0.8; // July has leaves
     EXPECT_NEAR(beam_at_noon(in), 0.25 * alone, 1e-9);
     in.obstructions.push_back(block(-5.0, -30.0, 15.0, 5.0, 60.0)); // a second tree behind the first, denser
-    in.obstructions[1].name = std::string{"behind it"};
+    in.obstructions[1].name = "behind it";
     in.obstructions[1].transmittance = 0.1;
     EXPECT_NEAR(beam_at_noon(in), 0.1 * alone, 1e-9);
     in.obstructions[0].transmittance = in.obstructions[1].transmittance = 1.0;
@@ -103,8 +104,8 @@ TEST(Obstruction, ThatLetsSunThroughWeakensIt)
 
 TEST(Obstruction, HasLeavesInTheHalfOfTheYearThatIsSummerThere)
 {
-    building::Input in = sunny_room();
-    in.rooms[0].openings[0].in = std::string{"north"};
+    input::Input in = sunny_room();
+    in.rooms[0].openings[0].in = "north";
     in.site.latitude = -35.0;
     in.obstructions = {block(-5.0, 7.0, 15.0, 5.0, 40.0)};
     in.obstructions[0].transmittance = 0.1;
@@ -117,7 +118,7 @@ TEST(Obstruction, HasLeavesInTheHalfOfTheYearThatIsSummerThere)
 /// The plan turned one way and its north the other: the same building under the same sun.
 TEST(Shading, TurnsWithThePlan)
 {
-    building::Input in = shell();
+    input::Input in = shell();
     in.rooms = {room("Room", 0, 0, 5, 4)};
     in.rooms[0].use.cooling_setpoint = 25.0;
     in.rooms[0].openings = {window("south", 3.0, 1.5)};
@@ -132,7 +133,7 @@ TEST(Shading, TurnsWithThePlan)
     in.rooms[0].corners = quantity::PointList{turned(0, 0), turned(5, 0), turned(5, 4), turned(0, 4)};
     in.obstructions[0].at = in.obstructions[0].size = {};
     in.obstructions[0].corners = quantity::PointList{turned(1, -5), turned(4, -5), turned(4, -3), turned(1, -3)};
-    in.rooms[0].openings[0].in = std::string{"south-east"}; // what the plan calls it now
+    in.rooms[0].openings[0].in = "south-east"; // what the plan calls it now
     in.site.plan_bearing = 37.0;
     EXPECT_NEAR(cooling_W(in), straight, 1e-4 * straight); // corners lie on a grid
 }
@@ -140,10 +141,10 @@ TEST(Shading, TurnsWithThePlan)
 /// Another house takes sun while it is near, and none at all once it is so far that nobody could see it.
 TEST(OwnWalls, TakeSunFromEachOtherWhileTheyAreNear)
 {
-    building::Input alone = sunny_room();
+    input::Input alone = sunny_room();
     const double whole = cooling_W(alone);
     const auto beside = [&](double south_m) {
-        building::Input in = sunny_room();
+        input::Input in = sunny_room();
         in.rooms.push_back(room("House", 0, -south_m, 5, 4));
         in.rooms[1].use.cooling_setpoint = {};
         return cooling_W(in);

@@ -22,35 +22,35 @@ double cos_from_inside(Attitude attitude, bool behind)
 } // namespace
 
 /// @param behind  the face of the room that a surface separates from the one it stands in
-ZoneFace Compiler::zone_face(std::size_t room, Attitude attitude, bool behind) const
+balance::ZoneFace Compiler::zone_face(std::size_t room, Attitude attitude, bool behind) const
 {
     const fabric::InsideFilm film =
         fabric::inside_film(behind ? building::heat_flow_behind(attitude) : building::heat_flow(attitude));
-    ZoneFace face{.zone = zone_of_room_[room],
-                  .convective_W_per_m2K = film.convective_W_per_m2K,
-                  .radiative_W_per_m2K = film.radiative_W_per_m2K};
+    balance::ZoneFace face{.zone = zone_of_room_[room],
+                           .convective_W_per_m2K = film.convective_W_per_m2K,
+                           .radiative_W_per_m2K = film.radiative_W_per_m2K};
     const double cosine = cos_from_inside(attitude, behind);
     if (b_.method.films_by_difference) face.natural = fabric::NaturalConvection{.cos_tilt = cosine};
     if (winter()) face.air_warmer_K = -0.5 * cosine * b_.rooms[room].use.stratification_K;
     return face;
 }
 
-OutdoorFace Compiler::outdoor_face(const building::Surface& s, double emissivity)
+balance::OutdoorFace Compiler::outdoor_face(const building::Surface& s, double emissivity)
 {
-    OutdoorFace face{.film_W_per_m2K = fabric::outside_film_W_per_m2K, .environment_C = outdoors_behind(s)};
+    balance::OutdoorFace face{.film_W_per_m2K = fabric::outside_film_W_per_m2K, .environment_C = outdoors_behind(s)};
     // What is warmer than outdoors is a space, in which neither wind nor sky is felt.
     const bool enclosed = s.beyond.warmer_in_winter_K != 0.0 || s.beyond.warmer_in_summer_K != 0.0;
     if (!b_.method.wind_and_sky || enclosed) return face;
     face.film_by_step = wind_film_;
     const double sky = 0.5 * (1.0 + std::cos(s.tilt_deg * std::numbers::pi / 180.0));
     // Of the sky, the part near the horizon is as warm as the air (Walton 1983, NBSIR 83-2655); so is the ground.
-    face.long_wave = LongWave{
+    face.long_wave = balance::LongWave{
         .emissivity = emissivity, .sky_share = sky * std::sqrt(sky), .sky_C = sky_, .ground_C = face.environment_C};
     return face;
 }
 
 /// Of a door or window: outdoors, or the room behind.
-Face Compiler::other_face(const building::Surface& s, double emissivity)
+balance::Face Compiler::other_face(const building::Surface& s, double emissivity)
 {
     if (inner(s)) return zone_face(s.beyond.room, s.attitude, true);
     return outdoor_face(s, emissivity);
@@ -83,14 +83,14 @@ void Compiler::add_surfaces()
 
 void Compiler::add_opaque(const building::Surface& s)
 {
-    Surface out{.id = b_.rooms[s.room].name + " / " + s.name,
-                .area_m2 = s.net_m2(),
-                .wall = s.build_up,
-                .inside = zone_face(s.room, s.attitude, false),
-                .part = s.attitude == Attitude::ceiling ? Part::roof : Part::outside_wall};
+    balance::Surface out{.id = b_.rooms[s.room].name + " / " + s.name,
+                         .area_m2 = s.net_m2(),
+                         .wall = s.build_up,
+                         .inside = zone_face(s.room, s.attitude, false),
+                         .part = s.attitude == Attitude::ceiling ? balance::Part::roof : balance::Part::outside_wall};
     switch (s.beyond.kind) {
     case Neighbour::Kind::outdoors: {
-        OutdoorFace face = outdoor_face(s, outside_emissivity);
+        balance::OutdoorFace face = outdoor_face(s, outside_emissivity);
         if (!winter())
             face.absorbed_W = {
                 {sun_on(s, nullptr), out.area_m2 * s.absorptance.value_or(b_.build_ups[s.build_up].absorptance)}};
@@ -98,29 +98,30 @@ void Compiler::add_opaque(const building::Surface& s)
         break;
     }
     case Neighbour::Kind::ground:
-        out.outside = FixedFace{.temperature_C = ground_under(b_.build_ups[s.build_up])};
-        out.part = Part::ground;
+        out.outside = balance::FixedFace{.temperature_C = ground_under(b_.build_ups[s.build_up])};
+        out.part = balance::Part::ground;
         break;
     case Neighbour::Kind::temperature:
     case Neighbour::Kind::unheated: {
         const fabric::InsideFilm film = fabric::inside_film(building::heat_flow_behind(s.attitude));
-        out.outside = FixedFace{s.beyond.kind == Neighbour::Kind::unheated
-                                    ? unheated_behind(s)
-                                    : m_.add_constant(s.beyond.temperature_C, Forcing::given_temperature),
-                                film.convective_W_per_m2K + film.radiative_W_per_m2K};
+        out.outside =
+            balance::FixedFace{s.beyond.kind == Neighbour::Kind::unheated
+                                   ? unheated_behind(s)
+                                   : m_.add_constant(s.beyond.temperature_C, balance::Forcing::given_temperature),
+                               film.convective_W_per_m2K + film.radiative_W_per_m2K};
         break;
     }
     case Neighbour::Kind::room:
         out.outside = zone_face(s.beyond.room, s.attitude, true);
-        out.part = Part::inner;
+        out.part = balance::Part::inner;
         break;
     case Neighbour::Kind::nothing:
-        out.part = Part::inner;
+        out.part = balance::Part::inner;
         break;
     }
     if (s.other_half) {
         out.area_m2 *= 0.5;
-        Surface half = out;
+        balance::Surface half = out;
         half.id += " (turned round)";
         half.wall = *s.other_half;
         put(s, std::move(half));
@@ -129,7 +130,7 @@ void Compiler::add_opaque(const building::Surface& s)
 }
 
 /// An opaque surface, and the faces that sun falls on.
-void Compiler::put(const building::Surface& s, Surface surface)
+void Compiler::put(const building::Surface& s, balance::Surface surface)
 {
     const std::size_t zone = zone_of_room_[s.room], at = m_.surfaces.size();
     const bool floor = s.attitude == Attitude::floor;
@@ -140,12 +141,12 @@ void Compiler::put(const building::Surface& s, Surface surface)
     surfaces_from_.push_back({static_cast<std::size_t>(&s - b_.surfaces.data()), {}});
 }
 
-SignalId Compiler::changed_outdoors(double times, double plus_K)
+balance::SignalId Compiler::changed_outdoors(double times, double plus_K)
 {
     if (times == 1.0 && plus_K == 0.0) return m_.outdoor_air_C;
     const auto [known, is_new] = near_outdoors_.try_emplace({times, plus_K});
     if (is_new) {
-        Signal air = m_.signals[m_.outdoor_air_C.index];
+        balance::Signal air = m_.signals[m_.outdoor_air_C.index];
         for (auto* values : {&air.start, &air.end})
             for (double& value : *values) value = times * value + plus_K;
         known->second = m_.add(std::move(air));
@@ -154,13 +155,13 @@ SignalId Compiler::changed_outdoors(double times, double plus_K)
 }
 
 /// Outdoor air, or warmer by what is stated for the season.
-SignalId Compiler::outdoors_behind(const building::Surface& s)
+balance::SignalId Compiler::outdoors_behind(const building::Surface& s)
 {
     return changed_outdoors(1.0, winter() ? s.beyond.warmer_in_winter_K : s.beyond.warmer_in_summer_K);
 }
 
 /// Air of an unheated space: by its factor between the room's set-point of the season and outdoors, after EN 12831-1.
-SignalId Compiler::unheated_behind(const building::Surface& s)
+balance::SignalId Compiler::unheated_behind(const building::Surface& s)
 {
     const building::Use& use = b_.rooms[s.room].use;
     const auto& own = (winter() && use.heating_setpoint_C) || !use.cooling_setpoint_C ? use.heating_setpoint_C
@@ -170,7 +171,7 @@ SignalId Compiler::unheated_behind(const building::Surface& s)
 }
 
 /// The ground that a floor's own layers lie on, month by month, or what the site states.
-SignalId Compiler::ground_under(const building::NamedBuildup& floor)
+balance::SignalId Compiler::ground_under(const building::NamedBuildup& floor)
 {
     if (!floor.ground) return site_ground_;
     const auto index = static_cast<std::size_t>(&floor - b_.build_ups.data());
@@ -179,14 +180,14 @@ SignalId Compiler::ground_under(const building::NamedBuildup& floor)
     std::vector<double> values;
     for (const int month : spell_.month)
         values.push_back(month == 0 ? floor.ground->design_ground_C : by_month[static_cast<std::size_t>(month - 1)]);
-    return grounds_[index] = m_.add_blocks(std::move(values), Forcing::ground);
+    return grounds_[index] = m_.add_blocks(std::move(values), balance::Forcing::ground);
 }
 
 void Compiler::add_door(const building::Surface& s, const building::Opening& door)
 {
     const fabric::Glazing as_stated{.name = "door", .u_value_W_per_m2K = door.u_value_W_per_m2K};
-    Face outside = other_face(s, outside_emissivity);
-    if (auto* outdoors = std::get_if<OutdoorFace>(&outside); outdoors != nullptr && !winter())
+    balance::Face outside = other_face(s, outside_emissivity);
+    if (auto* outdoors = std::get_if<balance::OutdoorFace>(&outside); outdoors != nullptr && !winter())
         outdoors->absorbed_W = {{sun_on(s, &door), door.area_m2() * door_solar_absorptance}};
     sun_[zone_of_room_[s.room]].faces.push_back({.surface = m_.surfaces.size()});
     if (inner(s)) sun_[zone_of_room_[s.beyond.room]].faces.push_back({.surface = m_.surfaces.size(), .inside = false});
@@ -195,7 +196,7 @@ void Compiler::add_door(const building::Surface& s, const building::Opening& doo
                            .wall = massless_wall(fabric::face_to_face_resistance(as_stated)),
                            .outside = std::move(outside),
                            .inside = zone_face(s.room, s.attitude, false),
-                           .part = inner(s) ? Part::inner : Part::door});
+                           .part = inner(s) ? balance::Part::inner : balance::Part::door});
 }
 
 } // namespace venture::loads::detail

@@ -6,11 +6,11 @@
 #include <gtest/gtest.h>
 
 #include <small_building.hpp>
+#include <venture/balance/periodic_day.hpp>
+#include <venture/balance/run.hpp>
 #include <venture/climate/synthetic_year.hpp>
 #include <venture/loads/compile.hpp>
 #include <venture/loads/design_loads.hpp>
-#include <venture/loads/periodic_day.hpp>
-#include <venture/loads/run.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::loads {
@@ -18,24 +18,24 @@ namespace {
 
 using namespace testing_data;
 
-building::ProfileInput profile_of(const char* name, const char* hours)
+input::ProfileInput profile_of(const char* name, const char* hours)
 {
-    building::ProfileInput p;
+    input::ProfileInput p;
     p.name = std::string{name};
     p.hours = quantity::TextList{{hours, {}}};
     return p;
 }
 
-building::Input set_back_room(double setback_C = 15.0)
+input::Input set_back_room(double setback_C = 15.0)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.profiles = {profile_of("work", "08-18 100 %")};
     in.rooms[0].use.heating_setback = setback_C;
-    in.rooms[0].use.heating_profile = std::string{"work"};
+    in.rooms[0].use.heating_profile = "work";
     return in;
 }
 
-double heat_below(const ThermalModel& m, double hour)
+double heat_below(const balance::ThermalModel& m, double hour)
 {
     const double step = hour * 3600.0 / m.step_s;
     const auto i = static_cast<std::size_t>(step);
@@ -45,7 +45,7 @@ double heat_below(const ThermalModel& m, double hour)
 TEST(SetPoint, RisesAlongARampBeforeItsHours)
 {
     const building::Building b = built(set_back_room());
-    const ThermalModel m = compile(b, climate::winter_design_day(b.site)).model;
+    const balance::ThermalModel m = compile(b, climate::winter_design_day(b.site)).model;
     EXPECT_DOUBLE_EQ(heat_below(m, 3.0), 15.0);
     EXPECT_NEAR(heat_below(m, 7.0), 17.5, 1e-9); // half way through two hours
     EXPECT_NEAR(heat_below(m, 7.5), 18.75, 1e-9);
@@ -56,7 +56,7 @@ TEST(SetPoint, RisesAlongARampBeforeItsHours)
 
 TEST(SetPoint, TakesTheTimeThatIsTyped)
 {
-    building::Input in = set_back_room();
+    input::Input in = set_back_room();
     in.rooms[0].use.preheating = 5.0;
     const building::Building b = built(in);
     EXPECT_NEAR(heat_below(compile(b, climate::winter_design_day(b.site)).model, 5.5), 17.5, 1e-9);
@@ -84,11 +84,11 @@ TEST(DesignLoads, TellWhatHeatingUpAdds)
 
 TEST(DesignLoads, OfRoomsThatHeatUpAtOtherHoursAreNotSummed)
 {
-    building::Input in = set_back_room();
+    input::Input in = set_back_room();
     in.rooms.push_back(room("Second", 0, 10, 5, 4));
     in.profiles.push_back(profile_of("evening", "17-22 100 %"));
     in.rooms[1].use.heating_setback = 15.0;
-    in.rooms[1].use.heating_profile = std::string{"evening"};
+    in.rooms[1].use.heating_profile = "evening";
     const RoomLoads all = design_loads(built(in)).loads;
     EXPECT_LT(heating_together_W(all, {0, 1}), 0.95 * (all.rooms[0].heating_W + all.rooms[1].heating_W));
     EXPECT_GE(heating_together_W(all, {0, 1}), std::max(all.rooms[0].heating_W, all.rooms[1].heating_W));
@@ -96,26 +96,26 @@ TEST(DesignLoads, OfRoomsThatHeatUpAtOtherHoursAreNotSummed)
 
 TEST(SetBack, ThatContradictsItselfIsTold)
 {
-    building::Input in = set_back_room(25.0);
-    EXPECT_FALSE(building::resolve(in).building);
+    input::Input in = set_back_room(25.0);
+    EXPECT_FALSE(resolve::resolve(in).building);
     in = set_back_room();
     in.rooms[0].use.heating_profile = {};
-    EXPECT_FALSE(building::resolve(in).building);
+    EXPECT_FALSE(resolve::resolve(in).building);
     in = set_back_room();
     in.rooms[0].use.heating_setback = {};
-    EXPECT_FALSE(building::resolve(in).building);
+    EXPECT_FALSE(resolve::resolve(in).building);
 }
 
 TEST(Spell, OfAWeekOfOneDayGivesThatDaysLoads)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.rooms[0].openings = {window("south", 3, 1.5)};
     in.rooms[0].use.cooling_setpoint = 25.0;
     in.rooms[0].use.equipment_power = 400.0;
     const building::Building b = built(in);
     const climate::DesignDay july = climate::cooling_design_day(b.site, b.site.months[0]);
-    const PeriodicDay day = run_periodic_day(compile(b, july).model),
-                      week = run_periodic_day(compile(b, spell_of(b.site, climate::design_week(july))).model);
+    const balance::PeriodicDay day = run_periodic_day(compile(b, july).model),
+                               week = run_periodic_day(compile(b, spell_of(b.site, climate::design_week(july))).model);
     ASSERT_EQ(week.zones[0].cooling_W.size(), 168u);
     for (std::size_t h = 0; h < 24; ++h)
         EXPECT_NEAR(week.zones[0].cooling_W[72 + h], day.zones[0].cooling_W[h],
@@ -135,9 +135,9 @@ climate::WeatherYear a_year()
 
 TEST(Spell, OfAYearHasItsWeatherClockAndGround)
 {
-    building::Input in = one_room();
-    in.site.summer_time_first = std::string{"29 March"};
-    in.site.summer_time_last = std::string{"24 October"};
+    input::Input in = one_room();
+    in.site.summer_time_first = "29 March";
+    in.site.summer_time_last = "24 October";
     const building::Building b = built(in);
     const climate::WeatherYear year = a_year();
     const Spell july = spell_of(b.site, year, 190, 7);
@@ -157,13 +157,13 @@ TEST(Spell, OfAYearHasItsWeatherClockAndGround)
 
 TEST(Spell, OfAYearRunsThroughItWithoutLosingHeat)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.rooms[0].openings = {window("south", 3, 1.5)};
     in.rooms[0].use.cooling_setpoint = 25.0;
     const building::Building b = built(in);
     const climate::WeatherYear year = a_year();
     const Compiled compiled = compile(b, spell_of(b.site, year, 1, 365), {.step_s = 3600.0});
-    const RunResult r = run(compiled.model, {.asks = {{"outdoor temperature"}, {"total heating"}}});
+    const balance::RunResult r = run(compiled.model, {.asks = {{"outdoor temperature"}, {"total heating"}}});
     ASSERT_EQ(r.series[1].values.size(), 8760u);
     EXPECT_LE(r.worst_closure, 1e-6);
     EXPECT_GT(r.zones[0].heating_J, 2e9);
@@ -175,7 +175,7 @@ TEST(Spell, OfAYearRunsThroughItWithoutLosingHeat)
 
 TEST(Spell, OfWeatherFinerThanTheStepIsTakenByHours)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     const building::Building b = built(in);
     climate::WeatherYear year = a_year();
     climate::WeatherYear fine = year;
@@ -193,21 +193,21 @@ TEST(Spell, OfWeatherFinerThanTheStepIsTakenByHours)
 
 TEST(InnerGlass, LetsTheSunGoOn)
 {
-    building::Input in = shell();
+    input::Input in = shell();
     in.rooms = {room("Sun room", 0, 0, 5, 2), room("Inner", 0, 2, 5, 4)};
     in.rooms[0].openings = {window("south", 4, 2)};
-    building::OpeningInput between = window("", 3, 2);
+    input::OpeningInput between = window("", 3, 2);
     between.in = {};
-    between.to = std::string{"Inner"};
+    between.to = "Inner";
     const auto sun_into_inner = [&] {
         const building::Building b = built(in);
         const Compiled c = compile(b, climate::cooling_design_day(b.site, b.site.months[0]));
         const std::size_t inner = c.zone_of_room[1];
         double sum = 0.0;
-        for (const Surface& s : c.model.surfaces)
-            for (const Face* face : {&s.outside, &s.inside})
-                if (const auto* z = std::get_if<ZoneFace>(face); z != nullptr && z->zone == inner)
-                    for (const Drive& d : z->absorbed_W) sum += d.factor;
+        for (const balance::Surface& s : c.model.surfaces)
+            for (const balance::Face* face : {&s.outside, &s.inside})
+                if (const auto* z = std::get_if<balance::ZoneFace>(face); z != nullptr && z->zone == inner)
+                    for (const balance::Drive& d : z->absorbed_W) sum += d.factor;
         return sum;
     };
     EXPECT_EQ(sun_into_inner(), 0.0);
@@ -218,21 +218,21 @@ TEST(InnerGlass, LetsTheSunGoOn)
 
 TEST(Method, ChoosesFilmsInsideAndOut)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.rooms[0].openings = {window("south", 2, 1.5)};
-    in.method.inside_films = std::string{"by difference"};
-    in.method.outside_films = std::string{"wind and sky"};
+    in.method.inside_films = "by difference";
+    in.method.outside_films = "wind and sky";
     in.site.winter_wind = 6.0;
     const building::Building b = built(in);
-    const ThermalModel m = compile(b, climate::winter_design_day(b.site)).model;
-    for (const Surface& s : m.surfaces) {
-        EXPECT_TRUE(std::get<ZoneFace>(s.inside).natural);
-        const auto* out = std::get_if<OutdoorFace>(&s.outside);
+    const balance::ThermalModel m = compile(b, climate::winter_design_day(b.site)).model;
+    for (const balance::Surface& s : m.surfaces) {
+        EXPECT_TRUE(std::get<balance::ZoneFace>(s.inside).natural);
+        const auto* out = std::get_if<balance::OutdoorFace>(&s.outside);
         if (out == nullptr) continue;
         EXPECT_DOUBLE_EQ(m.value(*out->film_by_step, 0, 0.5), 4.0 + 4.0 * 6.0);
         ASSERT_TRUE(out->long_wave);
         EXPECT_GT(out->long_wave->sky_share, 0.3);
-        EXPECT_EQ(out->long_wave->emissivity, s.part == Part::window ? glass_emissivity : outside_emissivity);
+        EXPECT_EQ(out->long_wave->emissivity, s.part == balance::Part::window ? glass_emissivity : outside_emissivity);
         EXPECT_LT(m.value(out->long_wave->sky_C, 0, 0.5), -5.0);
     }
     const DesignLoads vary = design_loads(b);
@@ -246,11 +246,11 @@ TEST(Method, ChoosesFilmsInsideAndOut)
 
 TEST(Method, HoldsFilmsToAPercentOfSmallPeaksToo)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.rooms[0].openings = {window("south", 1, 1)};
     in.rooms[0].use.cooling_setpoint = 23.0;
-    in.method.inside_films = std::string{"by difference"};
-    in.method.outside_films = std::string{"wind and sky"};
+    in.method.inside_films = "by difference";
+    in.method.outside_films = "wind and sky";
     const DesignLoads d = design_loads(built(in));
     ASSERT_GT(d.loads.rooms[0].cooling_W, 0.0);
     ASSERT_LT(d.loads.rooms[0].cooling_W, 300.0);
@@ -259,7 +259,7 @@ TEST(Method, HoldsFilmsToAPercentOfSmallPeaksToo)
 
 TEST(Stratification, MakesTallRoomsNeedMore)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.rooms[0].height = 6.0;
     const double even = design_loads(built(in)).loads.rooms[0].heating_W;
     in.rooms[0].use.stratification = 6.0;
@@ -270,13 +270,13 @@ TEST(Stratification, MakesTallRoomsNeedMore)
 
 TEST(MoistureBuffer, EvensOutTheDay)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.profiles = {profile_of("noon", "12-13 100 %")};
     in.rooms[0].use.moisture = 1e-4;
-    in.rooms[0].use.moisture_profile = std::string{"noon"};
+    in.rooms[0].use.moisture_profile = "noon";
     const auto swing = [&] {
         const building::Building b = built(in);
-        const ZoneDay day =
+        const balance::ZoneDay day =
             run_periodic_day(compile(b, climate::cooling_design_day(b.site, b.site.months[0])).model).zones[0];
         const auto [low, high] = std::ranges::minmax(day.humidity_ratio);
         return high - low;
@@ -290,7 +290,7 @@ TEST(MoistureBuffer, EvensOutTheDay)
 
 TEST(Flows, OfOutdoorAirAsItIsWeighMoreInWinter)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.rooms[0].use.ventilation_flow = 0.05;
     const auto air_W = [&] {
         double sum = 0.0;
@@ -300,7 +300,7 @@ TEST(Flows, OfOutdoorAirAsItIsWeighMoreInWinter)
         return sum;
     };
     const double usual_W = air_W(), heating_W = design_loads(built(in)).loads.rooms[0].heating_W;
-    in.method.outdoor_air_flows = std::string{"as outdoors"};
+    in.method.outdoor_air_flows = "as outdoors";
     EXPECT_NEAR(air_W(), usual_W * 293.15 / 268.15, 1e-9 * usual_W); // 268.15 K outdoors
     const double more_W = design_loads(built(in)).loads.rooms[0].heating_W - heating_W;
     EXPECT_NEAR(more_W, usual_W * (293.15 / 268.15 - 1.0), 0.1 * more_W); // operative set-point: air is warmer
@@ -308,11 +308,11 @@ TEST(Flows, OfOutdoorAirAsItIsWeighMoreInWinter)
 
 TEST(AirHeat, WithItsVapourIsMore)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.rooms[0].use.cooling_setpoint = 24.0;
     in.rooms[0].use.ventilation_flow = 0.05;
     const building::Building dry = built(in);
-    in.method.air_heat = std::string{"moist"};
+    in.method.air_heat = "moist";
     const building::Building moist = built(in);
     const climate::DesignDay july = climate::cooling_design_day(dry.site, dry.site.months[0]);
     EXPECT_DOUBLE_EQ(compile(dry, july).model.air_specific_heat_J_per_kgK, 1006.0);

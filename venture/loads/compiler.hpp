@@ -25,8 +25,8 @@ private:
     /// Sun on 1 m2 of glass: what comes through, the heat that it sets free on the faces of the window, and what a shade
     /// inside gives to the room.
     struct ThroughGlass {
-        SignalId beam{}, diffuse{}, on_outer{}, on_inner{};
-        std::optional<SignalId> from_shade{}, shade_down{};
+        balance::SignalId beam{}, diffuse{}, on_outer{}, on_inner{};
+        std::optional<balance::SignalId> from_shade{}, shade_down{};
     };
     /// A face that sun inside a room falls on.
     struct SunFace {
@@ -41,8 +41,8 @@ private:
     };
     struct ZoneSun {
         std::vector<SunFace> faces{};
-        Drives beam{}, diffuse{}; ///< through glass to outdoors, W
-        Drives from_shades{};     ///< heat of shades inside, W
+        balance::Drives beam{}, diffuse{}; ///< through glass to outdoors, W
+        balance::Drives from_shades{};     ///< heat of shades inside, W
         double floor_m2 = 0.0;
         double taking_up_m2 = 0.0; ///< of spread light: absorbed, let on, let out
     };
@@ -56,32 +56,32 @@ private:
 
     // compile.cpp: zones, what is in them and how they are held
     void add_zones();
-    Zone zone_of(const building::Room& room);
-    void add_gains(const building::Room& room, Zone& zone);
-    void add_people(const building::Gain& gain, Zone& zone);
+    balance::Zone zone_of(const building::Room& room);
+    void add_gains(const building::Room& room, balance::Zone& zone);
+    void add_people(const building::Gain& gain, balance::Zone& zone);
     void add_gains_in_voids();
-    void add_control(const building::Room& room, Zone& zone);
+    void add_control(const building::Room& room, balance::Zone& zone);
     void add_limits();
     void add_transfer_air();
-    SignalId infiltration(const building::Use& use);
-    SignalId of_outdoor_air(SignalId share);
-    SignalId set_point(double temperature_C, const std::optional<building::Setback>& setback, double towards);
-    SignalId profile(std::size_t index, Forcing forcing);
+    balance::SignalId infiltration(const building::Use& use);
+    balance::SignalId of_outdoor_air(balance::SignalId share);
+    balance::SignalId set_point(double temperature_C, const std::optional<building::Setback>& setback, double towards);
+    balance::SignalId profile(std::size_t index, balance::Forcing forcing);
     [[nodiscard]] const calendar::Profile& profile_at(std::size_t calendar, std::size_t hour);
     [[nodiscard]] double fraction(std::size_t calendar, std::size_t hour, double into_h = 0.0);
 
     // compile_surfaces.cpp: walls, openings and what lies on either side
     void add_surfaces();
     void add_opaque(const building::Surface& s);
-    void put(const building::Surface& s, Surface surface);
+    void put(const building::Surface& s, balance::Surface surface);
     void add_door(const building::Surface& s, const building::Opening& door);
-    [[nodiscard]] ZoneFace zone_face(std::size_t room, building::Attitude attitude, bool behind) const;
-    Face other_face(const building::Surface& s, double emissivity);
-    OutdoorFace outdoor_face(const building::Surface& s, double emissivity);
-    SignalId outdoors_behind(const building::Surface& s);
-    SignalId unheated_behind(const building::Surface& s);
-    SignalId changed_outdoors(double times, double plus_K);
-    SignalId ground_under(const building::NamedBuildup& floor);
+    [[nodiscard]] balance::ZoneFace zone_face(std::size_t room, building::Attitude attitude, bool behind) const;
+    balance::Face other_face(const building::Surface& s, double emissivity);
+    balance::OutdoorFace outdoor_face(const building::Surface& s, double emissivity);
+    balance::SignalId outdoors_behind(const building::Surface& s);
+    balance::SignalId unheated_behind(const building::Surface& s);
+    balance::SignalId changed_outdoors(double times, double plus_K);
+    balance::SignalId ground_under(const building::NamedBuildup& floor);
     std::size_t massless_wall(double resistance_m2K_per_W);
 
     // compile_shading.cpp
@@ -93,7 +93,7 @@ private:
     // compile_glass.cpp: windows, and shades on them
     void add_window(const building::Surface& s, const building::Opening& window);
     void add_inner_glass(const building::Surface& s, const fabric::Glazing& g);
-    void add_shutter(const building::Surface& s, const building::Opening& window, OutdoorFace& face);
+    void add_shutter(const building::Surface& s, const building::Opening& window, balance::OutdoorFace& face);
     [[nodiscard]] std::size_t shade_profile(const building::Surface& s, const building::Opening& window) const;
     std::vector<double> shade_down(const building::Surface& s, const building::Opening& window);
     const LeftByShade& left_by(std::size_t shade, std::size_t glazing);
@@ -102,36 +102,36 @@ private:
 
     // compile_sun.cpp: sun on planes, and where it falls in rooms
     const Irradiance& irradiance(const building::Surface& s);
-    SignalId sun_on(const building::Surface& s, const building::Opening* opening);
-    SignalId samples(std::vector<double> values, Forcing forcing);
+    balance::SignalId sun_on(const building::Surface& s, const building::Opening* opening);
+    balance::SignalId samples(std::vector<double> values, balance::Forcing forcing);
     void share_out_sun();
-    void spread(std::size_t zone, const Drive& light, double share);
+    void spread(std::size_t zone, const balance::Drive& light, double share);
     void share_out_heat_of_shades(std::size_t zone);
 
     const building::Building& b_;
     const Spell& spell_;
     const CompileOptions& options_;
-    ThermalModel m_{};
+    balance::ThermalModel m_{};
     std::vector<std::size_t> zone_of_room_{};
     std::vector<SurfaceFrom> surfaces_from_{};
     std::vector<ZoneSun> sun_{};
-    SignalId site_ground_{}, sky_{}, wind_film_{};
+    balance::SignalId site_ground_{}, sky_{}, wind_film_{};
     std::map<std::size_t, std::vector<const calendar::Profile*>> profile_by_hour_{}; ///< by calendar
-    std::map<std::pair<std::size_t, Forcing>, SignalId> profiles_{};
-    std::map<std::tuple<double, double, std::size_t, double, double>, SignalId> set_points_{};
-    std::map<std::uint32_t, SignalId> of_outdoor_air_{};            ///< by the share of a flow
-    std::map<std::size_t, SignalId> grounds_{};                     ///< by build-up
-    std::map<std::pair<double, double>, SignalId> near_outdoors_{}; ///< outdoor air times one, plus the other
+    std::map<std::pair<std::size_t, balance::Forcing>, balance::SignalId> profiles_{};
+    std::map<std::tuple<double, double, std::size_t, double, double>, balance::SignalId> set_points_{};
+    std::map<std::uint32_t, balance::SignalId> of_outdoor_air_{};            ///< by the share of a flow
+    std::map<std::size_t, balance::SignalId> grounds_{};                     ///< by build-up
+    std::map<std::pair<double, double>, balance::SignalId> near_outdoors_{}; ///< outdoor air times one, plus the other
     std::map<double, std::size_t> massless_{};
     std::map<std::pair<double, double>, Irradiance> irradiance_{};
     std::optional<Scenes> own_scenes_{}; ///< where none were handed in
     const Scenes* scenes_ = nullptr;
     std::vector<Irradiance> in_scene_{}; ///< by scene
-    std::map<std::tuple<double, double, std::size_t>, SignalId> sun_on_{};
+    std::map<std::tuple<double, double, std::size_t>, balance::SignalId> sun_on_{};
     using GlassKey = std::tuple<double, double, std::size_t, std::size_t, std::size_t, std::size_t>;
     std::map<GlassKey, ThroughGlass> through_glass_{};
     std::map<std::pair<std::size_t, std::size_t>, LeftByShade> left_by_shade_{}; ///< by shade and glazing
-    std::map<GlassKey, SignalId> shutters_{};
+    std::map<GlassKey, balance::SignalId> shutters_{};
 };
 
 } // namespace venture::loads::detail

@@ -10,10 +10,10 @@
 #include <tbb/task_arena.h>
 
 #include <venture/air/moist_air.hpp>
+#include <venture/balance/fingerprint.hpp>
+#include <venture/balance/periodic_day.hpp>
 #include <venture/loads/compile.hpp>
-#include <venture/loads/fingerprint.hpp>
 #include <venture/loads/paper_sum.hpp>
-#include <venture/loads/periodic_day.hpp>
 #include <venture/loads/scenes.hpp>
 #include <venture/quantity/hash.hpp>
 
@@ -30,7 +30,7 @@ struct Run {
     bool setbacks = true;     ///< false: winter design once more, to tell what heating-up adds
     bool tell_memory = false; ///< of walls
     std::vector<std::size_t> zone_of_room{};
-    PeriodicDay result{};
+    balance::PeriodicDay result{};
     std::uint64_t fingerprint = 0;
 };
 
@@ -42,10 +42,10 @@ std::vector<DesignDay> design_days(const Building& b)
 }
 
 /// Worst of any zone that is heated or cooled, as a share of its peak.
-double film_residual(const PeriodicDay& day)
+double film_residual(const balance::PeriodicDay& day)
 {
     double worst = 0.0;
-    for (const ZoneDay& zone : day.zones) {
+    for (const balance::ZoneDay& zone : day.zones) {
         const double peak =
             std::max(*std::ranges::max_element(zone.heating_W), *std::ranges::max_element(zone.cooling_W));
         if (peak > 0.0) worst = std::max(worst, zone.film_residual_W / peak);
@@ -54,12 +54,12 @@ double film_residual(const PeriodicDay& day)
 }
 
 /// Films that vary must belong to their temperatures within 1 % of any room's peak; small peaks ask for more.
-PeriodicDay run_with_films(const ThermalModel& model, bool tell_memory)
+balance::PeriodicDay run_with_films(const balance::ThermalModel& model, bool tell_memory)
 {
     constexpr double most_residual = 0.01, finest_W_per_m2 = 0.002;
-    FilmAccuracy films;
+    balance::FilmAccuracy films;
     for (;;) {
-        PeriodicDay day = run_periodic_day(model, {.films = films, .tell_memory = tell_memory});
+        balance::PeriodicDay day = run_periodic_day(model, {.films = films, .tell_memory = tell_memory});
         const double residual = film_residual(day);
         if (residual <= most_residual || films.inside_W_per_m2 <= finest_W_per_m2) return day;
         const double finer = std::min(0.5, 0.5 * most_residual / residual);
@@ -105,7 +105,7 @@ std::vector<Run> run_all(const Building& b, const DesignOptions& options)
     return runs;
 }
 
-const ZoneDay& zone_day(const Run& run, std::size_t room) { return run.result.zones[run.zone_of_room[room]]; }
+const balance::ZoneDay& zone_day(const Run& run, std::size_t room) { return run.result.zones[run.zone_of_room[room]]; }
 
 When at_hour(const DesignDay& day, std::size_t hour)
 {
@@ -113,15 +113,15 @@ When at_hour(const DesignDay& day, std::size_t hour)
     return {day.name, day.month, clock};
 }
 
-AirBalance balance_of(const ZoneStep& h)
+AirBalance balance_of(const balance::ZoneStep& h)
 {
-    const auto part = [&](Part p) { return h.from_faces_W[static_cast<std::size_t>(p)]; };
-    return {.outside_walls_W = part(Part::outside_wall),
-            .roof_W = part(Part::roof),
-            .windows_W = part(Part::window),
-            .doors_W = part(Part::door),
-            .ground_W = part(Part::ground),
-            .inner_W = part(Part::inner),
+    const auto part = [&](balance::Part p) { return h.from_faces_W[static_cast<std::size_t>(p)]; };
+    return {.outside_walls_W = part(balance::Part::outside_wall),
+            .roof_W = part(balance::Part::roof),
+            .windows_W = part(balance::Part::window),
+            .doors_W = part(balance::Part::door),
+            .ground_W = part(balance::Part::ground),
+            .inner_W = part(balance::Part::inner),
             .thermal_bridges_W = h.thermal_bridges_W,
             .convective_gains_W = h.convective_gain_W,
             .infiltration_W = h.infiltration_W,
@@ -133,7 +133,7 @@ AirBalance balance_of(const ZoneStep& h)
 /// @param held  winter design without set-backs, if there are any
 void add_heating(const Run& winter, const Run* held, std::size_t r, RoomLoad& out)
 {
-    const ZoneDay& day = zone_day(winter, r);
+    const balance::ZoneDay& day = zone_day(winter, r);
     const auto peak = std::ranges::max_element(day.heating_W);
     out.heating_W = *peak;
     out.heating_hours_W = day.heating_W;
@@ -148,7 +148,7 @@ void add_heating(const Run& winter, const Run* held, std::size_t r, RoomLoad& ou
 /// The most humid hour in which it matters.
 void find_most_humid(const Building& b, const Run& run, std::size_t r, RoomLoad& out)
 {
-    const ZoneDay& day = zone_day(run, r);
+    const balance::ZoneDay& day = zone_day(run, r);
     const building::Use& use = b.rooms[r].use;
     out.wettest_kg_per_kg = std::max(out.wettest_kg_per_kg, *std::ranges::max_element(day.humidity_ratio));
     if (!out.can_be()) return;
@@ -167,7 +167,7 @@ void find_most_humid(const Building& b, const Run& run, std::size_t r, RoomLoad&
 
 /// A limit that was typed holds at all times. One that is assumed asks for nothing while the room is not cooled: no coil
 /// runs then.
-std::vector<double> asked_latent_W(const building::Room& room, const ZoneDay& day)
+std::vector<double> asked_latent_W(const building::Room& room, const balance::ZoneDay& day)
 {
     std::vector<double> out = day.latent_W;
     if (!room.use.humidity_limit)
@@ -178,7 +178,7 @@ std::vector<double> asked_latent_W(const building::Room& room, const ZoneDay& da
 
 void add_cooling(const Building& b, const Run& run, std::size_t r, RoomLoad& out)
 {
-    const ZoneDay& day = zone_day(run, r);
+    const balance::ZoneDay& day = zone_day(run, r);
     const std::vector<double> latent_W = asked_latent_W(b.rooms[r], day);
     out.cooling_days.push_back({run.day.name, run.day.month, run.day.clock_ahead_h, day.cooling_W, latent_W});
     const auto [coldest, warmest] = std::ranges::minmax(day.air_C);
@@ -245,7 +245,7 @@ DesignLoads design_loads(const Building& building, const DesignOptions& options)
     quantity::Hash all;
     all.add_bits(building.fingerprint);
     for (const Run& run : runs) {
-        const PeriodicDay& d = run.result;
+        const balance::PeriodicDay& d = run.result;
         out.runs.push_back({run.setbacks ? run.day.name : run.day.name + " without set-backs", d.days, d.residual_K,
                             d.worst_closure, d.converged, d.unsettled_steps, run.day.humidity_capped_at_saturation,
                             film_residual(d), d.share_kept});

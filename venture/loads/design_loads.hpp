@@ -4,9 +4,9 @@
 #include <string>
 #include <vector>
 
+#include <venture/balance/thermal_model.hpp>
 #include <venture/building/building.hpp>
 #include <venture/loads/room_loads.hpp>
-#include <venture/loads/thermal_model.hpp>
 
 namespace venture::loads {
 
@@ -35,7 +35,7 @@ struct DesignLoads {
 
 /// One cause of a load, with everything else at the room's set-point and without gains.
 struct LoadCause {
-    Forcing forcing = Forcing::other;
+    balance::Forcing forcing = balance::Forcing::other;
     double load_W = 0.0; ///< heating or cooling, as asked; negative if it lessens the load
 };
 

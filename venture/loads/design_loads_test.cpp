@@ -18,9 +18,9 @@ const RoomLoad& load_of(const DesignLoads& d, std::string_view room)
     return *std::ranges::find(d.loads.rooms, room, &RoomLoad::room);
 }
 
-building::Input sunny_room()
+input::Input sunny_room()
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.rooms[0].use.cooling_setpoint = 25.0;
     in.rooms[0].openings = {window("south", 3.0, 1.5)};
     return in;
@@ -28,7 +28,7 @@ building::Input sunny_room()
 
 TEST(PaperSum, IsTheOneThatOneCanDoByHand)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.rooms[0].openings = {window("south", 2.0, 1.5)};
     in.rooms[0].use.infiltration = 0.5;
     const DesignLoads d = design_loads(built(in));
@@ -51,15 +51,15 @@ TEST(DesignLoads, BalanceTheAirInTheHourOfThePeak)
 
 TEST(DesignLoads, DoNotDependOnTheOrderOfRooms)
 {
-    building::Input in = shell();
+    input::Input in = shell();
     for (int i = 0; i < 6; ++i) {
-        building::RoomInput r = room("R", 5.0 * i, 0, 5, 4);
-        r.name = std::string{"Room "} + static_cast<char>('A' + (i * 5) % 6);
+        input::RoomInput r = room("R", 5.0 * i, 0, 5, 4);
+        r.name = "Room " + static_cast<char>('A' + (i * 5) % 6);
         r.use.cooling_setpoint = 25.0;
         r.openings = {window("south", 2.0, 1.2)};
         in.rooms.push_back(r);
     }
-    building::Input shuffled = in;
+    input::Input shuffled = in;
     std::shuffle(shuffled.rooms.begin(), shuffled.rooms.end(), std::mt19937{3});
     const DesignLoads a = design_loads(built(in)), b = design_loads(built(shuffled));
     for (const RoomLoad& r : a.loads.rooms) { // to the bit
@@ -80,7 +80,7 @@ TEST(DesignLoads, DoNotDependOnTheNumberOfThreads)
 TEST(DesignLoads, TurnWithTheBuilding)
 {
     // A window to the plan's east with the plan turned by 90 degrees is a window to the south.
-    building::Input south = sunny_room(), turned = one_room();
+    input::Input south = sunny_room(), turned = one_room();
     turned.rooms[0].size = quantity::QuantityList{4.0, 5.0};
     turned.rooms[0].use.cooling_setpoint = 25.0;
     turned.rooms[0].openings = {window("east", 3.0, 1.5)};
@@ -92,10 +92,10 @@ TEST(DesignLoads, TurnWithTheBuilding)
 
 TEST(DesignLoads, RiseWithGlassAndFallWithInsulation)
 {
-    building::Input plain = sunny_room(), more_glass = sunny_room(), thicker = sunny_room();
+    input::Input plain = sunny_room(), more_glass = sunny_room(), thicker = sunny_room();
     more_glass.rooms[0].openings[0].width = 4.5;
     thicker.build_ups[0] = build_up("wall", {"100 mm brick", "200 mm wool", "100 mm brick"});
-    const auto load = [](const building::Input& in) { return design_loads(built(in)).loads.rooms[0]; };
+    const auto load = [](const input::Input& in) { return design_loads(built(in)).loads.rooms[0]; };
     EXPECT_GT(load(more_glass).cooling_W, load(plain).cooling_W);
     EXPECT_GT(load(more_glass).heating_W, load(plain).heating_W);
     EXPECT_LT(load(thicker).heating_W, load(plain).heating_W);
@@ -103,31 +103,31 @@ TEST(DesignLoads, RiseWithGlassAndFallWithInsulation)
 
 TEST(DesignLoads, PeakAtClockTime)
 {
-    building::Input standard = sunny_room(), summer_time = sunny_room();
-    summer_time.site.summer_time_first = std::string{"29 March"};
-    summer_time.site.summer_time_last = std::string{"24 October"};
+    input::Input standard = sunny_room(), summer_time = sunny_room();
+    summer_time.site.summer_time_first = "29 March";
+    summer_time.site.summer_time_last = "24 October";
     const int a = design_loads(built(standard)).loads.rooms[0].cooling_when.clock_hour;
     EXPECT_EQ(design_loads(built(summer_time)).loads.rooms[0].cooling_when.clock_hour, a + 1);
 }
 
 TEST(DesignLoads, ShiftProfilesWithTheClock)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.rooms[0].use.cooling_setpoint = 25.0;
     in.rooms[0].use.equipment_power = 3000.0;
-    in.rooms[0].use.equipment_profile = std::string{"at ten"};
-    building::ProfileInput p;
-    p.name = std::string{"at ten"};
+    in.rooms[0].use.equipment_profile = "at ten";
+    input::ProfileInput p;
+    p.name = "at ten";
     p.hours = quantity::TextList{{"10-11 100 %", {}}};
     in.profiles = {p};
-    in.site.summer_time_first = std::string{"29 March"};
-    in.site.summer_time_last = std::string{"24 October"};
+    in.site.summer_time_first = "29 March";
+    in.site.summer_time_last = "24 October";
     EXPECT_EQ(design_loads(built(in)).loads.rooms[0].cooling_when.clock_hour, 10);
 }
 
 TEST(DesignLoads, LetAnUnheatedRoomFloatBetweenItsNeighbours)
 {
-    building::Input in = shell();
+    input::Input in = shell();
     in.rooms = {room("A", 0, 0, 5, 4), room("Store", 5, 0, 3, 4)};
     in.rooms[1].use.heating_setpoint = {};
     const DesignLoads d = design_loads(built(in));
@@ -141,9 +141,9 @@ TEST(DesignLoads, SendBeamToTheFloorAndLoseSomeAgain)
     const building::Building b = built(sunny_room());
     const auto compiled = compile(b, climate::cooling_design_day(b.site, b.site.months[0]));
     double shares = 0.0, glass_m2 = 0.0;
-    for (const Surface& s : compiled.model.surfaces) {
-        const auto& drives = std::get<ZoneFace>(s.inside).absorbed_W;
-        if (s.part == Part::window) {
+    for (const balance::Surface& s : compiled.model.surfaces) {
+        const auto& drives = std::get<balance::ZoneFace>(s.inside).absorbed_W;
+        if (s.part == balance::Part::window) {
             glass_m2 += drives.at(0).factor; // what the glass takes up flows in beside
             continue;
         }
@@ -155,11 +155,11 @@ TEST(DesignLoads, SendBeamToTheFloorAndLoseSomeAgain)
     EXPECT_GT(shares, 0.9);
 }
 
-building::ShadeInput screen()
+input::ShadeInput screen()
 {
-    building::ShadeInput s;
-    s.name = std::string{"screen"};
-    s.place = std::string{"outside"};
+    input::ShadeInput s;
+    s.name = "screen";
+    s.place = "outside";
     s.transmittance = 0.1;
     s.reflectance = 0.5;
     return s;
@@ -167,12 +167,12 @@ building::ShadeInput screen()
 
 double peak_with_shade(const std::string& use, std::optional<double> above = {})
 {
-    building::Input in = sunny_room();
+    input::Input in = sunny_room();
     in.rooms[0].use.equipment_power = 800.0;
     in.shades = {screen()};
     in.shades[0].use = use;
     if (above) in.shades[0].above = *above;
-    in.fabric.shade = std::string{"screen"};
+    in.fabric.shade = "screen";
     return design_loads(built(in)).loads.rooms[0].cooling_W;
 }
 
@@ -190,11 +190,11 @@ TEST(DesignLoads, FallWithShadesByTheirRuleOfUse)
 
 DesignLoads loads_with_shutter(const std::string& use, std::optional<double> resistance)
 {
-    building::Input in = sunny_room();
+    input::Input in = sunny_room();
     in.shades = {screen()};
     in.shades[0].use = use;
     if (resistance) in.shades[0].resistance = *resistance;
-    in.fabric.shade = std::string{"screen"};
+    in.fabric.shade = "screen";
     return design_loads(built(in));
 }
 
@@ -219,16 +219,16 @@ TEST(DesignLoads, CountOnAShutterInWinterOnlyIfItIsAlwaysDown)
 
 TEST(DesignLoads, KeepTheWarmthInBehindAShutterAtNight)
 {
-    building::Input in = sunny_room();
+    input::Input in = sunny_room();
     in.shades = {screen()};
-    in.shades[0].use = std::string{"at night"};
+    in.shades[0].use = "at night";
     const auto conductance = [&](double hour) {
         const building::Building b = built(in);
         const auto compiled = compile(b, climate::cooling_design_day(b.site, b.site.months[0]));
         const auto& model = compiled.model;
-        for (const Surface& s : model.surfaces)
-            if (s.part == Part::window) {
-                const auto& face = std::get<OutdoorFace>(s.outside);
+        for (const balance::Surface& s : model.surfaces)
+            if (s.part == balance::Part::window) {
+                const auto& face = std::get<balance::OutdoorFace>(s.outside);
                 const double film = face.film_by_step
                                         ? model.value(*face.film_by_step, static_cast<std::size_t>(6.0 * hour), 0.5)
                                         : face.film_W_per_m2K;
@@ -236,7 +236,7 @@ TEST(DesignLoads, KeepTheWarmthInBehindAShutterAtNight)
             }
         return 0.0;
     };
-    in.fabric.shade = std::string{"screen"};
+    in.fabric.shade = "screen";
     const double open = conductance(0.0);
     in.shades[0].resistance = 0.15;
     EXPECT_NEAR(conductance(12.0), open, 1e-12);
@@ -245,14 +245,14 @@ TEST(DesignLoads, KeepTheWarmthInBehindAShutterAtNight)
 
 TEST(DesignLoads, LoseHeatThroughThermalBridges)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     const DesignLoads without = design_loads(built(in));
-    building::ThermalBridgeInput junction, fixing;
-    junction.name = std::string{"wall to slab"};
-    junction.room = fixing.room = std::string{"Room"};
+    input::ThermalBridgeInput junction, fixing;
+    junction.name = "wall to slab";
+    junction.room = fixing.room = "Room";
     junction.psi = 0.2;
     junction.length = 18.0;
-    fixing.name = std::string{"brackets"};
+    fixing.name = "brackets";
     fixing.chi = 0.05;
     fixing.count = 8.0;
     in.thermal_bridges = {junction, fixing};
@@ -262,19 +262,19 @@ TEST(DesignLoads, LoseHeatThroughThermalBridges)
     EXPECT_NEAR(with.loads.rooms[0].heating_W - without.loads.rooms[0].heating_W, more,
                 0.08 * more); // what is held is the operative temperature; the air is warmer
     in.thermal_bridges[1].chi = {};
-    EXPECT_FALSE(building::resolve(in).building);
+    EXPECT_FALSE(resolve::resolve(in).building);
 }
 
 TEST(DesignLoads, LieOnTheGroundThatTheProjectDescribes)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.ground.outdoor_mean = 9.0;
     in.ground.outdoor_amplitude = 7.0;
     const building::Building b = built(in);
     const auto compiled = compile(b, climate::winter_design_day(b.site));
-    for (const Surface& s : compiled.model.surfaces) {
-        if (s.part != Part::ground) continue;
-        const double ground = compiled.model.value(std::get<FixedFace>(s.outside).temperature_C, 0, 0.0);
+    for (const balance::Surface& s : compiled.model.surfaces) {
+        if (s.part != balance::Part::ground) continue;
+        const double ground = compiled.model.value(std::get<balance::FixedFace>(s.outside).temperature_C, 0, 0.0);
         EXPECT_NEAR(ground, b.build_ups.back().ground->design_ground_C, 1e-12);
     }
     const DesignLoads d = design_loads(b);
@@ -283,7 +283,7 @@ TEST(DesignLoads, LieOnTheGroundThatTheProjectDescribes)
 
 TEST(Coincident, IsAtMostTheSumOfPeaksAndAtLeastTheLargest)
 {
-    building::Input in = shell();
+    input::Input in = shell();
     in.rooms = {room("East", 0, 0, 5, 4), room("West", 8, 0, 5, 4)};
     in.rooms[0].openings = {window("east", 3.0, 1.5)};
     in.rooms[1].openings = {window("west", 3.0, 1.5)};

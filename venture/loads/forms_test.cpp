@@ -11,7 +11,7 @@ namespace venture::loads {
 namespace {
 
 using namespace testing_data;
-using building::Input;
+using input::Input;
 using quantity::QuantityList;
 using quantity::TextList;
 
@@ -20,15 +20,15 @@ Input used()
 {
     Input in = one_room();
     in.project.year = 2027.0;
-    building::RoomInput& room = in.rooms[0];
+    input::RoomInput& room = in.rooms[0];
     room.use.cooling_setpoint = 25.0;
     room.use.people = 4.0;
     room.use.lighting = 10.0;
     room.use.equipment = 12.0;
     room.use.ventilation_per_person = 0.010;
     room.openings = {window("south", 2.0, 1.5)};
-    building::ProfileInput day;
-    day.name = std::string{"day"};
+    input::ProfileInput day;
+    day.name = "day";
     day.hours = TextList{{"08-12 100 %", {}}, {"12-13 40 %", {}}, {"13-17 100 %", {}}};
     in.profiles = {day};
     return in;
@@ -36,18 +36,18 @@ Input used()
 
 void go_by(Input& in, const char* hours)
 {
-    using building::UseInput;
+    using input::UseInput;
     for (const auto profile : {&UseInput::people_profile, &UseInput::lighting_profile, &UseInput::equipment_profile,
                                &UseInput::ventilation_profile})
         in.rooms[0].use.*profile = std::string{hours};
 }
 
-building::GainInput gain(const char* name, const char* kind)
+input::GainInput gain(const char* name, const char* kind)
 {
-    building::GainInput g;
+    input::GainInput g;
     g.name = std::string{name};
     g.kind = std::string{kind};
-    g.profile = std::string{"day"};
+    g.profile = "day";
     return g;
 }
 
@@ -86,8 +86,8 @@ std::vector<TwoForms> forms()
          [](Input&) {}},
         {"a_calendar_of_one_profile",
          [](Input& in) {
-             building::CalendarInput c;
-             c.name = std::string{"all year"};
+             input::CalendarInput c;
+             c.name = "all year";
              c.rules = TextList{{"every day: day", {}}};
              in.calendars = {c};
              go_by(in, "all year");
@@ -95,8 +95,8 @@ std::vector<TwoForms> forms()
          [](Input&) {}},
         {"closed_at_weekends", // design days take the busiest day of their month
          [](Input& in) {
-             building::CalendarInput c;
-             c.name = std::string{"weekdays"};
+             input::CalendarInput c;
+             c.name = "weekdays";
              c.rules = TextList{{"every day: never", {}}, {"weekdays: day", {}}};
              in.calendars = {c};
              go_by(in, "weekdays");
@@ -133,19 +133,19 @@ std::vector<TwoForms> forms()
          [](Input&) {}},
         {"hours_or_three_profiles",
          [](Input& in) {
-             using building::UseInput;
+             using input::UseInput;
              for (const auto profile :
                   {&UseInput::people_profile, &UseInput::lighting_profile, &UseInput::equipment_profile})
                  in.rooms[0].use.*profile = {};
-             in.rooms[0].use.hours = std::string{"day"};
+             in.rooms[0].use.hours = "day";
          },
          [](Input&) {}},
         {"a_calendar_on_another_or_in_one",
          [](Input& in) {
-             building::CalendarInput c, d;
-             c.name = std::string{"c"};
+             input::CalendarInput c, d;
+             c.name = "c";
              c.rules = TextList{{"every day: d", {}}, {"July: never", {}}, {"21 July: d", {}}};
-             d.name = std::string{"d"};
+             d.name = "d";
              d.rules = TextList{{"every day: never", {}}, {"weekdays: day", {}}};
              in.calendars = {c, d};
              go_by(in, "c");
@@ -153,12 +153,12 @@ std::vector<TwoForms> forms()
          [](Input&) {}},
         {"a_type_or_the_room_itself",
          [](Input& in) {
-             building::RoomTypeInput t;
-             t.name = std::string{"t"};
+             input::RoomTypeInput t;
+             t.name = "t";
              t.use = in.rooms[0].use;
              t.use.heating_setpoint = 21.0;
              in.rooms[0].use = {};
-             in.rooms[0].type = std::string{"t"};
+             in.rooms[0].type = "t";
              in.room_types = {t};
          },
          [](Input& in) { in.rooms[0].use.heating_setpoint = 21.0; }},
@@ -189,14 +189,14 @@ std::vector<TwoForms> forms()
          [](Input& in) { in.rooms[0].use.infiltration = 0.7; }}, // 30 m3/h of 60 m3
         {"a_colour_or_an_absorptance",
          [](Input& in) {
-             in.fabric.wall_colour = std::string{"dark"};
-             in.fabric.roof_colour = std::string{"dark"};
+             in.fabric.wall_colour = "dark";
+             in.fabric.roof_colour = "dark";
          },
          [](Input& in) { in.build_ups[0].absorptance = in.build_ups[2].absorptance = 0.8; }},
         {"a_carpet_or_its_layer",
          [](Input& in) {
              in.build_ups.push_back(build_up("carpet", {"0.1 m2K/W carpet"}));
-             in.rooms[0].use.floor_finish = std::string{"carpet"};
+             in.rooms[0].use.floor_finish = "carpet";
          },
          [](Input& in) {
              in.build_ups[3] = build_up("slab", {"100 mm wool", "150 mm concrete", "0.1 m2K/W carpet"});
@@ -215,9 +215,9 @@ TEST(Activity, GoesByTheAirAndComesNearWattsWhereItIsHeld)
     for (Input* in : {&by_activity, &in_watts}) {
         go_by(*in, "day");
         in->rooms[0].use.people = 8.0;
-        in->rooms[0].use.control = std::string{"air"};
+        in->rooms[0].use.control = "air";
     }
-    by_activity.rooms[0].use.activity = std::string{"office work"};
+    by_activity.rooms[0].use.activity = "office work";
     in_watts.rooms[0].use.sensible_per_person = sensible_W;
     in_watts.rooms[0].use.latent_per_person = 130.0 - sensible_W;
     const auto loads = [](const Input& in) { return design_loads(built(in)).loads.rooms.at(0); };
@@ -241,7 +241,7 @@ TEST(TypedLoads, StandInSumsBesideWhatWasComputed)
     in.rooms[0].heating_load = 5000.0;
     in.rooms[0].sensible_load = 3000.0;
     in.rooms[0].latent_load = 400.0;
-    in.rooms[0].load_reason = std::string{"by hand"};
+    in.rooms[0].load_reason = "by hand";
     const RoomLoads all = design_loads(built(in)).loads;
     const RoomLoad& typed = all.rooms.at(0);
     EXPECT_DOUBLE_EQ(typed.heating_W, 5000.0);
@@ -256,8 +256,8 @@ TEST(TypedLoads, StandInSumsBesideWhatWasComputed)
 TEST(Calendars, CloseTheDesignDaysOfMonthsThatTheyClose)
 {
     Input in = used();
-    building::CalendarInput c;
-    c.name = std::string{"school"};
+    input::CalendarInput c;
+    c.name = "school";
     c.rules = TextList{{"every day: day", {}}, {"July: never", {}}};
     in.calendars = {c};
     go_by(in, "school");
@@ -279,7 +279,7 @@ TEST(Voids, TakeTheHeatOfLightsOutOfTheRoomBelow)
     const RoomLoads before = design_loads(built(in)).loads;
     in.rooms[0].use.lighting_to_void = 0.5;
     const RoomLoads lost = design_loads(built(in)).loads;
-    in.rooms[0].void_room = std::string{"Void"};
+    in.rooms[0].void_room = "Void";
     const RoomLoads kept = design_loads(built(in)).loads;
     EXPECT_LT(lost.rooms[0].cooling_sensible_W, before.rooms[0].cooling_sensible_W);
     EXPECT_GT(kept.rooms[1].highest_air_C, lost.rooms[1].highest_air_C + 1.0);

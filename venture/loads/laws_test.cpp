@@ -19,7 +19,7 @@ namespace {
 
 using namespace testing_data;
 using building::Building;
-using building::Input;
+using input::Input;
 
 class AnyBuilding : public testing::TestWithParam<unsigned> {
 protected:
@@ -32,14 +32,14 @@ INSTANTIATE_TEST_SUITE_P(Seeds, AnyBuilding, testing::Range(1U, 25U));
 void expect_parts_add_up(const Building& b, const climate::DesignDay& day)
 {
     const Compiled compiled = compile(b, day);
-    Recording recorded;
-    PeriodicOptions options{};
+    balance::Recording recorded;
+    balance::PeriodicOptions options{};
     options.record = &recorded;
-    const PeriodicDay all = run_periodic_day(compiled.model, options);
+    const balance::PeriodicDay all = run_periodic_day(compiled.model, options);
     ASSERT_TRUE(all.converged);
     const auto parts = load_parts(compiled.model, recorded, 20.0);
     for (std::size_t z = 0; z < all.zones.size(); ++z) {
-        const ZoneDay& zone = all.zones[z];
+        const balance::ZoneDay& zone = all.zones[z];
         const double peak = std::max(std::ranges::max(zone.heating_W), std::ranges::max(zone.cooling_W));
         for (std::size_t h = 0; h < 24; ++h) {
             double sum = 0.0;
@@ -68,8 +68,8 @@ TEST(Stratification, IsACauseOfItsOwn)
     double sum = 0.0, moisture = 0.0, layers = 0.0;
     for (const LoadCause& c : causes_of_heating(b, 0, load)) {
         sum += c.load_W;
-        if (c.forcing == Forcing::moisture) moisture = c.load_W;
-        if (c.forcing == Forcing::stratification) layers = c.load_W;
+        if (c.forcing == balance::Forcing::moisture) moisture = c.load_W;
+        if (c.forcing == balance::Forcing::stratification) layers = c.load_W;
     }
     EXPECT_NEAR(sum, load.heating_W, 1e-3 * load.heating_W + 2.0); // causes of less than a watt are left out
     EXPECT_EQ(moisture, 0.0);
@@ -86,7 +86,7 @@ TEST(Stratification, RaisesWhatIsHeldByAsMuchOfItAsIsAir)
     const auto held_C = [&](const char* control) {
         in.rooms[0].use.control = std::string{control};
         const Building b = built(in);
-        const ThermalModel m = compile(b, climate::winter_design_day(b.site)).model;
+        const balance::ThermalModel m = compile(b, climate::winter_design_day(b.site)).model;
         return m.value(*m.zones[0].heat_below_C, 0, 0.0);
     };
     EXPECT_NEAR(held_C("air"), 20.0 + air_K, 1e-12);
@@ -100,7 +100,7 @@ Input renamed(Input in, unsigned seed)
 {
     std::mt19937 random{seed};
     std::map<std::string, std::string> new_names;
-    for (const building::RoomInput& r : in.rooms) {
+    for (const input::RoomInput& r : in.rooms) {
         std::string name;
         for (int i = 0; i < 6; ++i) name += static_cast<char>('a' + random() % 26);
         new_names[*r.name] = name;
@@ -108,11 +108,11 @@ Input renamed(Input in, unsigned seed)
     const auto rename = [&](quantity::Given<std::string>& name) {
         if (name) name = new_names.at(*name);
     };
-    for (building::RoomInput& r : in.rooms) {
+    for (input::RoomInput& r : in.rooms) {
         rename(r.name);
-        for (building::OpeningInput& o : r.openings) rename(o.to);
-        for (building::FaceInput& f : r.faces) rename(f.room);
-        for (building::TransferAirInput& air : r.transfer_air) rename(air.from);
+        for (input::OpeningInput& o : r.openings) rename(o.to);
+        for (input::FaceInput& f : r.faces) rename(f.room);
+        for (input::TransferAirInput& air : r.transfer_air) rename(air.from);
     }
     return in;
 }
@@ -154,14 +154,14 @@ double left_cooling_W(const char* left, const char* right, const char* says)
     in.build_ups.push_back(build_up("one-sided", {"150 mm concrete", "80 mm wool", "10 mm brick"}));
     in.rooms = {room(left, 0, 0, 5, 4), room(right, 5, 0, 5, 4)};
     in.rooms[0].openings = {window("south", 3.0, 1.8)};
-    for (building::RoomInput& r : in.rooms) {
+    for (input::RoomInput& r : in.rooms) {
         r.use.cooling_setpoint = 25.0;
         r.use.equipment_power = 800.0;
-        r.use.equipment_profile = std::string{"08-18"};
+        r.use.equipment_profile = "08-18";
         if (*r.name != says) continue;
-        building::FaceInput face;
+        input::FaceInput face;
         face.on = std::string{&r == in.rooms.data() ? "east" : "west"};
-        face.build_up = std::string{"one-sided"};
+        face.build_up = "one-sided";
         r.faces = {face};
     }
     return design_loads(built(in)).loads.rooms[0].cooling_W;
@@ -179,22 +179,22 @@ TEST(Partitions, ThatNobodyTurnsStandHalfEachWay)
 {
     Input in = shell();
     in.build_ups.push_back(build_up("one-sided", {"150 mm concrete", "80 mm wool", "10 mm brick"}));
-    in.fabric.inner_wall = std::string{"one-sided"};
+    in.fabric.inner_wall = "one-sided";
     in.rooms = {room("A", 0, 0, 5, 4), room("B", 5, 0, 5, 4)};
-    for (building::RoomInput& r : in.rooms) {
+    for (input::RoomInput& r : in.rooms) {
         r.use.cooling_setpoint = 25.0;
         r.use.equipment_power = 800.0;
-        r.use.equipment_profile = std::string{"08-18"};
-        building::FaceInput end; // so that morning and evening sun treat both alike
+        r.use.equipment_profile = "08-18";
+        input::FaceInput end; // so that morning and evening sun treat both alike
         end.on = std::string{*r.name == "A" ? "west" : "east"};
-        end.beyond = std::string{"no exchange"};
+        end.beyond = "no exchange";
         r.faces = {end};
     }
     EXPECT_NE(problem_of(in, quantity::codes::either_way).message.find("'A' and 'B'"), std::string::npos);
     const RoomLoads all = design_loads(built(in)).loads;
     EXPECT_NEAR(all.rooms[0].cooling_W, all.rooms[1].cooling_W, 1e-6 * all.rooms[0].cooling_W);
-    in.fabric.inner_wall = std::string{"wall"}; // the same from both sides
-    for (const auto& p : building::resolve(in).problems) EXPECT_NE(p.code, quantity::codes::either_way);
+    in.fabric.inner_wall = "wall"; // the same from both sides
+    for (const auto& p : resolve::resolve(in).problems) EXPECT_NE(p.code, quantity::codes::either_way);
 }
 
 /// Behind a party wall lies a room like this one: the same as with that room there.
@@ -202,21 +202,21 @@ TEST(PartyWalls, CountTheirInnerHalf)
 {
     const auto cooling_W = [](bool with_neighbour, const char* beyond) {
         Input in = shell();
-        in.fabric.inner_wall = std::string{"thick"};
-        in.fabric.party_wall = std::string{"thick"};
+        in.fabric.inner_wall = "thick";
+        in.fabric.party_wall = "thick";
         in.build_ups.push_back(build_up("thick", {"80 mm brick"}));
         in.rooms = {room("A", 0, 0, 5, 4)};
         if (with_neighbour) in.rooms.push_back(room("B", 5, 0, 5, 4));
-        for (building::RoomInput& r : in.rooms) {
+        for (input::RoomInput& r : in.rooms) {
             r.use.cooling_setpoint = 25.0;
             r.use.equipment_power = 800.0;
-            r.use.equipment_profile = std::string{"08-18"};
+            r.use.equipment_profile = "08-18";
             r.openings = {window("south", 2.0, 1.5)};
             if (with_neighbour) continue;
-            building::FaceInput face;
-            face.on = std::string{"east"};
+            input::FaceInput face;
+            face.on = "east";
             face.beyond = std::string{beyond};
-            face.build_up = std::string{"thick"};
+            face.build_up = "thick";
             r.faces = {face};
         }
         return design_loads(built(in)).loads.rooms[0].cooling_W;
@@ -233,22 +233,22 @@ Input turned_over(Input in)
 {
     in.site.latitude = -*in.site.latitude;
     in.site.plan_bearing = -*in.site.plan_bearing;
-    for (building::MonthInput& m : in.site.months) m.month = std::fmod(*m.month + 5.0, 12.0) + 1.0;
+    for (input::MonthInput& m : in.site.months) m.month = std::fmod(*m.month + 5.0, 12.0) + 1.0;
     if (in.site.summer_time_first) {
-        in.site.summer_time_first = std::string{"29 September"};
-        in.site.summer_time_last = std::string{"24 April"};
+        in.site.summer_time_first = "29 September";
+        in.site.summer_time_last = "24 April";
     }
     const auto side = [](quantity::Given<std::string>& word) {
         if (!word) return;
         if (*word == "north")
-            word = std::string{"south"};
+            word = "south";
         else if (*word == "south")
-            word = std::string{"north"};
+            word = "north";
     };
-    for (building::RoomInput& r : in.rooms) {
+    for (input::RoomInput& r : in.rooms) {
         (*r.at.value)[1] = -(*r.at)[1] - (*r.size)[1];
-        for (building::OpeningInput& o : r.openings) side(o.in);
-        for (building::FaceInput& f : r.faces) side(f.on);
+        for (input::OpeningInput& o : r.openings) side(o.in);
+        for (input::FaceInput& f : r.faces) side(f.on);
     }
     return in;
 }
@@ -277,8 +277,8 @@ TEST_P(AnyBuilding, HasTheSameLoadsInTheOtherHemisphere)
             EXPECT_EQ(theirs.month, there.month);
             EXPECT_EQ(theirs.clock_ahead_h, there.clock_ahead_h);
         }
-        const PeriodicDay a = run_periodic_day(compile(north, day).model),
-                          b = run_periodic_day(compile(south, there).model);
+        const balance::PeriodicDay a = run_periodic_day(compile(north, day).model),
+                                   b = run_periodic_day(compile(south, there).model);
         for (std::size_t z = 0; z < a.zones.size(); ++z)
             for (std::size_t h = 0; h < 24; ++h) {
                 const double peak =
@@ -300,7 +300,7 @@ TEST_P(AnyBuilding, CountsGainsAirAndAreasOnce)
     const double density = room_air_density_kg_per_m3(climate::winter_design_day(b.site).pressure);
     for (std::size_t r = 0; r < b.rooms.size(); ++r) {
         const building::Room& room = b.rooms[r];
-        const building::UseInput& u = in.rooms[r].use;
+        const input::UseInput& u = in.rooms[r].use;
         double watts = 0.0, moisture = 0.0;
         for (const building::Gain& gain : room.use.gains) {
             watts += gain.sensible_W() + gain.to_void_W + gain.lost_W;
@@ -309,7 +309,7 @@ TEST_P(AnyBuilding, CountsGainsAirAndAreasOnce)
         const double people = *u.people, area = room.floor_area_m2;
         EXPECT_NEAR(watts, people * room.use.sensible_per_person_W.value + (*u.lighting + *u.equipment) * area, 1e-6);
         EXPECT_NEAR(moisture, *u.moisture + people * room.use.latent_per_person_W.value / 2.501e6, 1e-9);
-        const Zone& zone = winter.model.zones[winter.zone_of_room[r]];
+        const balance::Zone& zone = winter.model.zones[winter.zone_of_room[r]];
         const double air = winter.model.value(zone.ventilation_kg_per_s, 0, 0.5) / density,
                      leaks = winter.model.value(zone.infiltration_kg_per_s, 0, 0.5) / density;
         EXPECT_NEAR(air, people * *u.ventilation_per_person, 1e-9);
@@ -322,7 +322,7 @@ TEST_P(AnyBuilding, CountsGainsAirAndAreasOnce)
     EXPECT_NEAR(built_m2, floors_m2, 1e-6);
     double faces_m2 = 0.0;
     for (const building::Surface& s : b.surfaces) faces_m2 += s.gross_m2;
-    for (const Surface& s : winter.model.surfaces) model_m2 += s.area_m2;
+    for (const balance::Surface& s : winter.model.surfaces) model_m2 += s.area_m2;
     EXPECT_NEAR(model_m2, faces_m2, 1e-6);
 }
 

@@ -13,7 +13,7 @@ using namespace testing_data;
 using testing::HasSubstr;
 namespace codes = quantity::codes;
 
-std::vector<quantity::Problem> findings_of(const building::Input& in)
+std::vector<quantity::Problem> findings_of(const input::Input& in)
 {
     const building::Building b = built(in);
     return load_findings(b, design_loads(b).loads);
@@ -26,9 +26,9 @@ const quantity::Problem* find(const std::vector<quantity::Problem>& all, std::st
     return nullptr;
 }
 
-building::Input occupied()
+input::Input occupied()
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.rooms[0].use.people = 2.0;
     in.rooms[0].use.ventilation_per_person = 0.010;
     return in;
@@ -38,7 +38,7 @@ TEST(LoadFindings, AreNoneOfAnOrdinaryRoom) { EXPECT_TRUE(findings_of(occupied()
 
 TEST(LoadFindings, TellPeopleInAHotRoom)
 {
-    building::Input in = occupied();
+    input::Input in = occupied();
     in.rooms[0].use.equipment_power = 3000.0;
     in.rooms[0].openings = {window("south", 4.0, 2.0)};
     const auto all = findings_of(in);
@@ -51,7 +51,7 @@ TEST(LoadFindings, TellPeopleInAHotRoom)
 
 TEST(LoadFindings, TellAHumidRoom)
 {
-    building::Input in = occupied();
+    input::Input in = occupied();
     in.rooms[0].use.moisture = 2e-3;
     const auto all = findings_of(in);
     const auto* humid = find(all, codes::too_humid);
@@ -65,7 +65,7 @@ TEST(LoadFindings, TellAHumidRoom)
 /// Kilowatts typed as watts.
 TEST(LoadFindings, TellATypedLoadFarFromTheComputedOne)
 {
-    building::Input in = occupied();
+    input::Input in = occupied();
     const double computed_W = design_loads(built(in)).loads.rooms[0].heating_W;
     in.rooms[0].heating_load = computed_W / 1000.0;
     const auto all = findings_of(in);
@@ -79,7 +79,7 @@ TEST(LoadFindings, TellATypedLoadFarFromTheComputedOne)
 /// What a cooled room without a limit is held at: half, while it is cooled, on design days alone.
 TEST(AssumedHumidity, MakesALatentLoadWhileARoomIsCooled)
 {
-    building::Input in = occupied();
+    input::Input in = occupied();
     in.rooms[0].use.cooling_setpoint = 25.0;
     in.rooms[0].use.people = 8.0;
     const RoomLoad assumed = design_loads(built(in)).loads.rooms[0];
@@ -94,7 +94,7 @@ TEST(AssumedHumidity, MakesALatentLoadWhileARoomIsCooled)
 /// What cannot be is an error with its place, not a number.
 TEST(LoadFindings, TellRoomsThatCannotBe)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.rooms[0].use.cooling_setpoint = {};
     in.rooms[0].use.equipment_power = 1e6;
     building::Building hot = built(in);
@@ -105,7 +105,7 @@ TEST(LoadFindings, TellRoomsThatCannotBe)
     EXPECT_EQ(found[0].code, quantity::codes::cannot_be);
     EXPECT_EQ(found[0].severity, quantity::Severity::error);
     in.rooms[0].use.cooling_setpoint = 26.0; // operative: the air would have to be colder than any
-    in.rooms[0].use.control = std::string{"operative"};
+    in.rooms[0].use.control = "operative";
     EXPECT_NE(find(findings_of(in), codes::cannot_be), nullptr);
     in.rooms[0].use.cooling_setpoint = {};
     in.rooms[0].use.equipment_power = 0.0;

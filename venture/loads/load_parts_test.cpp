@@ -4,36 +4,37 @@
 
 #include <gtest/gtest.h>
 
-#include <venture/loads/boxes_for_tests.hpp>
+#include <venture/balance/boxes_for_tests.hpp>
 #include <venture/loads/load_parts.hpp>
 
 namespace venture::loads {
 namespace {
 
-using namespace testing_boxes;
+using namespace balance::testing_boxes;
 
 /// Two rooms with everything that varies: films, a dead band, limits, gains, sun.
-ThermalModel busy_rooms()
+balance::ThermalModel busy_rooms()
 {
-    ThermalModel m = two_boxes();
-    m.outdoor_air_C = m.add_points(wave(16.0, 9.0, 15.0), Forcing::outdoor_air);
-    const SignalId sky = m.add_constant(5.0, Forcing::sky);
-    for (Surface& s : m.surfaces) {
-        if (std::holds_alternative<OutdoorFace>(s.outside))
-            s.outside = OutdoorFace{.film_W_per_m2K = 12.0,
-                                    .environment_C = m.outdoor_air_C,
-                                    .absorbed_W = {{m.add_blocks(std::vector<double>(24, 100.0), Forcing::sun), 5.0}},
-                                    .long_wave = LongWave{.sky_share = 0.5, .sky_C = sky, .ground_C = m.outdoor_air_C}};
-        std::get<ZoneFace>(s.inside).natural = fabric::NaturalConvection{};
+    balance::ThermalModel m = two_boxes();
+    m.outdoor_air_C = m.add_points(wave(16.0, 9.0, 15.0), balance::Forcing::outdoor_air);
+    const balance::SignalId sky = m.add_constant(5.0, balance::Forcing::sky);
+    for (balance::Surface& s : m.surfaces) {
+        if (std::holds_alternative<balance::OutdoorFace>(s.outside))
+            s.outside = balance::OutdoorFace{
+                .film_W_per_m2K = 12.0,
+                .environment_C = m.outdoor_air_C,
+                .absorbed_W = {{m.add_blocks(std::vector<double>(24, 100.0), balance::Forcing::sun), 5.0}},
+                .long_wave = balance::LongWave{.sky_share = 0.5, .sky_C = sky, .ground_C = m.outdoor_air_C}};
+        std::get<balance::ZoneFace>(s.inside).natural = fabric::NaturalConvection{};
     }
     std::vector<double> work(24, 0.0);
     for (std::size_t h = 8; h < 18; ++h) work[h] = 1.0;
-    m.zones[0].convective_gain_W = {{m.add_blocks(work, Forcing::people), 600.0}};
-    m.zones[0].radiant_gain_W = {{m.add_blocks(work, Forcing::equipment), 900.0}};
-    m.zones[0].infiltration_kg_per_s = {{m.add_constant(0.02, Forcing::coefficient)}};
-    m.zones[0].heat_below_C = m.add_constant(20.0, Forcing::set_point);
-    m.zones[0].cool_above_C = m.add_constant(24.0, Forcing::set_point);
-    m.zones[0].most_cooling_W = m.add_constant(700.0, Forcing::limit);
+    m.zones[0].convective_gain_W = {{m.add_blocks(work, balance::Forcing::people), 600.0}};
+    m.zones[0].radiant_gain_W = {{m.add_blocks(work, balance::Forcing::equipment), 900.0}};
+    m.zones[0].infiltration_kg_per_s = {{m.add_constant(0.02, balance::Forcing::coefficient)}};
+    m.zones[0].heat_below_C = m.add_constant(20.0, balance::Forcing::set_point);
+    m.zones[0].cool_above_C = m.add_constant(24.0, balance::Forcing::set_point);
+    m.zones[0].most_cooling_W = m.add_constant(700.0, balance::Forcing::limit);
     m.zones[0].radiant_weight = 0.5;
     m.zones[0].convective_share = 0.7;
     return m;
@@ -41,12 +42,12 @@ ThermalModel busy_rooms()
 
 TEST(LoadParts, AddUpToTheLoadsOfTheDay)
 {
-    const ThermalModel m = busy_rooms();
-    Recording recorded;
-    const PeriodicOptions fine{.temperature_tolerance_K = 1e-9};
-    PeriodicOptions recording = fine;
+    const balance::ThermalModel m = busy_rooms();
+    balance::Recording recorded;
+    const balance::PeriodicOptions fine{.temperature_tolerance_K = 1e-9};
+    balance::PeriodicOptions recording = fine;
     recording.record = &recorded;
-    const PeriodicDay day = run_periodic_day(m, recording);
+    const balance::PeriodicDay day = run_periodic_day(m, recording);
     ASSERT_TRUE(day.converged);
     double heated = 0.0, cooled = 0.0;
     for (std::size_t h = 0; h < 24; ++h) {
@@ -69,14 +70,14 @@ TEST(LoadParts, AddUpToTheLoadsOfTheDay)
 
 TEST(LoadParts, OfGainsAreNeverMoreThanTheyGive)
 {
-    const ThermalModel m = busy_rooms();
-    Recording recorded;
-    PeriodicOptions options{.temperature_tolerance_K = 1e-9};
+    const balance::ThermalModel m = busy_rooms();
+    balance::Recording recorded;
+    balance::PeriodicOptions options{.temperature_tolerance_K = 1e-9};
     options.record = &recorded;
     (void)run_periodic_day(m, options);
     options.record = nullptr;
     for (const LoadPart& part : load_parts(m, recorded, 22.0, options)) {
-        if (part.forcing != Forcing::people) continue;
+        if (part.forcing != balance::Forcing::people) continue;
         double taken_away = 0.0;
         for (const double load : part.load_W[0]) taken_away -= load;
         EXPECT_GT(taken_away, 0.0);
@@ -86,14 +87,14 @@ TEST(LoadParts, OfGainsAreNeverMoreThanTheyGive)
 
 TEST(Replay, OfEverythingIsTheDayItself)
 {
-    const ThermalModel m = busy_rooms();
-    Recording recorded;
-    PeriodicOptions options{.temperature_tolerance_K = 1e-9};
+    const balance::ThermalModel m = busy_rooms();
+    balance::Recording recorded;
+    balance::PeriodicOptions options{.temperature_tolerance_K = 1e-9};
     options.record = &recorded;
-    const PeriodicDay day = run_periodic_day(m, options);
+    const balance::PeriodicDay day = run_periodic_day(m, options);
     options.record = nullptr;
     options.replay = &recorded;
-    const PeriodicDay again = run_periodic_day(m, options);
+    const balance::PeriodicDay again = run_periodic_day(m, options);
     for (std::size_t h = 0; h < 24; ++h) {
         EXPECT_NEAR(again.zones[0].cooling_W[h], day.zones[0].cooling_W[h], 1e-4);
         EXPECT_NEAR(again.zones[1].air_C[h], day.zones[1].air_C[h], 1e-6);

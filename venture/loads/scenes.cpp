@@ -10,10 +10,10 @@
 namespace venture::loads {
 
 using building::Attitude;
-using building::Caster;
 using building::Obstruction;
-using building::PointBefore;
 using climate::Angle;
+using plan::Caster;
+using plan::PointBefore;
 
 namespace {
 
@@ -48,13 +48,13 @@ void add_if_before(Caster face, std::vector<Caster>& out)
 /// An obstruction, and its outline in convex parts.
 struct Standing {
     const Obstruction& what;
-    building::Polygons level;
+    plan::Polygons level;
 };
 
 std::vector<Standing> all_that_stands(const building::Building& b)
 {
     std::vector<Standing> out;
-    for (const Obstruction& o : b.obstructions) out.push_back({o, building::convex_parts({o.outline, {}})});
+    for (const Obstruction& o : b.obstructions) out.push_back({o, plan::convex_parts({o.outline, {}})});
     return out;
 }
 
@@ -62,50 +62,49 @@ std::vector<Standing> all_that_stands(const building::Building& b)
 void add_casters(const Standing& stands, const Frame& frame, std::vector<Caster>& out)
 {
     const Obstruction& o = stands.what;
-    const auto at = [&](building::GridPoint p, double height_m) {
-        return frame.at({building::to_metres(p.x), building::to_metres(p.y), height_m});
+    const auto at = [&](plan::GridPoint p, double height_m) {
+        return frame.at({plan::to_metres(p.x), plan::to_metres(p.y), height_m});
     };
     for (std::size_t i = 0; i < o.outline.size(); ++i) {
-        const building::GridPoint a = o.outline[i], b = o.outline[(i + 1) % o.outline.size()];
+        const plan::GridPoint a = o.outline[i], b = o.outline[(i + 1) % o.outline.size()];
         add_if_before({at(a, o.base_m), at(b, o.base_m), at(b, o.top_m), at(a, o.top_m)}, out);
     }
     for (const double height_m : {o.top_m, o.base_m})
-        for (const building::Polygon& part : stands.level) {
+        for (const plan::Polygon& part : stands.level) {
             Caster face;
-            for (const building::GridPoint p : part.outline) face.push_back(at(p, height_m));
+            for (const plan::GridPoint p : part.outline) face.push_back(at(p, height_m));
             add_if_before(std::move(face), out);
         }
 }
 
 /// A point of a plane in space.
-building::SurfacePlane::Way spot_of(const building::SurfacePlane& lies, building::GridPoint p)
+building::SurfacePlane::Way spot_of(const building::SurfacePlane& lies, plan::GridPoint p)
 {
     building::SurfacePlane::Way out = lies.zero_m;
     for (std::size_t k = 0; k < 3; ++k)
-        out[k] += building::to_metres(p.x) * lies.along[k] + building::to_metres(p.y) * lies.up[k];
+        out[k] += plan::to_metres(p.x) * lies.along[k] + plan::to_metres(p.y) * lies.up[k];
     return out;
 }
 
 /// Lays a flat roof's own axes along its longest edge, so that directions of the sky lie to it as they would if the whole
 /// plan were turned. @return by how much clockwise, degrees
-double turn_along_longest_edge(building::SurfacePlane& lies, building::Polygons& shape)
+double turn_along_longest_edge(building::SurfacePlane& lies, plan::Polygons& shape)
 {
     double longest = 0.0, x = 1.0, y = 0.0;
-    for (const building::Polygon& p : shape)
+    for (const plan::Polygon& p : shape)
         for (std::size_t i = 0; i < p.outline.size(); ++i) {
-            const building::GridPoint a = p.outline[i], b = p.outline[(i + 1) % p.outline.size()];
-            const double dx = building::to_metres(b.x - a.x), dy = building::to_metres(b.y - a.y),
-                         length = std::hypot(dx, dy);
+            const plan::GridPoint a = p.outline[i], b = p.outline[(i + 1) % p.outline.size()];
+            const double dx = plan::to_metres(b.x - a.x), dy = plan::to_metres(b.y - a.y), length = std::hypot(dx, dy);
             if (length <= longest + nearly_m) continue;
             longest = length;
             x = dx / length;
             y = dy / length;
         }
-    for (building::Polygon& p : shape) {
-        const auto turn = [&](building::Ring& ring) {
-            for (building::GridPoint& q : ring) {
-                const double qx = building::to_metres(q.x), qy = building::to_metres(q.y);
-                q = {building::to_grid(qx * x + qy * y), building::to_grid(qy * x - qx * y)};
+    for (plan::Polygon& p : shape) {
+        const auto turn = [&](plan::Ring& ring) {
+            for (plan::GridPoint& q : ring) {
+                const double qx = plan::to_metres(q.x), qy = plan::to_metres(q.y);
+                q = {plan::to_grid(qx * x + qy * y), plan::to_grid(qy * x - qx * y)};
             }
         };
         turn(p.outline);
@@ -124,12 +123,12 @@ PointBefore corner_of(const building::Building& b, const building::Surface& s, c
 }
 
 /// Plates round every one of an opening's holes, and the holes.
-void add_openings(const building::Opening& o, std::vector<Caster>& casters, building::Polygons& lit)
+void add_openings(const building::Opening& o, std::vector<Caster>& casters, plan::Polygons& lit)
 {
     for (const double from_left : o.from_left_m) {
         const double left = from_left - o.from_left_m.front();
-        lit.push_back(building::rectangle(building::to_grid(left), 0, building::to_grid(left + o.width_m),
-                                          building::to_grid(o.height_m)));
+        lit.push_back(
+            plan::rectangle(plan::to_grid(left), 0, plan::to_grid(left + o.width_m), plan::to_grid(o.height_m)));
         for (Caster caster : casters_of(o.plates, o.width_m, o.height_m)) {
             for (PointBefore& p : caster) p.right_m += left;
             casters.push_back(std::move(caster));
@@ -178,7 +177,7 @@ std::vector<OwnPart> own_parts_of(const building::Building& b)
 {
     struct Plane {
         building::SurfacePlane lies{};
-        building::Polygons shape{};
+        plan::Polygons shape{};
     };
     std::map<std::array<long long, 5>, Plane> planes; // in an order that does not hang on the rooms'
     constexpr double same_direction = 1e-6, same_place_m = 1e-3;
@@ -192,10 +191,10 @@ std::vector<OwnPart> own_parts_of(const building::Building& b)
         if (s.is_slope()) key[4] = static_cast<long long>(&s - b.surfaces.data()) + 1; // stays by itself
         Plane& plane = planes.try_emplace(key, Plane{lies, {}}).first->second;
         const Frame frame{plane.lies, {}};
-        for (building::Polygon p : s.shape) {
-            for (building::GridPoint& q : p.outline) {
+        for (plan::Polygon p : s.shape) {
+            for (plan::GridPoint& q : p.outline) {
                 const PointBefore there = frame.at(spot_of(lies, q));
-                q = {building::to_grid(there.right_m), building::to_grid(there.up_m)};
+                q = {plan::to_grid(there.right_m), plan::to_grid(there.up_m)};
             }
             p.holes.clear();
             plane.shape.push_back(std::move(p));
@@ -203,10 +202,10 @@ std::vector<OwnPart> own_parts_of(const building::Building& b)
     }
     std::vector<OwnPart> out;
     for (const auto& [key, plane] : planes)
-        for (const building::Polygon& whole : building::united(plane.shape))
-            for (const building::Polygon& p : building::convex_parts({whole.outline, {}})) {
-                OwnPart& part = out.emplace_back(OwnPart{.area_m2 = building::area_m2(p)});
-                for (const building::GridPoint q : p.outline) {
+        for (const plan::Polygon& whole : plan::united(plane.shape))
+            for (const plan::Polygon& p : plan::convex_parts({whole.outline, {}})) {
+                OwnPart& part = out.emplace_back(OwnPart{.area_m2 = plan::area_m2(p)});
+                for (const plan::GridPoint q : p.outline) {
                     part.corners.push_back(spot_of(plane.lies, q));
                     part.box.take(part.corners.back());
                 }
@@ -236,8 +235,8 @@ std::optional<Scene::What> scene_of(const building::Building& b, const std::vect
     const Frame frame{lies, opening != nullptr ? corner_of(b, s, *opening) : PointBefore{}};
     Box box;
     const building::SurfacePlane in_space = plane_of(s);
-    for (const building::Polygon& p : s.shape)
-        for (const building::GridPoint q : p.outline) box.take(spot_of(in_space, q));
+    for (const plan::Polygon& p : s.shape)
+        for (const plan::GridPoint q : p.outline) box.take(spot_of(in_space, q));
     for (const OwnPart& part : own_parts) {
         if (!may_matter(part, box)) continue;
         Caster face;
@@ -269,8 +268,8 @@ Scene::Scene(What what) : what_{std::move(what)}
             continue;
         }
         layers_[bare ? 1 : 0] = layers_of(bare);
-        std::vector<building::DiffuseLeft> each;
-        for (const Layer& layer : layers_[bare ? 1 : 0]) each.push_back(building::diffuse_left(layer.shadows, tilt));
+        std::vector<plan::DiffuseLeft> each;
+        for (const Layer& layer : layers_[bare ? 1 : 0]) each.push_back(plan::diffuse_left(layer.shadows, tilt));
         diffuse_[bare ? 1 : 0] = {left(bare, [&](std::size_t k) { return 1.0 - each[k].sky; }),
                                   left(bare, [&](std::size_t k) { return 1.0 - each[k].ground; })};
     }
@@ -286,7 +285,7 @@ std::vector<Scene::Layer> Scene::layers_of(bool bare) const
     std::vector<Caster> so_far;
     for (const Veil* veil : order) {
         so_far.insert(so_far.end(), veil->casters.begin(), veil->casters.end());
-        layers.push_back({1.0 - passes(veil), building::Shadows{what_.lit, so_far}});
+        layers.push_back({1.0 - passes(veil), plan::Shadows{what_.lit, so_far}});
     }
     return layers;
 }
@@ -310,8 +309,8 @@ double Scene::beam_left(const climate::SunPosition& sun, bool bare) const
 {
     if (what_.no_beam) return 0.0;
     const std::vector<Layer>& layers = bare && !layers_[1].empty() ? layers_[1] : layers_[0];
-    const building::DirectionBefore light =
-        building::towards(sun, Angle::degrees(what_.tilt_deg), Angle::degrees(what_.azimuth_deg));
+    const plan::DirectionBefore light =
+        plan::towards(sun, Angle::degrees(what_.tilt_deg), Angle::degrees(what_.azimuth_deg));
     return left(bare, [&](std::size_t k) { return layers[k].shadows.share(light); });
 }
 

@@ -7,7 +7,7 @@
 #include <vector>
 
 #include <venture/building/building.hpp>
-#include <venture/building/shadows.hpp>
+#include <venture/plan/shadows.hpp>
 
 namespace venture::loads {
 
@@ -17,12 +17,12 @@ public:
     /// What lets the same share of light through. Solid: 0 always.
     struct Veil {
         double with_leaves = 0.0, bare = 0.0;
-        std::vector<building::Caster> casters{};
+        std::vector<plan::Caster> casters{};
         friend bool operator==(const Veil&, const Veil&) = default;
     };
     struct What {
         double tilt_deg = 90.0, azimuth_deg = 0.0;
-        building::Polygons lit{};
+        plan::Polygons lit{};
         std::vector<Veil> veils{};
         bool no_beam = false; ///< in permanent shade
         friend bool operator==(const What&, const What&) = default;
@@ -31,7 +31,7 @@ public:
 
     [[nodiscard]] const What& what() const { return what_; }
     /// What is left of light from sky and ground. @param bare  trees without leaves
-    [[nodiscard]] const building::DiffuseLeft& diffuse_left(bool bare) const { return diffuse_[bare ? 1 : 0]; }
+    [[nodiscard]] const plan::DiffuseLeft& diffuse_left(bool bare) const { return diffuse_[bare ? 1 : 0]; }
     /// What is left of the beam of a sun above the horizon.
     [[nodiscard]] double beam_left(const climate::SunPosition& sun, bool bare) const;
 
@@ -39,7 +39,7 @@ private:
     /// All that lets through less than some share, and how much more light it stops than what lets through still less.
     struct Layer {
         double stops = 1.0;
-        building::Shadows shadows;
+        plan::Shadows shadows;
     };
     [[nodiscard]] std::vector<Layer> layers_of(bool bare) const;
     template <class Covered>
@@ -47,7 +47,7 @@ private:
 
     What what_;
     std::vector<Layer> layers_[2]{}; ///< with leaves, bare; densest first; the second is empty where both are the same
-    building::DiffuseLeft diffuse_[2]{};
+    plan::DiffuseLeft diffuse_[2]{};
 };
 
 /// All scenes of a building.

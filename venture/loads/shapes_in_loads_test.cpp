@@ -14,11 +14,11 @@ namespace {
 
 using namespace testing_data;
 
-building::Input three_rooms()
+input::Input three_rooms()
 {
-    building::Input in = shell();
+    input::Input in = shell();
     in.rooms = {room("A", 0, 0, 6, 5), room("B", 6, 0, 4, 5), room("C", 0, 0, 7, 5, "upper")};
-    for (building::RoomInput& r : in.rooms) r.use.cooling_setpoint = 25.0;
+    for (input::RoomInput& r : in.rooms) r.use.cooling_setpoint = 25.0;
     in.rooms[0].openings = {window("south", 3.0, 1.5)};
     in.rooms[1].openings = {window("east", 2.0, 1.2)};
     in.rooms[2].openings = {window("west", 2.0, 1.2)};
@@ -26,18 +26,18 @@ building::Input three_rooms()
 }
 
 /// Corners turned anticlockwise on the plan, and north with them; sides are called by what they look at on the plan.
-building::Input turned(building::Input in, double by_deg, const std::vector<std::pair<std::string, std::string>>& sides)
+input::Input turned(input::Input in, double by_deg, const std::vector<std::pair<std::string, std::string>>& sides)
 {
     const double c = std::cos(by_deg * M_PI / 180.0), s = std::sin(by_deg * M_PI / 180.0);
     in.site.plan_bearing = by_deg;
-    for (building::RoomInput& r : in.rooms) {
+    for (input::RoomInput& r : in.rooms) {
         const double x = (*r.at)[0], y = (*r.at)[1], w = (*r.size)[0], d = (*r.size)[1];
         quantity::PointList corners;
         for (const quantity::Point p : {quantity::Point{x, y}, {x + w, y}, {x + w, y + d}, {x, y + d}})
             corners.push_back({c * p.x_m - s * p.y_m, s * p.x_m + c * p.y_m});
         r.at = r.size = quantity::Given<quantity::QuantityList>{};
         r.corners = corners;
-        for (building::OpeningInput& o : r.openings)
+        for (input::OpeningInput& o : r.openings)
             for (const auto& [old, now] : sides)
                 if (*o.in == old) {
                     o.in = now;
@@ -61,9 +61,9 @@ TEST(TurnedPlan, WithItsNorthHasTheSameLoads)
 }
 
 /// Every room by the six faces of its box, heights above its storey.
-building::Input by_faces(building::Input in)
+input::Input by_faces(input::Input in)
 {
-    for (building::RoomInput& r : in.rooms) {
+    for (input::RoomInput& r : in.rooms) {
         const double x0 = (*r.at)[0], y0 = (*r.at)[1], x1 = x0 + (*r.size)[0], y1 = y0 + (*r.size)[1], z1 = 3.0;
         for (const quantity::PointList& corners :
              {quantity::PointList{{x0, y0, 0}, {x1, y0, 0}, {x1, y1, 0}, {x0, y1, 0}},
@@ -80,14 +80,14 @@ building::Input by_faces(building::Input in)
 
 TEST(RoomsByTheirFaces, HaveTheLoadsOfTheSameBoxes)
 {
-    building::Input boxes = three_rooms();
-    building::ObstructionInput block; // so that shadows are at work, too
-    block.name = std::string{"block"};
+    input::Input boxes = three_rooms();
+    input::ObstructionInput block; // so that shadows are at work, too
+    block.name = "block";
     block.at = quantity::QuantityList{0.0, -9.0};
     block.size = quantity::QuantityList{10.0, 4.0};
     block.top = 7.0;
     boxes.obstructions = {block};
-    building::Input mixed = by_faces(boxes);
+    input::Input mixed = by_faces(boxes);
     mixed.rooms[1] = boxes.rooms[1]; // beside one that is typed by its size
     const RoomLoads typed = design_loads(built(boxes)).loads, faced = design_loads(built(by_faces(boxes))).loads,
                     both = design_loads(built(mixed)).loads;
@@ -101,7 +101,7 @@ TEST(RoomsByTheirFaces, HaveTheLoadsOfTheSameBoxes)
 
 TEST(ShuffledRooms, HaveTheSameLoadsToTheBit)
 {
-    building::Input in = three_rooms();
+    input::Input in = three_rooms();
     in.rooms[1].at = quantity::QuantityList{6.004, 0.003}; // to be mended
     const building::Building one = built(in);
     std::swap(in.rooms[0], in.rooms[2]);
@@ -118,14 +118,14 @@ TEST(ShuffledRooms, HaveTheSameLoadsToTheBit)
 /// Cooling of a room with a south window, and something in front of it, 4 m away.
 double cooling_behind(bool a_wing, bool an_obstruction)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.rooms[0].openings = {window("south", 3.0, 1.5)};
     in.rooms[0].use.cooling_setpoint = 25.0;
     if (a_wing) in.rooms.push_back(room("Wing", -2, -10, 9, 6));
     if (a_wing) in.rooms[1].height = 8.0;
     if (an_obstruction) {
-        building::ObstructionInput o;
-        o.name = std::string{"block"};
+        input::ObstructionInput o;
+        o.name = "block";
         o.at = quantity::QuantityList{-2, -10};
         o.size = quantity::QuantityList{9, 6};
         o.top = 8.0;
@@ -146,9 +146,9 @@ TEST(OwnShadows, DoNotFallOnAConvexBuilding)
     const building::Building b = built(three_rooms()); // the upper storey stands back from the lower one's east end
     const auto sun_on = [&](const char* face) {
         const Compiled c = compile(b, climate::cooling_design_day(b.site, b.site.months[0]));
-        for (const Surface& s : c.model.surfaces)
+        for (const balance::Surface& s : c.model.surfaces)
             if (s.id.find(face) != std::string::npos) {
-                const auto& outside = std::get<OutdoorFace>(s.outside);
+                const auto& outside = std::get<balance::OutdoorFace>(s.outside);
                 double sum = 0.0;
                 for (std::size_t i = 0; i < c.model.steps; ++i)
                     sum += c.model.value(outside.absorbed_W.at(0).signal, i, 0.5);
@@ -161,9 +161,9 @@ TEST(OwnShadows, DoNotFallOnAConvexBuilding)
     EXPECT_LT(sun_on("B / roof"), 0.999 * sun_on("C / roof")); // beside the higher room
 }
 
-building::Building behind_north(const building::FaceInput& north)
+building::Building behind_north(const input::FaceInput& north)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.rooms[0].faces = {north};
     return built(in);
 }
@@ -178,34 +178,34 @@ double on_paper_W(const building::Building& b)
 
 TEST(StatedNeighbours, GiveTheLossThatOneWorksOutByHand)
 {
-    building::FaceInput face;
-    face.on = std::string{"north"};
+    input::FaceInput face;
+    face.on = "north";
     const double wall = 0.2 / 0.8 + 0.1 / 0.04, area = 15.0, inside = 0.13, outside = 0.04; // brick, wool, brick
     const double by_air = area * 25.0 / (wall + inside + outside);
     EXPECT_NEAR(on_paper_W(behind_north(face)), by_air, 1e-9 * by_air);
     face.warmer_in_winter = 10.0;
     EXPECT_NEAR(on_paper_W(behind_north(face)), by_air * 15.0 / 25.0, 1e-9 * by_air);
     face.warmer_in_winter = {};
-    face.beyond = std::string{"unheated space"};
+    face.beyond = "unheated space";
     face.reduction_factor = 0.4;
     EXPECT_NEAR(on_paper_W(behind_north(face)), area * 0.4 * 25.0 / (wall + 2.0 * inside), 1e-9 * by_air);
 }
 
 TEST(StatedNeighbours, AreTheTemperatureThatTheyComeTo)
 {
-    const auto heating = [](const building::FaceInput& north) {
+    const auto heating = [](const input::FaceInput& north) {
         return design_loads(behind_north(north)).loads.rooms[0].heating_W;
     };
-    building::FaceInput unheated, stated;
-    unheated.on = stated.on = std::string{"north"};
-    unheated.beyond = std::string{"unheated space"};
+    input::FaceInput unheated, stated;
+    unheated.on = stated.on = "north";
+    unheated.beyond = "unheated space";
     unheated.reduction_factor = 0.4;
-    stated.beyond = std::string{"a temperature"};
+    stated.beyond = "a temperature";
     stated.temperature = 20.0 - 0.4 * 25.0;
     EXPECT_NEAR(heating(unheated), heating(stated), 1e-3);
 
-    building::FaceInput warmer;
-    warmer.on = std::string{"north"};
+    input::FaceInput warmer;
+    warmer.on = "north";
     double loss[3] = {};
     for (int k = 0; k < 3; ++k) {
         warmer.warmer_in_winter = 10.0 * k;
@@ -218,13 +218,13 @@ TEST(StatedNeighbours, AreTheTemperatureThatTheyComeTo)
 TEST(StatedNeighbours, InPermanentShadeTakeNoBeam)
 {
     const auto cooling = [](bool shade) {
-        building::Input in = one_room();
+        input::Input in = one_room();
         in.rooms[0].openings = {window("south", 3.0, 1.5)};
         in.rooms[0].use.cooling_setpoint = 25.0;
         if (shade) {
-            building::FaceInput face;
-            face.on = std::string{"south"};
-            face.sun = std::string{"none"};
+            input::FaceInput face;
+            face.on = "south";
+            face.sun = "none";
             in.rooms[0].faces = {face};
         }
         return design_loads(built(in)).loads.rooms[0].cooling_W;
@@ -235,13 +235,13 @@ TEST(StatedNeighbours, InPermanentShadeTakeNoBeam)
 TEST(SlopingRoofs, TakeTheSunOfTheirOwnTilt)
 {
     const auto sun = [](const char* slope) {
-        building::Input in = one_room();
+        input::Input in = one_room();
         in.rooms[0].slopes = quantity::TextList{{slope, {}}};
         const building::Building b = built(in);
         const Compiled c = compile(b, climate::cooling_design_day(b.site, b.site.months[0]));
-        for (const Surface& s : c.model.surfaces)
-            if (s.part == Part::roof) {
-                const Drive drive = std::get<OutdoorFace>(s.outside).absorbed_W.at(0);
+        for (const balance::Surface& s : c.model.surfaces)
+            if (s.part == balance::Part::roof) {
+                const balance::Drive drive = std::get<balance::OutdoorFace>(s.outside).absorbed_W.at(0);
                 return c.model.value(drive.signal, 12 * 6, 0.0);
             }
         return -1.0;

@@ -18,35 +18,35 @@ using namespace testing_data;
 constexpr double air_W_per_m3_per_s = 101325.0 / (287.042 * 293.15) * 1006.0;
 
 /// Two rooms with a partition between, both held at 20 degC (air).
-building::Input two_rooms()
+input::Input two_rooms()
 {
-    building::Input in = shell();
+    input::Input in = shell();
     in.rooms = {room("Hall", 0, 0, 5, 4), room("Bath", 5, 0, 5, 4)};
-    for (building::RoomInput& r : in.rooms) r.use.control = std::string{"air"};
+    for (input::RoomInput& r : in.rooms) r.use.control = "air";
     return in;
 }
 
-building::TransferAirInput air_from(const char* room, double flow_m3_per_s)
+input::TransferAirInput air_from(const char* room, double flow_m3_per_s)
 {
-    building::TransferAirInput air;
+    input::TransferAirInput air;
     air.from = std::string{room};
     air.flow = flow_m3_per_s;
     return air;
 }
 
-double heating_W(const building::Input& in, std::size_t room)
+double heating_W(const input::Input& in, std::size_t room)
 {
     return design_loads(built(in)).loads.rooms[room].heating_W;
 }
 
 TEST(Infiltration, IsThatOfItsSeason)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.rooms[0].use.infiltration = 1.0;
     in.rooms[0].use.infiltration_summer = 0.25;
     const auto changes_per_h = [&](const building::Building& b, const climate::DesignDay& day) {
-        const ThermalModel m = compile(b, day).model;
-        const Drive& leakage = m.zones[0].infiltration_kg_per_s.at(0);
+        const balance::ThermalModel m = compile(b, day).model;
+        const balance::Drive& leakage = m.zones[0].infiltration_kg_per_s.at(0);
         return leakage.factor * m.value(leakage.signal, 60, 0.5) * 3600.0 / m.zones[0].dry_air_kg;
     };
     const building::Building north = built(in);
@@ -59,7 +59,7 @@ TEST(Infiltration, IsThatOfItsSeason)
 
 TEST(Infiltration, OfSummerIsThatOfWinterUnlessTyped)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     in.rooms[0].use.infiltration = 0.8;
     EXPECT_DOUBLE_EQ(built(in).rooms[0].use.infiltration_summer_per_h.value, 0.8);
 }
@@ -67,20 +67,20 @@ TEST(Infiltration, OfSummerIsThatOfWinterUnlessTyped)
 TEST(TransferAir, BringsWhatItIsColderBy)
 {
     constexpr double flow_m3_per_s = 0.02;
-    building::Input in = two_rooms();
+    input::Input in = two_rooms();
     in.rooms[0].use.heating_setpoint = 15.0;
     in.rooms[0].use.ventilation_rate = 2.0; // 0.033 m3/s, enough to pass on
     const double before = heating_W(in, 1), hall_before = heating_W(in, 0);
     in.rooms[1].transfer_air = {air_from("Hall", flow_m3_per_s)};
     EXPECT_NEAR(heating_W(in, 1) - before, flow_m3_per_s * air_W_per_m3_per_s * 5.0, 0.01);
     EXPECT_NEAR(heating_W(in, 0), hall_before, 0.01); // gives away its own air
-    in.rooms[1].transfer_air[0].way = std::string{"both"};
+    in.rooms[1].transfer_air[0].way = "both";
     EXPECT_NEAR(hall_before - heating_W(in, 0), flow_m3_per_s * air_W_per_m3_per_s * 5.0, 0.01);
 }
 
 TEST(TransferAir, StandsInTheSumDoneOnPaper)
 {
-    building::Input in = two_rooms();
+    input::Input in = two_rooms();
     in.rooms[0].use.heating_setpoint = 15.0;
     in.rooms[0].use.ventilation_rate = 2.0;
     in.rooms[1].transfer_air = {air_from("Hall", 0.02)};
@@ -93,8 +93,8 @@ TEST(TransferAir, StandsInTheSumDoneOnPaper)
 
 TEST(TransferAir, StandsAmongThePartsOfACoolingLoad)
 {
-    building::Input in = two_rooms();
-    for (building::RoomInput& r : in.rooms) r.use.equipment_power = 600.0;
+    input::Input in = two_rooms();
+    for (input::RoomInput& r : in.rooms) r.use.equipment_power = 600.0;
     in.rooms[0].use.ventilation_rate = 2.0;
     in.rooms[1].use.cooling_setpoint = 24.0;
     in.rooms[1].transfer_air = {air_from("Hall", 0.02)}; // from a room that nobody cools
@@ -107,7 +107,7 @@ TEST(TransferAir, StandsAmongThePartsOfACoolingLoad)
 /// pay more for.
 TEST(RadiantShare, PaysWhereAirGoesAndNotWhereWallsLose)
 {
-    building::Input in = one_room();
+    input::Input in = one_room();
     const auto by_radiation = [&](double air_changes_per_h) {
         in.rooms[0].use.infiltration = air_changes_per_h;
         in.rooms[0].use.radiant_share = 0.0;
@@ -119,7 +119,7 @@ TEST(RadiantShare, PaysWhereAirGoesAndNotWhereWallsLose)
     EXPECT_GT(by_radiation(0.0), 1.01);
 }
 
-BuildingYear january(const building::Input& in)
+BuildingYear january(const input::Input& in)
 {
     const climate::WeatherYear year = climate::synthetic_year(climate::temperate_climate());
     return run_year(built(in), year, {.step_s = 1800.0, .days = 14, .run_in_days = 14.0});
@@ -127,7 +127,7 @@ BuildingYear january(const building::Input& in)
 
 TEST(HeatingLimit, HoldsInAYearAndCountsTheHoursThatItMisses)
 {
-    building::Input in = two_rooms();
+    input::Input in = two_rooms();
     const BuildingYear unlimited = january(in);
     EXPECT_EQ(unlimited.rooms[0].run.too_cold_h, 0.0);
     const double limit_W = 0.7 * unlimited.rooms[0].run.heating_peak_W, design_W = heating_W(in, 0);
@@ -141,9 +141,9 @@ TEST(HeatingLimit, HoldsInAYearAndCountsTheHoursThatItMisses)
 
 TEST(Thermostat, OfAnotherRoomGovernsByLimitsOrFloorArea)
 {
-    building::Input in = two_rooms();
+    input::Input in = two_rooms();
     in.rooms[1].size = quantity::QuantityList{2.5, 4.0};
-    in.rooms[1].thermostat_in = std::string{"Hall"};
+    in.rooms[1].thermostat_in = "Hall";
     const auto energy_ratio = [](const BuildingYear& y) { return y.rooms[1].run.heating_J / y.rooms[0].run.heating_J; };
     EXPECT_NEAR(energy_ratio(january(in)), 0.5, 1e-9);
     in.rooms[0].use.heating_limit = 3000.0;

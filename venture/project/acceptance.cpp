@@ -11,7 +11,7 @@
 
 namespace venture::project {
 
-using building::AcceptedInput;
+using input::AcceptedInput;
 using quantity::Problem;
 using quantity::Severity;
 namespace codes = quantity::codes;

@@ -7,7 +7,7 @@
 #include <string_view>
 #include <vector>
 
-#include <venture/building/input.hpp>
+#include <venture/input/input.hpp>
 #include <venture/quantity/problem.hpp>
 
 namespace venture::project {
@@ -17,7 +17,7 @@ namespace venture::project {
 [[nodiscard]] std::string mark_of(const quantity::Problem& finding);
 
 /// Acceptances whose mark cannot be one: errors.
-[[nodiscard]] std::vector<quantity::Problem> wrong_marks(const std::vector<building::AcceptedInput>& acceptances);
+[[nodiscard]] std::vector<quantity::Problem> wrong_marks(const std::vector<input::AcceptedInput>& acceptances);
 
 struct AcceptedFinding {
     quantity::Problem finding{};
@@ -35,7 +35,7 @@ struct Findings {
 /// @param could_raise  whether this run came to the stage at which a code is raised; if not, nothing follows from its
 ///                     absence
 [[nodiscard]] Findings part_accepted(std::vector<quantity::Problem> problems,
-                                     const std::vector<building::AcceptedInput>& acceptances,
+                                     const std::vector<input::AcceptedInput>& acceptances,
                                      const std::function<bool(std::string_view code)>& could_raise);
 
 } // namespace venture::project

@@ -18,9 +18,9 @@ Problem people_without_air(int people)
             .subject = "room/Boat hall"};
 }
 
-building::AcceptedInput accepted(const std::string& mark)
+input::AcceptedInput accepted(const std::string& mark)
 {
-    building::AcceptedInput a;
+    input::AcceptedInput a;
     a.finding = mark;
     a.reason = "open doors in summer"s;
     a.by = "AP"s;

@@ -1,7 +1,7 @@
 #include <gmock/gmock.h>
 
-#include <venture/building/resolve.hpp>
 #include <venture/project/read_project.hpp>
+#include <venture/resolve/resolve.hpp>
 
 namespace venture::project {
 namespace {
@@ -79,12 +79,12 @@ TEST(ShippedLibrary, GivesTheRoomTypesOfTheProjectsRegion)
         return p.input;
     };
     const std::string room = "[[room]]\nname = \"A\"\ntype = \"office\"\n";
-    const building::Input europe = taken("[project]\nregion = \"Europe\"\n" + room);
+    const input::Input europe = taken("[project]\nregion = \"Europe\"\n" + room);
     ASSERT_THAT(names(europe.room_types), testing::ElementsAre("office"));
     EXPECT_EQ(*europe.room_types[0].use.lighting, 8.0);
     EXPECT_THAT(europe.offered, testing::Contains("office (North America)"));
     EXPECT_THAT(names(taken(room).room_types), testing::IsEmpty()); // no region, no types
-    const building::Input other =
+    const input::Input other =
         taken("[project]\nregion = \"Europe\"\n[[room]]\nname = \"A\"\ntype = \"office (North America)\"\n");
     ASSERT_THAT(names(other.room_types), testing::ElementsAre("office (North America)"));
     EXPECT_EQ(*other.room_types[0].use.lighting, 9.0);
@@ -93,7 +93,7 @@ TEST(ShippedLibrary, GivesTheRoomTypesOfTheProjectsRegion)
         names(
             taken("[project]\nregion = \"Europe\"\n[[room_type]]\nname = \"kiosk\"\npurpose = \"shop\"\n").room_types),
         testing::ElementsAre("kiosk"));
-    const building::Input like =
+    const input::Input like =
         taken("[project]\nregion = \"Europe\"\n[[room_type]]\nname = \"ours\"\nlike = \"office\"\n");
     EXPECT_THAT(names(like.room_types), testing::ElementsAre("ours", "office"));
 }
@@ -115,12 +115,12 @@ TEST(ShippedLibrary, GivesNoProfileWhereTheProjectHasACalendarOfThatName)
         take_from_library(p, "shipped", "hours.toml", hours);
         return p.input;
     };
-    const building::Input week = taken("[[room]]\nname = \"A\"\nhours = \"office week\"\n");
+    const input::Input week = taken("[[room]]\nname = \"A\"\nhours = \"office week\"\n");
     EXPECT_THAT(names(week.calendars), testing::ElementsAre("office week"));
     EXPECT_THAT(names(week.profiles), testing::ElementsAre("office hours"));
-    const building::Input own = taken("[[calendar]]\nname = \"office hours\"\nrules = [\"weekdays: 08-12\"]\n"
-                                      "[[profile]]\nname = \"office week\"\nhours = [\"08-12\"]\n"
-                                      "[[room]]\nname = \"A\"\nhours = \"office week\"\n");
+    const input::Input own = taken("[[calendar]]\nname = \"office hours\"\nrules = [\"weekdays: 08-12\"]\n"
+                                   "[[profile]]\nname = \"office week\"\nhours = [\"08-12\"]\n"
+                                   "[[room]]\nname = \"A\"\nhours = \"office week\"\n");
     EXPECT_THAT(names(own.calendars), testing::ElementsAre("office hours"));
     EXPECT_THAT(names(own.profiles), testing::ElementsAre("office week"));
 }

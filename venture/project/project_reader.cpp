@@ -4,10 +4,8 @@
 
 #include <fmt/format.h>
 
-#include <venture/building/chosen_units.hpp>
-#include <venture/building/keys.hpp>
+#include <venture/input/chosen_units.hpp>
 #include <venture/project/formats.hpp>
-#include <venture/project/record_table.hpp>
 #include <venture/project/stated_csv.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/names.hpp>
@@ -21,6 +19,21 @@ using quantity::Problem;
 using quantity::Severity;
 
 namespace {
+
+/// The table of what rooms have that may stand in a file by itself; nothing if it is no such table.
+const quantity::Nested* table_of_rooms(std::string_view name)
+{
+    const quantity::Nested* nested = input::RoomInput::spec().find_nested(name);
+    return nested != nullptr && nested->has_own_file ? nested : nullptr;
+}
+
+/// Of the first value that a record says.
+OriginId first_place(const quantity::ConstRecord& record)
+{
+    for (const quantity::Key& key : record.keys())
+        if (record.is_given(key)) return record.origin(key);
+    return {};
+}
 
 constexpr std::size_t most_files = 1000, most_bytes = 4 * largest_file_bytes; ///< of all files together
 
@@ -86,7 +99,7 @@ void ProjectReader::read(std::string text, const std::string& file)
     read_tables();
     read_named(out_.input.loads.table, FileRole::loads);
     read_named(out_.input.weather.file, FileRole::weather);
-    for (const building::DaysInput& days : out_.input.days)
+    for (const input::DaysInput& days : out_.input.days)
         if (!days.file || out_.sources.find(*days.file) == nullptr) read_named(days.file, FileRole::calendar);
     read_libraries();
 }
@@ -96,11 +109,11 @@ namespace {
 /// What a project prints in, before anything else of it is read; SI if that cannot be read either.
 quantity::PreferredUnits units_of(const toml::table& root)
 {
-    building::UnitsInput units;
+    input::UnitsInput units;
     quantity::OriginPool scratch;
     std::vector<quantity::Problem> told_later;
-    TableReader{{}, scratch, told_later}.read_single(root, "units", units);
-    return told_later.empty() ? building::chosen_units(units) : quantity::PreferredUnits{};
+    TableReader{{}, scratch, told_later}.read_single(root, "units", quantity::Record{units});
+    return told_later.empty() ? input::chosen_units(units) : quantity::PreferredUnits{};
 }
 
 } // namespace
@@ -116,19 +129,20 @@ void ProjectReader::read_toml(std::string text, const std::string& file, FileRol
     reader.speak_in(units_);
     check_format(document.root, reader, file, role == FileRole::project);
     std::vector<std::string> allowed = {"format", "note", "include"};
-    building::for_each_table(out_.input, [&](std::string_view name, auto& records) {
-        allowed.emplace_back(name);
-        if constexpr (requires { records.begin(); }) {
-            reader.read_list(document.root, name, records);
-        } else if (const toml::node* node = document.root.get(name)) {
-            const auto [first, is_new] = single_tables_.try_emplace(std::string{name}, reader.origin_of(*node));
-            if (is_new)
-                reader.read_single(document.root, name, records);
-            else
-                problem(codes::twice, reader.origin_of(*node), fmt::format("[{}] stands in two files", name),
+    for (const quantity::Nested& table : input::Input::spec().nested()) {
+        allowed.emplace_back(table.name);
+        const toml::node* node = document.root.get(table.name);
+        if (node == nullptr) continue;
+        if (!table.is_list()) {
+            const auto [first, is_new] = single_tables_.try_emplace(std::string{table.name}, reader.origin_of(*node));
+            if (!is_new) {
+                problem(codes::twice, reader.origin_of(*node), fmt::format("[{}] stands in two files", table.name),
                         fmt::format("the first is at {}", out_.input.origins.describe(first->second)));
+                continue;
+            }
         }
-    });
+        reader.read(document.root, quantity::Record{out_.input}.records(table));
+    }
     reader.check_keys(document.root, "the project", allowed);
     read_includes(document.root, reader);
     being_read_.pop_back();
@@ -159,77 +173,60 @@ void ProjectReader::include(const std::string& named, OriginId where)
 
 void ProjectReader::read_tables()
 {
-    const auto is_of_rooms = [](const building::TableFileInput& t) {
-        bool found = false;
-        building::for_each_table_of_rooms([&](std::string_view name, auto) { found = found || name == *t.holds; });
-        return found;
-    };
     for (const bool of_rooms : {false, true}) // rooms first, then what they have
-        for (const building::TableFileInput& t : out_.input.tables)
-            if (t.file && t.holds && is_of_rooms(t) == of_rooms) read_table(t); // else: a missing key, told later
+        for (const input::TableFileInput& t : out_.input.tables)
+            if (t.file && t.holds && (table_of_rooms(*t.holds) != nullptr) == of_rooms)
+                read_table(t); // else: a missing key, told later
 }
 
-/// Lines of a table of what rooms have go to their rooms.
-template <class Record>
-void ProjectReader::share_out(std::string_view table, std::vector<building::OfRoom<Record>>&& lines,
-                              std::vector<Record> building::RoomInput::*list)
-{
-    std::map<std::string, building::RoomInput*> rooms;
-    for (building::RoomInput& room : out_.input.rooms)
-        if (room.name) rooms.emplace(*room.name, &room);
-    std::vector<std::string> names;
-    for (const auto& [name, room] : rooms) names.push_back(name);
-    for (building::OfRoom<Record>& line : lines) {
-        if (!line.room) {
-            if (line.room.refused) continue;
-            OriginId where{};
-            quantity::for_each_key_set(line.record, [&](auto& object, auto keys) {
-                for (const auto& key : keys)
-                    std::visit(
-                        [&](auto field) {
-                            if (object.*field && where == OriginId{}) where = (object.*field).origin;
-                        },
-                        key.field);
-            });
-            problem(codes::missing, where, fmt::format("a line of the table of {}s names no room", table),
-                    "fill the column 'room'");
-            continue;
-        }
-        const auto at = rooms.find(*line.room);
-        if (at != rooms.end()) {
-            (at->second->*list).push_back(std::move(line.record));
-            continue;
-        }
-        const auto near = quantity::nearest_name(*line.room, names);
-        problem(codes::unknown_name, line.room.origin, fmt::format("no room is called '{}'", *line.room),
-                near ? fmt::format("did you mean '{}'?", *near) : std::string{});
-    }
-}
-
-void ProjectReader::read_table(const building::TableFileInput& t)
+void ProjectReader::read_table(const input::TableFileInput& t)
 {
     const auto bytes = load(t.file, false);
     if (!bytes) return;
-    building::for_each_table_of_rooms(
-        [&]<class Record>(std::string_view name, std::vector<Record> building::RoomInput::*list) {
-            if (name != *t.holds) return;
-            std::vector<building::OfRoom<Record>> lines;
-            read_lines(t, *bytes, lines);
-            share_out(name, std::move(lines), list);
-        });
-    building::for_each_table(out_.input, [&](std::string_view name, auto& records) {
-        if constexpr (requires { records.begin(); })
-            if (name == *t.holds) read_lines(t, *bytes, records);
-    });
+    if (const quantity::Nested* of_rooms = table_of_rooms(*t.holds)) return read_rooms_own(t, *bytes, *of_rooms);
+    if (const quantity::Nested* table = input::Input::spec().find_nested(*t.holds)) {
+        const quantity::Records records = quantity::Record{out_.input}.records(*table);
+        read_lines(t, *bytes, table->spec(), nullptr, [&](const auto&) { return records.append(); });
+    }
 }
 
-template <class Record>
-void ProjectReader::read_lines(const building::TableFileInput& t, const std::string& bytes,
-                               std::vector<Record>& records)
+/// Lines of a table of what rooms have go to their rooms.
+void ProjectReader::read_rooms_own(const input::TableFileInput& t, const std::string& bytes,
+                                   const quantity::Nested& of_rooms)
+{
+    std::map<std::string, input::RoomInput*> rooms;
+    for (input::RoomInput& room : out_.input.rooms)
+        if (room.name) rooms.emplace(*room.name, &room);
+    std::vector<std::string> names;
+    for (const auto& [name, room] : rooms) names.push_back(name);
+    input::RoomInput nobody; // has the lines that name no room
+    std::vector<std::size_t> unnamed;
+    const auto record_of = [&](const Given<std::string>& whose) {
+        const auto at = whose ? rooms.find(*whose) : rooms.end();
+        input::RoomInput& room = at == rooms.end() ? nobody : *at->second;
+        const quantity::Records records = quantity::Record{room}.records(of_rooms);
+        if (!whose && !whose.refused) unnamed.push_back(records.size());
+        if (whose && at == rooms.end()) {
+            const auto near = quantity::nearest_name(*whose, names);
+            problem(codes::unknown_name, whose.origin, fmt::format("no room is called '{}'", *whose),
+                    near ? fmt::format("did you mean '{}'?", *near) : std::string{});
+        }
+        return records.append();
+    };
+    read_lines(t, bytes, of_rooms.spec(), &input::whose_room(), record_of);
+    const quantity::ConstRecords lines = quantity::ConstRecord{nobody}.records(of_rooms);
+    for (const std::size_t line : unnamed)
+        problem(codes::missing, first_place(lines[line]),
+                fmt::format("a line of the table of {}s names no room", of_rooms.name), "fill the column 'room'");
+}
+
+void ProjectReader::read_lines(const input::TableFileInput& t, const std::string& bytes,
+                               const quantity::RecordSpec& spec, const quantity::KeySpec* whose,
+                               const RecordTable::RecordOf& record_of)
 {
     const CsvStated stated = stated_by(t);
-    const auto holds_numbers = [](std::size_t, const std::string& heading) {
-        return RecordTable::holds_numbers<Record>(heading);
+    const auto holds_numbers = [&](std::size_t, const std::string& heading) {
+        return RecordTable::holds_numbers(spec, heading);
     };
     const CsvTable table = read_csv(bytes, *t.file, stated, holds_numbers, out_.input.origins, out_.problems);
     out_.sources.add({.name = *t.file, .role = FileRole::table, .text = table.text, .path = out_.folder / *t.file},
@@ -241,7 +238,7 @@ void ProjectReader::read_lines(const building::TableFileInput& t, const std::str
     }
     RecordTable reader{table, *t.file, out_.input.origins, out_.problems};
     reader.speak_in(units_);
-    reader.read(records);
+    reader.read(spec, whose, record_of);
 }
 
 void ProjectReader::read_named(const Given<std::string>& named, FileRole role)
@@ -253,11 +250,11 @@ void ProjectReader::read_named(const Given<std::string>& named, FileRole role)
 
 void ProjectReader::read_libraries()
 {
-    for (const building::LibraryInput& library : out_.input.libraries)
+    for (const input::LibraryInput& library : out_.input.libraries)
         if (library.name && library.file) read_library(library);
 }
 
-void ProjectReader::read_library(const building::LibraryInput& library)
+void ProjectReader::read_library(const input::LibraryInput& library)
 {
     auto text = load(library.file, true);
     if (!text) return;
@@ -271,31 +268,32 @@ void ProjectReader::read_library(const building::LibraryInput& library)
     TableReader reader{file, out_.input.origins, out_.problems, *library.name};
     check_format(document.root, reader, file, false);
     std::vector<std::string> allowed = {"format", "note"};
-    building::for_each_library_table(out_.input, [&](std::string_view name, auto& own) {
-        allowed.emplace_back(name);
-        std::remove_cvref_t<decltype(own)> more;
-        reader.read_list(document.root, name, more);
-        merge_library(name, own, std::move(more), *library.name);
-    });
+    input::Input more;
+    for (const quantity::Nested& table : input::Input::spec().nested()) {
+        if (!table.in_library) continue;
+        allowed.emplace_back(table.name);
+        const quantity::Records held = quantity::Record{more}.records(table);
+        reader.read(document.root, held);
+        merge_library(quantity::Record{out_.input}.records(table), held, *library.name);
+    }
     reader.check_keys(document.root, "a library", allowed);
 }
 
-template <class Record>
-void ProjectReader::merge_library(std::string_view table, std::vector<Record>& own, std::vector<Record>&& more,
+void ProjectReader::merge_library(const quantity::Records& own, const quantity::ConstRecords& more,
                                   const std::string& library)
 {
-    for (Record& record : more) {
-        const auto same = std::ranges::find_if(
-            own, [&](const Record& r) { return r.name && record.name && *r.name == *record.name; });
-        const bool of_project =
-            same != own.end() && out_.input.origins.at(same->name.origin).kind != quantity::OriginKind::library;
+    for (std::size_t i = 0; i < more.size(); ++i) {
+        const Given<std::string>* name = quantity::name_of(more[i]);
+        const auto same = name == nullptr ? std::nullopt : quantity::find_named(own, **name);
+        const OriginId where = same ? quantity::name_of(*same)->origin : OriginId{};
+        const bool of_project = same && out_.input.origins.at(where).kind != quantity::OriginKind::library;
         if (!of_project) {
-            own.push_back(std::move(record));
+            own.append_copy(more[i]);
             continue;
         }
-        problem(codes::overruled, same->name.origin,
-                fmt::format("{} '{}' stands instead of the one of library '{}'", table, *record.name, library),
-                fmt::format("that one is at {}", out_.input.origins.describe(record.name.origin)))
+        problem(codes::overruled, where,
+                fmt::format("{} '{}' stands instead of the one of library '{}'", own.table().name, **name, library),
+                fmt::format("that one is at {}", out_.input.origins.describe(name->origin)))
             .severity = Severity::note;
     }
 }

@@ -6,6 +6,7 @@
 #include <vector>
 
 #include <venture/project/read_project.hpp>
+#include <venture/project/record_table.hpp>
 #include <venture/project/table_reader.hpp>
 #include <venture/project/toml_document.hpp>
 
@@ -23,25 +24,22 @@ private:
     void read_includes(const toml::table& root, TableReader& reader);
     void include(const std::string& named, quantity::OriginId where);
     void read_tables();
-    void read_table(const building::TableFileInput& stated);
-    template <class Record>
-    void read_lines(const building::TableFileInput& stated, const std::string& bytes, std::vector<Record>& records);
-    template <class Record>
-    void share_out(std::string_view table, std::vector<building::OfRoom<Record>>&& lines,
-                   std::vector<Record> building::RoomInput::*list);
+    void read_table(const input::TableFileInput& stated);
+    void read_rooms_own(const input::TableFileInput& stated, const std::string& bytes,
+                        const quantity::Nested& of_rooms);
+    void read_lines(const input::TableFileInput& stated, const std::string& bytes, const quantity::RecordSpec& spec,
+                    const quantity::KeySpec* whose, const RecordTable::RecordOf& record_of);
     /// Keeps the bytes of a file for whoever reads its form.
     void read_named(const quantity::Given<std::string>& named, FileRole role);
     void read_libraries();
-    void read_library(const building::LibraryInput& library);
+    void read_library(const input::LibraryInput& library);
     void check_format(toml::table& root, TableReader& reader, const std::string& file, bool must_state);
     /// Bytes of a file that a key names, or a problem.
     [[nodiscard]] std::optional<std::string> load(const quantity::Given<std::string>& named, bool may_lie_outside);
     quantity::Problem& problem(std::string_view code, quantity::OriginId where, std::string message,
                                std::string hint = {});
     [[nodiscard]] quantity::OriginId place(const std::string& file, std::uint32_t line, std::uint32_t column);
-    template <class Record>
-    void merge_library(std::string_view table, std::vector<Record>& own, std::vector<Record>&& more,
-                       const std::string& library);
+    void merge_library(const quantity::Records& own, const quantity::ConstRecords& more, const std::string& library);
 
     const FileLoader& load_;
     ProjectFile& out_;

@@ -1,18 +1,18 @@
 #pragma once
-/// A project folder (or its text) into building::Input, with every mistake told at once.
+/// A project folder (or its text) into input::Input, with every mistake told at once.
 
 #include <filesystem>
 #include <functional>
 #include <string>
 #include <vector>
 
-#include <venture/building/input.hpp>
+#include <venture/input/input.hpp>
 #include <venture/project/diagnostics.hpp>
 
 namespace venture::project {
 
 struct ProjectFile {
-    building::Input input{};
+    input::Input input{};
     std::vector<quantity::Problem> problems{};
     Sources sources{}; ///< every file that was read: includes, tables and libraries too
     std::filesystem::path folder{};

@@ -1,8 +1,12 @@
 #include <venture/project/record_table.hpp>
 
 #include <algorithm>
+#include <iterator>
 #include <sstream>
 
+#include <fmt/format.h>
+
+#include <venture/input/key_value.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/names.hpp>
 
@@ -13,6 +17,42 @@ using quantity::KeySpec;
 using quantity::OriginId;
 using quantity::Severity;
 namespace codes = quantity::codes;
+
+namespace {
+
+/// Names of the columns that a key stands in; none for what a table cannot hold.
+std::vector<std::string> column_names(const quantity::Key& key)
+{
+    const std::string name{key.spec.name};
+    if (key.shape != quantity::ValueShape::numbers) return {name};
+    return key.spec.count == 2 ? std::vector{name + " x", name + " y"} : std::vector<std::string>{};
+}
+
+} // namespace
+
+bool RecordTable::holds_numbers(const quantity::RecordSpec& spec, std::string_view column)
+{
+    return std::ranges::any_of(spec.keys(), [&](const quantity::Key& key) {
+        const bool numeric = key.shape == quantity::ValueShape::number || key.shape == quantity::ValueShape::numbers;
+        return numeric && std::ranges::count(column_names(key), column) > 0;
+    });
+}
+
+void RecordTable::read(const quantity::RecordSpec& spec, const KeySpec* whose, const RecordOf& record_of)
+{
+    std::vector<std::string> allowed;
+    if (whose != nullptr) allowed.emplace_back(whose->name);
+    for (const quantity::Key& key : spec.keys()) std::ranges::move(column_names(key), std::back_inserter(allowed));
+    find_columns(allowed);
+    for (const CsvRow& row : table_.rows) {
+        if (!has_all_cells(row)) continue;
+        Given<std::string> named;
+        if (whose != nullptr) fill(row, *whose, named);
+        const quantity::Record record = record_of(named);
+        for (const quantity::Key& key : spec.keys())
+            record.visit(key, [&](auto& given) { fill(row, key.spec, given); });
+    }
+}
 
 OriginId RecordTable::place(std::uint32_t line, std::uint32_t column)
 {
@@ -63,7 +103,7 @@ std::optional<double> RecordTable::number(const CsvCell& cell, const std::string
     const std::string& unit = columns_.at(column).unit;
     if (leading && leading->rest.empty() && !unit.empty()) text += " " + unit;
     double si = 0.0;
-    if (auto problem = building::read_number(text, spec, place(cell.line, cell.column), si, units_)) {
+    if (auto problem = input::read_number(text, spec, place(cell.line, cell.column), si, units_)) {
         problems_.push_back(std::move(*problem));
         return std::nullopt;
     }
@@ -85,7 +125,7 @@ void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<std::string
     if (c == nullptr) return;
     std::string word;
     const OriginId where = place(c->line, c->column);
-    auto problem = building::read_word(c->text, spec, where, word);
+    auto problem = input::read_word(c->text, spec, where, word);
     out.refused = problem.has_value();
     if (problem)
         problems_.push_back(std::move(*problem));
@@ -134,7 +174,7 @@ void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<quantity::P
     }
     for (const quantity::Point& p : points)
         for (const double value : {p.x_m, p.y_m, p.z_m})
-            if (auto outside = building::bounds_problem(value, spec, where, units_)) {
+            if (auto outside = input::bounds_problem(value, spec, where, units_)) {
                 problems_.push_back(std::move(*outside));
                 return;
             }

@@ -1,15 +1,16 @@
 #pragma once
 /// Fills records from the rows of a CSV table, driven by the declarations of their keys. Internal to the edge.
 
+#include <functional>
 #include <map>
+#include <optional>
 #include <string>
 #include <vector>
 
-#include <fmt/format.h>
-
-#include <venture/building/key_value.hpp>
 #include <venture/project/csv.hpp>
-#include <venture/quantity/key.hpp>
+#include <venture/quantity/preferred_units.hpp>
+#include <venture/quantity/problem.hpp>
+#include <venture/quantity/record.hpp>
 
 namespace venture::project {
 
@@ -30,60 +31,15 @@ public:
     /// The units that bounds are told in; SI unless called.
     void speak_in(quantity::PreferredUnits units) { units_ = std::move(units); }
 
-    /// Appends a record for each row.
-    template <class Record>
-    void read(std::vector<Record>& records)
-    {
-        std::vector<std::string> allowed;
-        quantity::for_each_key_set(records.emplace_back(), [&](auto&, auto keys) {
-            for (const auto& key : keys)
-                for (std::string& name : column_names(key)) allowed.push_back(std::move(name));
-        });
-        records.pop_back();
-        find_columns(allowed);
-        for (const CsvRow& row : table_.rows) {
-            if (!has_all_cells(row)) continue;
-            quantity::for_each_key_set(records.emplace_back(), [&](auto& part, auto keys) {
-                for (const auto& key : keys)
-                    std::visit([&](auto field) { fill(row, key.spec, part.*field); }, key.field);
-            });
-        }
-    }
+    /// Fills a record for each row: what `record_of` gives for the value of `whose`, a text beside its own keys; for an
+    /// empty cell of that column too. @param whose  nothing: there is no such column
+    using RecordOf = std::function<quantity::Record(const quantity::Given<std::string>& whose)>;
+    void read(const quantity::RecordSpec& spec, const quantity::KeySpec* whose, const RecordOf& record_of);
 
     /// Whether a column of a record's table holds numbers.
-    template <class Record>
-    [[nodiscard]] static bool holds_numbers(const std::string& column)
-    {
-        bool found = false;
-        Record record{};
-        quantity::for_each_key_set(record, [&](auto&, auto keys) {
-            for (const auto& key : keys) {
-                const auto names = column_names(key);
-                found = found || (is_numeric(key) && std::find(names.begin(), names.end(), column) != names.end());
-            }
-        });
-        return found;
-    }
+    [[nodiscard]] static bool holds_numbers(const quantity::RecordSpec& spec, std::string_view column);
 
 private:
-    template <class Table>
-    static bool is_numeric(const quantity::Key<Table>& key)
-    {
-        return !std::holds_alternative<quantity::Given<std::string> Table::*>(key.field) &&
-               !std::holds_alternative<quantity::Given<quantity::TextList> Table::*>(key.field) &&
-               !std::holds_alternative<quantity::Given<quantity::PointList> Table::*>(key.field);
-    }
-
-    /// Names of the columns that a key stands in; none for what a table cannot hold.
-    template <class Table>
-    static std::vector<std::string> column_names(const quantity::Key<Table>& key)
-    {
-        const std::string name{key.spec.name};
-        if (std::holds_alternative<quantity::Given<quantity::QuantityList> Table::*>(key.field))
-            return key.spec.count == 2 ? std::vector{name + " x", name + " y"} : std::vector<std::string>{};
-        return {name};
-    }
-
     void find_columns(const std::vector<std::string>& allowed);
     [[nodiscard]] bool has_all_cells(const CsvRow& row);
     /// The cell of a column that is not empty.

@@ -3,17 +3,18 @@
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
-#include <venture/building/key_tables.hpp>
+#include <venture/input/input.hpp>
 #include <venture/project/formats.hpp>
 #include <venture/quantity/error.hpp>
+#include <venture/quantity/record.hpp>
 
 namespace venture::project {
 
-using building::KeyEntry;
-using building::KeyTable;
-using building::ValueShape;
+using quantity::Key;
 using quantity::KeySpec;
 using quantity::Kind;
+using quantity::Nested;
+using quantity::ValueShape;
 using Json = nlohmann::ordered_json;
 
 namespace {
@@ -42,10 +43,10 @@ Json text_schema(const KeySpec& spec)
     return out;
 }
 
-Json value_schema(const KeyEntry& entry)
+Json value_schema(const Key& key)
 {
-    const KeySpec& spec = *entry.spec;
-    switch (entry.shape) {
+    const KeySpec& spec = key.spec;
+    switch (key.shape) {
     case ValueShape::number:
         return number_schema(spec);
     case ValueShape::text:
@@ -67,11 +68,11 @@ Json value_schema(const KeyEntry& entry)
     VENTURE_UNREACHABLE("a value without a shape");
 }
 
-Json key_schema(const KeyEntry& entry)
+Json key_schema(const Key& key)
 {
-    const KeySpec& spec = *entry.spec;
-    Json out = value_schema(entry);
-    const bool numeric = entry.shape != ValueShape::text && entry.shape != ValueShape::texts;
+    const KeySpec& spec = key.spec;
+    Json out = value_schema(key);
+    const bool numeric = key.shape != ValueShape::text && key.shape != ValueShape::texts;
     std::string description{spec.text};
     if (numeric) description += fmt::format(" ({})", quantity::typing_rule(spec.kind));
     if (!spec.default_source.empty()) description += fmt::format("; default: {}", spec.default_source);
@@ -81,18 +82,17 @@ Json key_schema(const KeyEntry& entry)
     return out;
 }
 
-Json table_schema(const KeyTable& table)
+Json table_schema(const Nested& table)
 {
     Json properties = Json::object(), required = Json::array();
-    for (const KeyEntry& entry : table.keys) {
-        properties[std::string{entry.spec->name}] = key_schema(entry);
-        if (entry.spec->required && !entry.spec->from_weather) required.push_back(entry.spec->name);
+    for (const Key& key : table.spec().keys()) {
+        properties[std::string{key.spec.name}] = key_schema(key);
+        if (key.spec.required && !key.spec.from_weather) required.push_back(key.spec.name);
     }
-    for (const KeyTable& nested : table.nested)
-        properties[nested.name.substr(nested.name.rfind('.') + 1)] = table_schema(nested);
+    for (const Nested& nested : table.spec().nested()) properties[std::string{nested.name}] = table_schema(nested);
     Json one = {{"type", "object"}, {"additionalProperties", false}, {"properties", properties}};
     if (!required.empty()) one["required"] = required;
-    return table.many ? Json{{"type", "array"}, {"items", one}} : one;
+    return table.is_list() ? Json{{"type", "array"}, {"items", one}} : one;
 }
 
 std::string_view title_of(SchemaOf what)
@@ -126,8 +126,8 @@ std::string schema_json(SchemaOf what)
     if (what != SchemaOf::library)
         properties["include"] = {{"anyOf", Json::array({path, {{"type", "array"}, {"items", path}}})},
                                  {"description", "files to read as well, by their paths in the project's folder"}};
-    for (const KeyTable& table : building::key_tables())
-        if (what != SchemaOf::library || table.in_library) properties[table.name] = table_schema(table);
+    for (const Nested& table : input::Input::spec().nested())
+        if (what != SchemaOf::library || table.in_library) properties[std::string{table.name}] = table_schema(table);
     Json root = {{"$schema", "http://json-schema.org/draft-07/schema#"},
                  {"title", title_of(what)},
                  {"type", "object"},

@@ -3,7 +3,8 @@
 #include <gtest/gtest.h>
 #include <nlohmann/json.hpp>
 
-#include <venture/building/key_tables.hpp>
+#include <venture/input/input.hpp>
+#include <venture/quantity/record.hpp>
 
 namespace venture::project {
 namespace {
@@ -15,11 +16,11 @@ json schema(SchemaOf what) { return json::parse(schema_json(what)); }
 TEST(Schema, HasEveryTableWithEveryKeyAndNoOthers)
 {
     const json properties = schema(SchemaOf::project)["properties"];
-    EXPECT_EQ(properties.size(), building::key_tables().size() + 3); // format, note, include
-    for (const building::KeyTable& table : building::key_tables()) {
-        const json& own = properties.at(table.name);
-        const json& one = table.many ? own.at("items") : own;
-        EXPECT_EQ(one["properties"].size(), table.keys.size() + table.nested.size()) << table.name;
+    EXPECT_EQ(properties.size(), input::Input::spec().nested().size() + 3); // format, note, include
+    for (const quantity::Nested& table : input::Input::spec().nested()) {
+        const json& own = properties.at(std::string{table.name});
+        const json& one = table.is_list() ? own.at("items") : own;
+        EXPECT_EQ(one["properties"].size(), table.spec().names().size()) << table.name;
         EXPECT_EQ(one["additionalProperties"], false) << table.name;
     }
 }

@@ -1,7 +1,11 @@
 #include <venture/project/table_reader.hpp>
 
 #include <algorithm>
+#include <utility>
 
+#include <fmt/format.h>
+
+#include <venture/input/key_value.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/names.hpp>
 
@@ -51,6 +55,48 @@ OriginId TableReader::add_place(const toml::source_region& region)
 OriginId TableReader::origin_of(const toml::node& node) { return add_place(node.source()); }
 OriginId TableReader::origin_of(const toml::key& key) { return add_place(key.source()); }
 
+void TableReader::read_single(const toml::table& root, std::string_view name, const quantity::Record& record)
+{
+    const toml::node* node = root.get(name);
+    if (node == nullptr) return;
+    if (const toml::table* table = node->as_table()) return read_record(*table, name, record);
+    wrong_type(*node, fmt::format("[{}] stands once in a project", name), fmt::format("write [{}]", name));
+}
+
+void TableReader::read_list(const toml::table& root, std::string_view name, const quantity::Records& records)
+{
+    const toml::node* node = root.get(name);
+    if (node == nullptr) return;
+    const toml::array* list = node->as_array();
+    if (list == nullptr || !list->is_array_of_tables())
+        return wrong_type(*node, fmt::format("'{}' is a list of tables", name),
+                          fmt::format("write [[{}]] over each", name));
+    for (const toml::node& item : *list) read_record(*item.as_table(), name, records.append());
+}
+
+void TableReader::read(const toml::table& root, const quantity::Records& records)
+{
+    if (records.table().is_list())
+        read_list(root, records.table().name, records);
+    else
+        read_single(root, records.table().name, records[0]);
+}
+
+void TableReader::read_record(const toml::table& table, std::string_view name, const quantity::Record& record)
+{
+    const std::string outer =
+        std::exchange(table_, table_.empty() ? std::string{name} : fmt::format("{}.{}", table_, name));
+    for (const quantity::Key& key : record.keys())
+        if (const toml::node* node = table.get(key.spec.name))
+            record.visit(key, [&](auto& given) {
+                read_value(*node, key.spec, given);
+                given.refused = !given;
+            });
+    for (const quantity::Nested& nested : record.spec().nested()) read(table, record.records(nested));
+    check_keys(table, fmt::format("[{}]", table_), record.spec().names());
+    table_ = outer;
+}
+
 quantity::TextList TableReader::read_texts(const toml::table& root, std::string_view name, std::string_view text)
 {
     const toml::node* node = root.get(name);
@@ -93,7 +139,7 @@ std::optional<double> TableReader::number(const toml::node& node, const KeySpec&
     const OriginId where = origin_of(node);
     if (const auto text = node.value_exact<std::string>()) {
         double si = 0.0;
-        if (auto problem = building::read_number(*text, spec, where, si, units_)) {
+        if (auto problem = input::read_number(*text, spec, where, si, units_)) {
             problems_.push_back(std::move(*problem));
             return std::nullopt;
         }
@@ -101,7 +147,7 @@ std::optional<double> TableReader::number(const toml::node& node, const KeySpec&
     }
     if (node.is_number()) {
         const double si = std::get<double>(quantity::to_si(*node.value<double>(), "", spec.kind));
-        if (auto problem = building::bounds_problem(si, spec, where, units_)) {
+        if (auto problem = input::bounds_problem(si, spec, where, units_)) {
             problems_.push_back(std::move(*problem));
             return std::nullopt;
         }
@@ -121,7 +167,7 @@ void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<
     const auto text = node.value_exact<std::string>();
     if (!text) return wrong_type(node, fmt::format("{}: a text in quotes expected", spec.name), hint_of(spec));
     std::string word;
-    if (auto problem = building::read_word(*text, spec, origin_of(node), word)) {
+    if (auto problem = input::read_word(*text, spec, origin_of(node), word)) {
         problems_.push_back(std::move(*problem));
         return;
     }

@@ -1,16 +1,15 @@
 #pragma once
 /// Fills records from TOML tables, driven by the declarations of their keys. Internal to the edge.
 
+#include <optional>
 #include <string>
-#include <utility>
 #include <vector>
 
-#include <fmt/format.h>
 #include <toml++/toml.h>
 
-#include <venture/building/key_value.hpp>
-#include <venture/quantity/key.hpp>
+#include <venture/quantity/preferred_units.hpp>
 #include <venture/quantity/problem.hpp>
+#include <venture/quantity/record.hpp>
 
 namespace venture::project {
 
@@ -30,27 +29,13 @@ public:
     void speak_in(quantity::PreferredUnits units) { units_ = std::move(units); }
 
     /// Reads `root[name]`, a table that stands once, into a record.
-    template <class Record>
-    void read_single(const toml::table& root, std::string_view name, Record& record)
-    {
-        const toml::node* node = root.get(name);
-        if (node == nullptr) return;
-        if (const toml::table* table = node->as_table()) return read_record(*table, name, record);
-        wrong_type(*node, fmt::format("[{}] stands once in a project", name), fmt::format("write [{}]", name));
-    }
+    void read_single(const toml::table& root, std::string_view name, const quantity::Record& record);
 
     /// Reads `root[name]`, a list of tables, into records.
-    template <class Record>
-    void read_list(const toml::table& root, std::string_view name, std::vector<Record>& records)
-    {
-        const toml::node* node = root.get(name);
-        if (node == nullptr) return;
-        const toml::array* list = node->as_array();
-        if (list == nullptr || !list->is_array_of_tables())
-            return wrong_type(*node, fmt::format("'{}' is a list of tables", name),
-                              fmt::format("write [[{}]] over each", name));
-        for (const toml::node& item : *list) read_record(*item.as_table(), name, records.emplace_back());
-    }
+    void read_list(const toml::table& root, std::string_view name, const quantity::Records& records);
+
+    /// Reads the table of a record inside another one, whichever it is.
+    void read(const toml::table& root, const quantity::Records& records);
 
     /// Reads `root[name]`, a text or a list of texts.
     [[nodiscard]] quantity::TextList read_texts(const toml::table& root, std::string_view name, std::string_view text);
@@ -62,33 +47,7 @@ public:
     [[nodiscard]] quantity::OriginId origin_of(const toml::key& key);
 
 private:
-    template <class Record>
-    void read_record(const toml::table& table, std::string_view name, Record& record)
-    {
-        std::vector<std::string> allowed;
-        const std::string outer =
-            std::exchange(table_, table_.empty() ? std::string{name} : fmt::format("{}.{}", table_, name));
-        quantity::for_each_key_set(record, [&](auto& part, auto keys) {
-            for (const auto& key : keys) {
-                allowed.emplace_back(key.spec.name);
-                const toml::node* node = table.get(key.spec.name);
-                if (node == nullptr) continue;
-                std::visit(
-                    [&](auto field) {
-                        read_value(*node, key.spec, part.*field);
-                        (part.*field).refused = !(part.*field);
-                    },
-                    key.field);
-            }
-        });
-        quantity::for_each_nested_table(record, [&](std::string_view nested, auto& records) {
-            allowed.emplace_back(nested);
-            read_list(table, nested, records);
-        });
-        check_keys(table, fmt::format("[{}]", table_), allowed);
-        table_ = outer;
-    }
-
+    void read_record(const toml::table& table, std::string_view name, const quantity::Record& record);
     void read_value(const toml::node& node, const quantity::KeySpec& spec, quantity::Given<double>& out);
     void read_value(const toml::node& node, const quantity::KeySpec& spec, quantity::Given<std::string>& out);
     void read_value(const toml::node& node, const quantity::KeySpec& spec, quantity::Given<quantity::TextList>& out);

@@ -4,11 +4,11 @@
 
 #include <fmt/format.h>
 
-#include <venture/building/key_value.hpp>
-#include <venture/building/keys.hpp>
+#include <venture/input/key_value.hpp>
 #include <venture/project/table_reader.hpp>
 #include <venture/project/toml_document.hpp>
 #include <venture/quantity/codes.hpp>
+#include <venture/quantity/record.hpp>
 
 namespace venture::project {
 
@@ -40,7 +40,7 @@ std::string heading_of(std::string_view text)
 
 bool has_weather_heading(const std::string& text) { return without_mark(text).starts_with(first_line); }
 
-void read_weather_heading(const std::string& text, const std::string& file, building::WeatherInput& stated,
+void read_weather_heading(const std::string& text, const std::string& file, input::WeatherInput& stated,
                           quantity::OriginPool& origins, std::vector<quantity::Problem>& problems)
 {
     constexpr std::ptrdiff_t most_lines = 400; // there are not half as many keys
@@ -54,22 +54,19 @@ void read_weather_heading(const std::string& text, const std::string& file, buil
     }
     const TomlDocument document = parse_toml(std::move(toml), file, origins, problems);
     TableReader reader{file, origins, problems};
-    building::WeatherInput own;
-    reader.read_single(document.root, "weather", own);
-    for (const auto& key : building::keys<building::WeatherInput>())
-        std::visit(
-            [&](auto field) {
-                const auto& said = own.*field;
-                if constexpr (std::is_same_v<decltype(said), const quantity::Given<double>&>)
-                    if (said)
-                        if (auto outside = building::bounds_problem(*said, key.spec, said.origin)) {
-                            problems.push_back(std::move(*outside));
-                            return;
-                        }
-                const bool is_open = !(stated.*field) && !(stated.*field).refused;
-                if (is_open && said) stated.*field = said;
-            },
-            key.field);
+    input::WeatherInput own;
+    reader.read_single(document.root, "weather", quantity::Record{own});
+    const quantity::Record onto{stated};
+    const quantity::ConstRecord said{own};
+    for (const quantity::Key& key : said.keys()) {
+        if (!said.is_given(key)) continue;
+        if (key.shape == quantity::ValueShape::number)
+            if (auto outside = input::bounds_problem(*said.at<double>(key), key.spec, said.origin(key))) {
+                problems.push_back(std::move(*outside));
+                continue;
+            }
+        if (onto.is_open(key)) quantity::take_value(onto, said, key);
+    }
     if (stated.columns.empty()) stated.columns = std::move(own.columns);
 }
 

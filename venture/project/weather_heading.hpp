@@ -3,7 +3,7 @@
 
 #include <string>
 
-#include <venture/building/input.hpp>
+#include <venture/input/input.hpp>
 #include <venture/quantity/problem.hpp>
 
 namespace venture::project {
@@ -13,7 +13,7 @@ namespace venture::project {
 [[nodiscard]] bool has_weather_heading(const std::string& text);
 
 /// Gives `stated` what the description says and nobody else has said.
-void read_weather_heading(const std::string& text, const std::string& file, building::WeatherInput& stated,
+void read_weather_heading(const std::string& text, const std::string& file, input::WeatherInput& stated,
                           quantity::OriginPool& origins, std::vector<quantity::Problem>& problems);
 
 } // namespace venture::project

@@ -5,8 +5,9 @@
 
 #include <fmt/format.h>
 
-#include <venture/building/keys.hpp>
+#include <venture/input/input.hpp>
 #include <venture/project/csv.hpp>
+#include <venture/quantity/record.hpp>
 #include <venture/quantity/units.hpp>
 
 namespace venture::project {
@@ -40,15 +41,14 @@ std::string plain_number(double si, Kind kind)
 /// Columns of records, filled line by line.
 class Writer {
 public:
-    template <class Record>
-    void add(const Record& record)
+    /// @param whose  stands in a column before the record's own, if anything does
+    void add(const quantity::ConstRecord& record, const KeySpec* whose = nullptr, const Given<std::string>& name = {})
     {
         std::size_t column = 0;
         for (Column& c : columns_) c.cells.emplace_back();
-        quantity::for_each_key_set(record, [&](const auto& object, auto keys) {
-            for (const auto& key : keys)
-                std::visit([&](auto field) { column = put(column, key.spec, object.*field); }, key.field);
-        });
+        if (whose != nullptr) column = put(column, *whose, name);
+        for (const quantity::Key& key : record.keys())
+            record.visit(key, [&](const auto& given) { column = put(column, key.spec, given); });
         ++lines_;
     }
 
@@ -122,49 +122,46 @@ private:
     std::size_t lines_ = 0;
 };
 
-/// What stands in records of a table and in no column of it.
-void tell_left(std::string_view table, const building::Input& input, WrittenTable& out)
+/// What stands in records of a table and in no column of it: tables inside that have no file of their own, and lists of
+/// numbers other than pairs.
+void tell_left(std::string_view table, const quantity::ConstRecords& records, WrittenTable& out)
 {
-    if (table == "room") {
-        std::size_t faces = 0;
-        for (const building::RoomInput& room : input.rooms) faces += room.faces.size();
-        if (faces > 0) out.left.push_back(fmt::format("{} [[room.face]]", faces));
+    for (const quantity::Nested& nested : records.table().spec().nested()) {
+        if (nested.has_own_file && table == "room") continue;
+        std::size_t left = 0;
+        for (std::size_t i = 0; i < records.size(); ++i) left += records[i].records(nested).size();
+        if (left > 0) out.left.push_back(fmt::format("{} [[{}.{}]]", left, table, nested.name));
     }
-    if (table == "room_type") {
-        std::size_t gains = 0;
-        for (const building::RoomTypeInput& type : input.room_types) gains += type.gains.size();
-        if (gains > 0) out.left.push_back(fmt::format("{} [[room_type.gain]]", gains));
-    }
-    if (table == "profile")
-        for (const building::ProfileInput& profile : input.profiles)
-            if (profile.values) out.left.push_back(fmt::format("the 24 values of '{}'", *profile.name));
+    for (const quantity::Key& key : records.table().spec().keys())
+        for (std::size_t i = 0; i < records.size(); ++i)
+            if (key.shape == quantity::ValueShape::numbers && key.spec.count != 2 && records[i].is_given(key))
+                out.left.push_back(fmt::format("the {} {} of '{}'",
+                                               records[i].at<quantity::QuantityList>(key).value->size(), key.spec.name,
+                                               quantity::label_of(records[i], i)));
 }
 
 } // namespace
 
-WrittenTable write_table(const building::Input& input, std::string_view table)
+WrittenTable write_table(const input::Input& input, std::string_view table)
 {
+    Writer writer;
     WrittenTable out;
-    building::for_each_table(input, [&](std::string_view name, const auto& records) {
-        if constexpr (requires { records.begin(); }) {
-            if (name != table) return;
-            Writer writer;
-            for (const auto& record : records) writer.add(record);
-            out = writer.written();
+    const quantity::ConstRecord all{input};
+    if (const quantity::Nested* own = input::Input::spec().find_nested(table); own != nullptr && own->is_list()) {
+        const quantity::ConstRecords records = all.records(*own);
+        for (std::size_t i = 0; i < records.size(); ++i) writer.add(records[i]);
+        out = writer.written();
+        tell_left(table, records, out);
+    } else if (const quantity::Nested* of_rooms = input::RoomInput::spec().find_nested(table)) {
+        for (const input::RoomInput& room : input.rooms) {
+            const quantity::ConstRecords records = quantity::ConstRecord{room}.records(*of_rooms);
+            for (std::size_t i = 0; i < records.size(); ++i) writer.add(records[i], &input::whose_room(), room.name);
         }
-    });
-    building::for_each_table_of_rooms(
-        [&]<class Record>(std::string_view name, std::vector<Record> building::RoomInput::*list) {
-            if (name != table) return;
-            Writer writer;
-            for (const building::RoomInput& room : input.rooms)
-                for (const Record& record : room.*list) writer.add(building::OfRoom<Record>{room.name, record});
-            out = writer.written();
-        });
-    tell_left(table, input, out);
+        out = writer.written();
+    }
     return out;
 }
 
-std::vector<std::string> writable_tables() { return quantity::spec_of(&building::TableFileInput::holds).choices; }
+std::vector<std::string> writable_tables() { return quantity::spec_of(&input::TableFileInput::holds).choices; }
 
 } // namespace venture::project

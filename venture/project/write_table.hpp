@@ -5,7 +5,7 @@
 #include <string_view>
 #include <vector>
 
-#include <venture/building/input.hpp>
+#include <venture/input/input.hpp>
 
 namespace venture::project {
 
@@ -18,7 +18,7 @@ struct WrittenTable {
 /// A table that TOML lists, or one of what rooms have ("opening", with whose it is in the column "room"): every value that
 /// somebody typed, in plain units that its heading states, columns that nobody uses left out.
 /// @param input  as read; values by default or from a type are not written
-[[nodiscard]] WrittenTable write_table(const building::Input& input, std::string_view table);
+[[nodiscard]] WrittenTable write_table(const input::Input& input, std::string_view table);
 
 /// Tables that can be written.
 [[nodiscard]] std::vector<std::string> writable_tables();

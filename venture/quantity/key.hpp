@@ -2,11 +2,8 @@
 /// What a key of the project is, as plain data: the one declaration that reading, checking and help are driven by.
 
 #include <cstdint>
-#include <span>
 #include <string>
 #include <string_view>
-#include <type_traits>
-#include <variant>
 #include <vector>
 
 #include <venture/quantity/error.hpp>
@@ -31,6 +28,16 @@ using PointList = std::vector<Point>;
 /// What becomes of a value when a room is cut into parts: each has the whole of it, or its share by floor area.
 enum class WhenCut : std::uint8_t { same, by_floor_area };
 
+/// A default that goes by the word of another key of the same table.
+struct DefaultBy {
+    struct Case {
+        std::string_view word;
+        double value; ///< SI
+    };
+    std::string_view key = {}; ///< empty: there is none
+    std::vector<Case> cases = {};
+};
+
 /// Name, kind of quantity, default with its source, bounds and meaning of one key.
 struct KeySpec {
     std::string_view name;
@@ -48,49 +55,14 @@ struct KeySpec {
     WhenCut when_cut = WhenCut::same;
     /// Says who works on it, how results are told, or from which files values come: no result follows from it.
     bool of_document = false;
+    /// Tables of whose records the text gives a name; those may hold the name among other words if `names_within`.
+    std::vector<std::string_view> names = {};
+    bool names_within = false;
+    std::vector<std::string_view> instead_of = {}; ///< keys of the same table that say the same in another way
+    std::string_view taken_from = {};              ///< key of the same table that speaks for it where it is not typed
+    std::string_view default_with = {};            ///< key of the same table without which the default says nothing
+    DefaultBy default_by = {};                     ///< instead of `default_value`
     std::string_view outside = {}; ///< what is often typed when a number is outside its bounds, as a question
 };
-
-/// A key and the member of `Table` that it fills.
-template <class Table>
-struct Key {
-    KeySpec spec;
-    std::variant<Given<double> Table::*, Given<std::string> Table::*, Given<TextList> Table::*,
-                 Given<QuantityList> Table::*, Given<PointList> Table::*>
-        field;
-};
-
-/// The keys of a table; specialised where the table is declared.
-template <class Table>
-[[nodiscard]] std::span<const Key<Table>> keys();
-
-/// The key of a member; every member that the library reads has one.
-template <class Table, class T>
-[[nodiscard]] const KeySpec& spec_of(Given<T> Table::*field)
-{
-    for (const Key<Table>& key : keys<Table>())
-        if (const auto* member = std::get_if<Given<T> Table::*>(&key.field))
-            if (*member == field) return key.spec;
-    assertion_failed("every member has a key", __FILE__, __LINE__);
-}
-
-/// Calls `visit(object, keys)` for a record and for each part that shares its table (a room's use, say).
-template <class Record, class Visit>
-void for_each_key_set(Record& record, Visit visit)
-{
-    using Table = std::remove_const_t<Record>;
-    visit(record, keys<Table>());
-    if constexpr (requires { Table::for_each_part(record, [](auto&) {}); })
-        Table::for_each_part(record, [&](auto& part) { visit(part, keys<std::remove_cvref_t<decltype(part)>>()); });
-}
-
-/// Calls `visit(name, records)` for each list of tables nested in a record.
-template <class Record, class Visit>
-void for_each_nested_table(Record& record, Visit visit)
-{
-    using Table = std::remove_const_t<Record>;
-    if constexpr (requires { Table::for_each_nested(record, [](std::string_view, auto&) {}); })
-        Table::for_each_nested(record, visit);
-}
 
 } // namespace venture::quantity

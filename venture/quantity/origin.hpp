@@ -1,6 +1,7 @@
 #pragma once
 /// Where a value came from. An origin is an index into an append-only pool, so it costs four bytes to carry.
 
+#include <concepts>
 #include <cstdint>
 #include <deque>
 #include <optional>
@@ -76,8 +77,16 @@ struct Given {
     Given() = default;
     /// A value given in code.
     Given(T v) : value{std::move(v)} {} // NOLINT(google-explicit-constructor): reads as an assignment of the value
+    /// A text given in code.
+    Given(const char* text) // NOLINT(google-explicit-constructor): the same
+        requires std::same_as<T, std::string>
+        : value{text}
+    {
+    }
     Given(T v, OriginId from) : value{std::move(v)}, origin{from} {}
     explicit operator bool() const noexcept { return value.has_value(); }
+    /// Nothing was said that could not be read either.
+    [[nodiscard]] bool is_open() const noexcept { return !value && !refused; }
     const T& operator*() const { return *value; }
 };
 

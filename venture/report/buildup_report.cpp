@@ -16,7 +16,7 @@ using quantity::PreferredUnits;
 
 namespace {
 
-double dew_point_of_room_C(const WallConditions& c)
+double dew_point_of_room_C(const fabric::WallConditions& c)
 {
     return air::dew_point(air::MoistAir::from_relative_humidity(c.inside, c.inside_humidity, c.pressure)).celsius();
 }
@@ -58,7 +58,7 @@ std::string layers_table(const Buildup& b, const fabric::TemperatureProfile& pro
 }
 
 /// "R = 0.040 (outside) + 0.133 + ... + 0.130 (inside) = 2.500 m2K/W; U = 1/R = 0.400 W/m2K".
-std::string u_in_steps(const Buildup& b, const WallConditions& c, const PreferredUnits& units)
+std::string u_in_steps(const Buildup& b, const fabric::WallConditions& c, const PreferredUnits& units)
 {
     std::string sum = fmt::format("{} (outside)", units.number(c.films.outside_m2K_per_W, "resistance"));
     for (const Layer& layer : b.layers) sum += " + " + units.number(layer.resistance(), "resistance");
@@ -68,7 +68,7 @@ std::string u_in_steps(const Buildup& b, const WallConditions& c, const Preferre
                        units.text(1.0 / whole, "heat_transfer"), in_words(c.direction));
 }
 
-std::string wave_in_words(const Buildup& b, const WallConditions& c, const PreferredUnits& units)
+std::string wave_in_words(const Buildup& b, const fabric::WallConditions& c, const PreferredUnits& units)
 {
     const auto p = fabric::periodic_properties(b, c.films);
     constexpr double least = 5e-4; // what is smaller has no time of its own
@@ -90,7 +90,7 @@ std::string wave_in_words(const Buildup& b, const WallConditions& c, const Prefe
 }
 
 /// Where the dew point of the room's air lies.
-std::string dew_in_words(const Buildup& b, const fabric::TemperatureProfile& profile, const WallConditions& c,
+std::string dew_in_words(const Buildup& b, const fabric::TemperatureProfile& profile, const fabric::WallConditions& c,
                          const PreferredUnits& units)
 {
     if (c.films.outside_m2K_per_W == 0.0) return {}; // on the ground: what is cold there is soil
@@ -109,15 +109,7 @@ std::string dew_in_words(const Buildup& b, const fabric::TemperatureProfile& pro
 
 } // namespace
 
-WallConditions conditions_of(fabric::HeatFlow direction)
-{
-    WallConditions c;
-    c.direction = direction;
-    c.films.inside_m2K_per_W = fabric::standard_inside_resistance(direction);
-    return c;
-}
-
-std::string buildup_text(const Buildup& b, const WallConditions& c, const PreferredUnits& units)
+std::string buildup_text(const Buildup& b, const fabric::WallConditions& c, const PreferredUnits& units)
 {
     const auto profile = temperature_profile(b, c.films, c.outside, c.inside);
     return fmt::format("Build-up '{}' between {} outside and {} inside\n", b.name,
@@ -130,7 +122,7 @@ std::string buildup_text(const Buildup& b, const WallConditions& c, const Prefer
            u_in_steps(b, c, units) + wave_in_words(b, c, units) + dew_in_words(b, profile, c, units);
 }
 
-json buildup_json(const Buildup& b, const WallConditions& c)
+json buildup_json(const Buildup& b, const fabric::WallConditions& c)
 {
     const auto profile = temperature_profile(b, c.films, c.outside, c.inside);
     const auto p = fabric::periodic_properties(b, c.films);

@@ -39,7 +39,7 @@ TEST(Moved, IsEmptyIfNothingDid) { EXPECT_EQ(moved_text(before, before), ""); }
 
 TEST(Figures, OfABuildingAndItsLoadsMoveWithIt)
 {
-    building::Input in = testing_data::one_room();
+    input::Input in = testing_data::one_room();
     const building::Building first = testing_data::built(in);
     in.rooms[0].height = 3.5;
     const building::Building second = testing_data::built(in);

@@ -147,7 +147,7 @@ std::string shading_text(const Building& b, const PreferredUnits& units)
     table.add_column("lets through\nwith leaves");
     table.add_column("bare");
     for (const building::Obstruction& o : b.obstructions)
-        table.add_row({o.name, units.number(building::area_m2(o.outline), "area"), units.number(o.base_m, "length"),
+        table.add_row({o.name, units.number(plan::area_m2(o.outline), "area"), units.number(o.base_m, "length"),
                        units.number(o.top_m, "length"), fmt::format("{:g} %", 100.0 * o.with_leaves),
                        fmt::format("{:g} %", 100.0 * o.bare)});
     return out + table.text() + "\n";

@@ -62,9 +62,9 @@ private:
 };
 
 /// What is typed of a month of the site; an empty one if nothing is.
-building::MonthInput month_input(const building::Input& input, int month)
+input::MonthInput month_input(const input::Input& input, int month)
 {
-    for (const building::MonthInput& m : input.site.months)
+    for (const input::MonthInput& m : input.site.months)
         if (m.month && static_cast<int>(*m.month) == month) return m;
     return {};
 }
@@ -133,10 +133,10 @@ std::string site_text(const climate::Site& site, const std::optional<WeatherFigu
                                                   : (y.synthetic ? "" : ", a typical year"));
 }
 
-std::string conditions_text(const climate::Site& site, const building::Input& input, const PreferredUnits& units)
+std::string conditions_text(const climate::Site& site, const input::Input& input, const PreferredUnits& units)
 {
     Marks marks{input.origins};
-    const building::SiteInput& s = input.site;
+    const input::SiteInput& s = input.site;
     const auto with_unit = [&](double value, std::string_view quantity, quantity::OriginId origin) {
         const std::string number = marks.marked(units.number(value, quantity), origin);
         return fmt::format("{}{} {}", number.substr(0, number.size() - 1),
@@ -163,7 +163,7 @@ std::string conditions_text(const climate::Site& site, const building::Input& in
           "wind\n\n" + std::string{units.symbol("wind")} + " "})
         table.add_column(heading);
     for (const CoolingMonth& m : site.months) {
-        const building::MonthInput given = month_input(input, m.month);
+        const input::MonthInput given = month_input(input, m.month);
         const auto cell = [&](std::optional<double> value, std::string_view quantity, quantity::OriginId origin) {
             return value ? marks.marked(units.number(*value, quantity), origin) : std::string{nothing} + " ";
         };

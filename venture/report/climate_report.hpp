@@ -6,10 +6,10 @@
 
 #include <nlohmann/json_fwd.hpp>
 
-#include <venture/building/input.hpp>
 #include <venture/climate/derived_conditions.hpp>
 #include <venture/climate/design_day.hpp>
 #include <venture/climate/year_summary.hpp>
+#include <venture/input/input.hpp>
 #include <venture/quantity/preferred_units.hpp>
 
 namespace venture::report {
@@ -27,7 +27,7 @@ struct WeatherFigures {
 
 /// The design conditions as they are used. Values set for this run and values derived from weather are marked.
 /// @param input  whose origins tell where the values came from
-[[nodiscard]] std::string conditions_text(const climate::Site& site, const building::Input& input,
+[[nodiscard]] std::string conditions_text(const climate::Site& site, const input::Input& input,
                                           const quantity::PreferredUnits& units = {});
 
 /// The design days at a glance: temperatures, humidity, and the sun of the day on planes.

@@ -4,7 +4,7 @@
 #include <gtest/gtest.h>
 #include <nlohmann/json.hpp>
 
-#include <venture/report/climate_drawing.hpp>
+#include <venture/draw/climate_drawing.hpp>
 
 namespace venture::report {
 namespace {
@@ -83,9 +83,9 @@ TEST(ClimateReport, ClockRunsRound)
 TEST(ClimateDrawing, IsTheSameTwiceAndManagesWithoutWindOrSun)
 {
     const WeatherFigures w = dull_year(false);
-    const std::string once = draw_climate(a_site(), w.year, w.summary);
+    const std::string once = draw::draw_climate(a_site(), w.year, w.summary);
     EXPECT_TRUE(once.starts_with("<?xml"));
-    EXPECT_EQ(draw_climate(a_site(), w.year, w.summary), once);
+    EXPECT_EQ(draw::draw_climate(a_site(), w.year, w.summary), once);
 }
 
 } // namespace

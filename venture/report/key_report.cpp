@@ -4,37 +4,63 @@
 
 #include <fmt/format.h>
 
+#include <venture/input/input.hpp>
+#include <venture/quantity/record.hpp>
+
 namespace venture::report {
 
-using building::KeyEntry;
-using building::KeyTable;
-using building::ValueShape;
+using quantity::Key;
 using quantity::KeySpec;
 using quantity::Kind;
+using quantity::Nested;
 using quantity::PreferredUnits;
+using quantity::ValueShape;
 
 namespace {
 
-/// Visits every table, nested ones after the one they are in.
-template <class Visit>
-void for_each(const std::vector<KeyTable>& tables, Visit visit)
+/// A table of a project with its whole name: "room", "room.opening".
+struct Table {
+    std::string name{};
+    const Nested* declared = nullptr;
+};
+
+/// Every table, those inside one after it.
+void add_tables(const quantity::RecordSpec& spec, const std::string& outer, std::vector<Table>& out)
 {
-    for (const KeyTable& table : tables) {
-        visit(table);
-        for_each(table.nested, visit);
+    for (const Nested& nested : spec.nested()) {
+        const std::string name = outer.empty() ? std::string{nested.name} : fmt::format("{}.{}", outer, nested.name);
+        out.push_back({name, &nested});
+        add_tables(nested.spec(), name, out);
     }
 }
 
-std::string header_of(const KeyTable& table)
+const std::vector<Table>& all_tables()
 {
-    return table.many ? fmt::format("[[{}]]", table.name) : fmt::format("[{}]", table.name);
+    static const std::vector<Table> all = [] {
+        std::vector<Table> out;
+        add_tables(input::Input::spec(), {}, out);
+        return out;
+    }();
+    return all;
 }
 
-bool is_text(const KeyEntry& entry) { return entry.shape == ValueShape::text || entry.shape == ValueShape::texts; }
+std::string header_of(const Table& table)
+{
+    return table.declared->is_list() ? fmt::format("[[{}]]", table.name) : fmt::format("[{}]", table.name);
+}
+
+bool is_text(const Key& key) { return key.shape == ValueShape::text || key.shape == ValueShape::texts; }
 
 /// The default with its source; empty if there is none.
 std::string default_of(const KeySpec& spec, const PreferredUnits& units)
 {
+    if (!spec.default_by.key.empty()) {
+        std::string by;
+        for (const quantity::DefaultBy::Case& one : spec.default_by.cases)
+            by += fmt::format("{}{} with {} = \"{}\"", by.empty() ? "" : ", ", units.text(one.value, spec.kind),
+                              spec.default_by.key, one.word);
+        return fmt::format("{} ({})", by, spec.default_source);
+    }
     if (spec.default_value)
         return fmt::format("{} ({})", units.text(*spec.default_value, spec.kind), spec.default_source);
     if (!spec.default_word.empty()) return fmt::format("{} ({})", spec.default_word, spec.default_source);
@@ -42,20 +68,20 @@ std::string default_of(const KeySpec& spec, const PreferredUnits& units)
 }
 
 /// Plain unit or allowed words, for one cell of the page.
-std::string unit_or_words(const KeyEntry& entry)
+std::string unit_or_words(const Key& key)
 {
-    const KeySpec& spec = *entry.spec;
+    const KeySpec& spec = key.spec;
     if (!spec.choices.empty()) return fmt::format("{}", fmt::join(spec.choices, ", "));
-    if (is_text(entry)) return "text";
+    if (is_text(key)) return "text";
     if (spec.kind == Kind::fraction) return "0..1 or %";
     const auto unit = quantity::plain_unit(spec.kind);
     return unit.empty() ? "number" : std::string{unit};
 }
 
-std::string shape_in_words(const KeyEntry& entry)
+std::string shape_in_words(const Key& key)
 {
-    const KeySpec& spec = *entry.spec;
-    switch (entry.shape) {
+    const KeySpec& spec = key.spec;
+    switch (key.shape) {
     case ValueShape::text:
         return spec.choices.empty() ? "a text" : fmt::format("one of: {}", fmt::join(spec.choices, ", "));
     case ValueShape::texts:
@@ -72,12 +98,12 @@ std::string shape_in_words(const KeyEntry& entry)
     return {};
 }
 
-std::string how_to_write(const KeyEntry& entry, const PreferredUnits& units)
+std::string how_to_write(const Key& key, const PreferredUnits& units)
 {
-    const KeySpec& spec = *entry.spec;
+    const KeySpec& spec = key.spec;
     const auto unit = units.symbol(spec.kind);
     const std::string number = unit.empty() ? "NUMBER" : fmt::format("\"NUMBER {}\"", unit);
-    switch (entry.shape) {
+    switch (key.shape) {
     case ValueShape::text:
         return fmt::format("{} = \"{}\"", spec.name, spec.choices.empty() ? "TEXT" : spec.choices.front());
     case ValueShape::texts:
@@ -93,14 +119,14 @@ std::string how_to_write(const KeyEntry& entry, const PreferredUnits& units)
     return {};
 }
 
-std::string key_text(const KeyTable& table, const KeyEntry& entry, const PreferredUnits& units)
+std::string key_text(const Table& table, const Key& key, const PreferredUnits& units)
 {
-    const KeySpec& spec = *entry.spec;
+    const KeySpec& spec = key.spec;
     std::string path = table.name;
     std::ranges::replace(path, '.', '/');
     std::string out = fmt::format("{}/{}, in {}: {}\n", table.name, spec.name, header_of(table), spec.text);
-    out += fmt::format("  typed as   {}\n", shape_in_words(entry));
-    if (!is_text(entry) && spec.allowed.highest < 1e12)
+    out += fmt::format("  typed as   {}\n", shape_in_words(key));
+    if (!is_text(key) && spec.allowed.highest < 1e12)
         out += fmt::format("  bounds     {} to {}\n", units.text(spec.allowed.lowest, spec.kind),
                            units.text(spec.allowed.highest, spec.kind));
     const std::string otherwise = default_of(spec, units);
@@ -108,7 +134,7 @@ std::string key_text(const KeyTable& table, const KeyEntry& entry, const Preferr
                                             : spec.required     ? "none: must be given"
                                             : otherwise.empty() ? "none"
                                                                 : otherwise);
-    out += fmt::format("  write      {}\n", how_to_write(entry, units));
+    out += fmt::format("  write      {}\n", how_to_write(key, units));
     return out;
 }
 
@@ -135,15 +161,15 @@ std::string keys_page()
 {
     const PreferredUnits si;
     std::string out;
-    for_each(building::key_tables(), [&](const KeyTable& table) {
+    for (const Table& table : all_tables()) {
         out += fmt::format("\n## {}\n\n| key | what | plain unit, words | default |\n| --- | --- | --- | --- |\n",
                            header_of(table));
-        for (const KeyEntry& entry : table.keys)
-            out += fmt::format("| `{}` | {} | {} | {} |\n", entry.spec->name, entry.spec->text, unit_or_words(entry),
-                               entry.spec->from_weather ? "must be given, or derived from `[weather]`"
-                               : entry.spec->required   ? "must be given"
-                                                        : default_of(*entry.spec, si));
-    });
+        for (const Key& key : table.declared->spec().keys())
+            out += fmt::format("| `{}` | {} | {} | {} |\n", key.spec.name, key.spec.text, unit_or_words(key),
+                               key.spec.from_weather ? "must be given, or derived from `[weather]`"
+                               : key.spec.required   ? "must be given"
+                                                     : default_of(key.spec, si));
+    }
     return out + quantities_page();
 }
 
@@ -151,17 +177,17 @@ std::optional<std::string> explain_key(const std::string& name, const PreferredU
 {
     std::string out;
     const auto slash = name.rfind('/');
-    const std::string key = slash == std::string::npos ? name : name.substr(slash + 1);
+    const std::string typed = slash == std::string::npos ? name : name.substr(slash + 1);
     std::string table_name = slash == std::string::npos ? "" : name.substr(0, slash);
     std::ranges::replace(table_name, '/', '.');
-    for_each(building::key_tables(), [&](const KeyTable& table) {
-        const bool whole_table = slash == std::string::npos && table.name == key;
-        for (const KeyEntry& entry : table.keys) {
-            const bool asked = entry.spec->name == key && (table_name.empty() || table.name == table_name);
-            if (asked || (whole_table && entry.spec->name != "note"))
-                out += (out.empty() ? "" : "\n") + key_text(table, entry, units);
+    for (const Table& table : all_tables()) {
+        const bool whole_table = slash == std::string::npos && table.name == typed;
+        for (const Key& key : table.declared->spec().keys()) {
+            const bool asked = key.spec.name == typed && (table_name.empty() || table.name == table_name);
+            if (asked || (whole_table && key.spec.name != "note"))
+                out += (out.empty() ? "" : "\n") + key_text(table, key, units);
         }
-    });
+    }
     if (out.empty()) return std::nullopt;
     return out;
 }
@@ -169,13 +195,13 @@ std::optional<std::string> explain_key(const std::string& name, const PreferredU
 std::vector<std::string> explainable_keys()
 {
     std::vector<std::string> out;
-    for_each(building::key_tables(), [&](const KeyTable& table) {
+    for (const Table& table : all_tables()) {
         out.push_back(table.name);
-        for (const KeyEntry& entry : table.keys) {
-            out.push_back(fmt::format("{}/{}", table.name, entry.spec->name));
-            out.emplace_back(entry.spec->name);
+        for (const Key& key : table.declared->spec().keys()) {
+            out.push_back(fmt::format("{}/{}", table.name, key.spec.name));
+            out.emplace_back(key.spec.name);
         }
-    });
+    }
     return out;
 }
 

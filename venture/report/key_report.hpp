@@ -5,7 +5,6 @@
 #include <string>
 #include <vector>
 
-#include <venture/building/key_tables.hpp>
 #include <venture/quantity/preferred_units.hpp>
 
 namespace venture::report {

@@ -9,7 +9,7 @@
 namespace venture::report {
 
 using building::Building;
-using building::Input;
+using input::Input;
 using nlohmann::json;
 using quantity::PreferredUnits;
 
@@ -136,12 +136,12 @@ std::string room_types(const Input& library, const std::string& word, const Pref
     table.add_column("hours", Align::left);
     std::string sources;
     std::size_t count = 0;
-    for (const building::RoomTypeInput& t : library.room_types) {
+    for (const input::RoomTypeInput& t : library.room_types) {
         if (!wanted(*t.name, word)) continue;
         const auto in = [&](const quantity::Given<double>& given, const char* quantity) {
             return given ? units.number(*given, quantity) : std::string{"-"};
         };
-        const building::UseInput& use = t.use;
+        const input::UseInput& use = t.use;
         table.add_row({*t.name, t.region ? *t.region : "-", in(use.heating_setpoint, "temperature"),
                        in(use.area_per_person, "area"), in(use.ventilation_per_person, "air_flow"),
                        in(use.ventilation_per_area, "air_flow_per_area"),
@@ -170,8 +170,8 @@ std::vector<HoursRow> hours_of_use(const Input& library, const std::string& word
         for (const quantity::PlacedText& text : texts)
             rows.back().when += (rows.back().when.empty() ? "" : between) + text.text;
     };
-    for (const building::ProfileInput& p : library.profiles) add(p, *p.hours, ", ");
-    for (const building::CalendarInput& c : library.calendars) add(c, *c.rules, "; ");
+    for (const input::ProfileInput& p : library.profiles) add(p, *p.hours, ", ");
+    for (const input::CalendarInput& c : library.calendars) add(c, *c.rules, "; ");
     return rows;
 }
 

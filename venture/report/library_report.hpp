@@ -6,16 +6,16 @@
 #include <nlohmann/json_fwd.hpp>
 
 #include <venture/building/building.hpp>
-#include <venture/building/input.hpp>
+#include <venture/input/input.hpp>
 #include <venture/quantity/preferred_units.hpp>
 
 namespace venture::report {
 
 /// @param library  materials, build-ups, panes, glazings, shades, room types and hours, and nothing else
 /// @param word     only records whose name holds it; empty for all
-[[nodiscard]] std::string library_text(const building::Input& library, const building::Building& completed,
+[[nodiscard]] std::string library_text(const input::Input& library, const building::Building& completed,
                                        const std::string& word, const quantity::PreferredUnits& units = {});
-[[nodiscard]] nlohmann::json library_json(const building::Input& library, const building::Building& completed,
+[[nodiscard]] nlohmann::json library_json(const input::Input& library, const building::Building& completed,
                                           const std::string& word);
 
 } // namespace venture::report

@@ -45,13 +45,13 @@ private:
     }
     [[nodiscard]] std::string said(const Sourced<double>& value) const { return b_.origins.describe(value.origin); }
     [[nodiscard]] std::string shape() const { return b_.origins.describe(room_.origin); }
-    [[nodiscard]] double mean(const loads::Drives& drives) const
+    [[nodiscard]] double mean(const balance::Drives& drives) const
     {
         double sum = 0.0;
-        for (const loads::Drive& d : drives) sum += d.factor * c_.model.signals[d.signal.index].mean();
+        for (const balance::Drive& d : drives) sum += d.factor * c_.model.signals[d.signal.index].mean();
         return sum;
     }
-    [[nodiscard]] const loads::Zone& zone() const { return c_.model.zones[zone_]; }
+    [[nodiscard]] const balance::Zone& zone() const { return c_.model.zones[zone_]; }
     [[nodiscard]] std::string when(std::size_t profile) const { return b_.calendars[profile].name; }
 
     void add_stores()
@@ -112,7 +112,7 @@ private:
     void add_control()
     {
         const building::Use& use = room_.use;
-        const auto set_point = [&](const char* what, const std::optional<loads::SignalId>& id,
+        const auto set_point = [&](const char* what, const std::optional<balance::SignalId>& id,
                                    const std::optional<Sourced<double>>& from,
                                    const std::optional<building::Setback>& back) {
             if (!id || !from) return;
@@ -134,15 +134,15 @@ private:
         add("radiant share of what heats or cools", zone().radiant_share(), "1", "as typed", said(use.radiant_share));
     }
 
-    [[nodiscard]] bool faces_zone(const loads::Face& face) const
+    [[nodiscard]] bool faces_zone(const balance::Face& face) const
     {
-        const auto* at = std::get_if<loads::ZoneFace>(&face);
+        const auto* at = std::get_if<balance::ZoneFace>(&face);
         return at != nullptr && at->zone == zone_;
     }
 
     void add_surface(std::size_t i)
     {
-        const loads::Surface& s = c_.model.surfaces[i];
+        const balance::Surface& s = c_.model.surfaces[i];
         const building::Surface& of = b_.surfaces[c_.surfaces_from[i].surface];
         const auto& opening = c_.surfaces_from[i].opening;
         const std::string outline = b_.origins.describe(b_.rooms[of.room].origin);
@@ -150,21 +150,21 @@ private:
             opening ? "width, height and count of the opening" : "of the face, less its openings", outline);
         add(s.id + ": face to face", conductance(c_.model.walls[s.wall]), "W/m2K", made_of(of, opening),
             stands_at(of, opening));
-        for (const loads::Face* face : {&s.inside, &s.outside}) add_films(s.id, *face);
-        const auto* outdoors = std::get_if<loads::OutdoorFace>(&s.outside);
+        for (const balance::Face* face : {&s.inside, &s.outside}) add_films(s.id, *face);
+        const auto* outdoors = std::get_if<balance::OutdoorFace>(&s.outside);
         if (outdoors != nullptr && !outdoors->absorbed_W.empty())
             add(s.id + ": takes up sun outside", outdoors->absorbed_W.front().factor / s.area_m2, "1",
                 opening ? "of a door" : "absorptance of the build-up", stands_at(of, opening));
     }
 
-    void add_films(const std::string& id, const loads::Face& face)
+    void add_films(const std::string& id, const balance::Face& face)
     {
-        if (const auto* z = std::get_if<loads::ZoneFace>(&face); z != nullptr && z->zone == zone_) {
+        if (const auto* z = std::get_if<balance::ZoneFace>(&face); z != nullptr && z->zone == zone_) {
             add(id + ": convection inside", z->convective_W_per_m2K, "W/m2K",
                 z->natural ? "first guess; by difference of temperatures" : "fixed, after ISO 6946", "[method]");
             add(id + ": radiation inside", z->radiative_W_per_m2K, "W/m2K", "to the radiant point, after ISO 6946",
                 "[method]");
-        } else if (const auto* o = std::get_if<loads::OutdoorFace>(&face)) {
+        } else if (const auto* o = std::get_if<balance::OutdoorFace>(&face)) {
             const bool by_step = o->film_by_step.has_value();
             add(id + ": film outside", by_step ? c_.model.signals[o->film_by_step->index].mean() : o->film_W_per_m2K,
                 "W/m2K", by_step ? "mean; by the hour, with wind or shutter" : "fixed, after ISO 6946", "[method]");

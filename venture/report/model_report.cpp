@@ -9,23 +9,23 @@
 
 namespace venture::report {
 
+using balance::ThermalModel;
 using building::Building;
 using loads::Compiled;
-using loads::ThermalModel;
 using nlohmann::json;
 
 namespace {
 
 std::string number(double value) { return fmt::format("{:.4g}", value); }
 
-double mean(const ThermalModel& m, const loads::Drives& drives)
+double mean(const ThermalModel& m, const balance::Drives& drives)
 {
     double sum = 0.0;
-    for (const loads::Drive& d : drives) sum += d.factor * m.signals[d.signal.index].mean();
+    for (const balance::Drive& d : drives) sum += d.factor * m.signals[d.signal.index].mean();
     return sum;
 }
 
-std::string mean_or_dash(const ThermalModel& m, const std::optional<loads::SignalId>& id)
+std::string mean_or_dash(const ThermalModel& m, const std::optional<balance::SignalId>& id)
 {
     return id ? number(m.signals[id->index].mean()) : "-";
 }
@@ -44,17 +44,17 @@ std::string from(const Building& b, const loads::SurfaceFrom& made_from)
     return "a door of typed U-value";
 }
 
-std::string beyond(const ThermalModel& m, const loads::Face& face)
+std::string beyond(const ThermalModel& m, const balance::Face& face)
 {
-    if (const auto* z = std::get_if<loads::ZoneFace>(&face))
+    if (const auto* z = std::get_if<balance::ZoneFace>(&face))
         return fmt::format("zone {}, {} + {} W/m2K", m.zones[z->zone].id, number(z->convective_W_per_m2K),
                            number(z->radiative_W_per_m2K));
-    if (const auto* o = std::get_if<loads::OutdoorFace>(&face))
+    if (const auto* o = std::get_if<balance::OutdoorFace>(&face))
         return fmt::format("outdoors, {}{}",
                            o->film_by_step ? fmt::format("signal {} W/m2K", o->film_by_step->index)
                                            : number(o->film_W_per_m2K) + " W/m2K",
                            o->long_wave ? ", long wave apart" : "");
-    if (const auto* f = std::get_if<loads::FixedFace>(&face))
+    if (const auto* f = std::get_if<balance::FixedFace>(&face))
         return fmt::format("signal {}{}", f->temperature_C.index,
                            f->film_W_per_m2K ? fmt::format(", {} W/m2K", number(*f->film_W_per_m2K)) : "");
     return "nothing";
@@ -72,7 +72,7 @@ std::string zones_table(const Building& b, const Compiled& c)
     std::vector<std::size_t> room_of_zone(m.zones.size());
     for (std::size_t r = 0; r < c.zone_of_room.size(); ++r) room_of_zone[c.zone_of_room[r]] = r;
     for (std::size_t z = 0; z < m.zones.size(); ++z) {
-        const loads::Zone& zone = m.zones[z];
+        const balance::Zone& zone = m.zones[z];
         table.add_row({zone.id, number(zone.air_capacity_J_per_K / 1000.0), number(zone.dry_air_kg),
                        number(1000.0 * mean(m, zone.infiltration_kg_per_s)),
                        number(1000.0 * mean(m, zone.ventilation_kg_per_s)), number(zone.thermal_bridges_W_per_K),
@@ -91,7 +91,7 @@ std::string surfaces_table(const Building& b, const Compiled& c)
     for (const char* heading : {"m2", "face to face\nW/m2K", "stores\nkJ/m2K", "modes"}) table.add_column(heading);
     for (const char* heading : {"inside", "beyond", "from"}) table.add_column(heading, Align::left);
     for (std::size_t i = 0; i < m.surfaces.size(); ++i) {
-        const loads::Surface& s = m.surfaces[i];
+        const balance::Surface& s = m.surfaces[i];
         const fabric::WallModes& wall = m.walls[s.wall];
         double capacity = 0.0, u = -wall.d12;
         for (std::size_t k = 0; k < wall.size(); ++k) {
@@ -111,39 +111,39 @@ std::string signals_table(const ThermalModel& m)
     table.add_column("is", Align::left);
     for (const char* heading : {"values", "lowest", "mean", "highest"}) table.add_column(heading);
     for (std::size_t i = 0; i < m.signals.size(); ++i) {
-        const loads::Signal& s = m.signals[i];
+        const balance::Signal& s = m.signals[i];
         const auto [low, high] = std::ranges::minmax(s.start);
-        table.add_row({fmt::format("{}", i), std::string{loads::forcing_names()[static_cast<std::size_t>(s.forcing)]},
+        table.add_row({fmt::format("{}", i), std::string{balance::forcing_names()[static_cast<std::size_t>(s.forcing)]},
                        fmt::format("{}", s.start.size()), number(low), number(s.mean()), number(high)});
     }
     return table.text();
 }
 
-json drives_json(const loads::Drives& drives)
+json drives_json(const balance::Drives& drives)
 {
     json out = json::array();
-    for (const loads::Drive& d : drives) out.push_back({{"signal", d.signal.index}, {"factor", d.factor}});
+    for (const balance::Drive& d : drives) out.push_back({{"signal", d.signal.index}, {"factor", d.factor}});
     return out;
 }
 
-json id_json(const std::optional<loads::SignalId>& id) { return id ? json(id->index) : json(nullptr); }
+json id_json(const std::optional<balance::SignalId>& id) { return id ? json(id->index) : json(nullptr); }
 
-json face_json(const loads::Face& face)
+json face_json(const balance::Face& face)
 {
-    if (const auto* z = std::get_if<loads::ZoneFace>(&face))
+    if (const auto* z = std::get_if<balance::ZoneFace>(&face))
         return {{"zone", z->zone},
                 {"convective_W_per_m2K", z->convective_W_per_m2K},
                 {"radiative_W_per_m2K", z->radiative_W_per_m2K},
                 {"by_difference", z->natural.has_value()},
                 {"air_warmer_K", z->air_warmer_K},
                 {"absorbed_W", drives_json(z->absorbed_W)}};
-    if (const auto* o = std::get_if<loads::OutdoorFace>(&face))
+    if (const auto* o = std::get_if<balance::OutdoorFace>(&face))
         return {{"outdoors", o->environment_C.index},
                 {"film_W_per_m2K", o->film_W_per_m2K},
                 {"film_by_step", id_json(o->film_by_step)},
                 {"sky_share", o->long_wave ? json(o->long_wave->sky_share) : json(nullptr)},
                 {"absorbed_W", drives_json(o->absorbed_W)}};
-    if (const auto* f = std::get_if<loads::FixedFace>(&face))
+    if (const auto* f = std::get_if<balance::FixedFace>(&face))
         return {{"temperature", f->temperature_C.index},
                 {"film_W_per_m2K", f->film_W_per_m2K ? json(*f->film_W_per_m2K) : json(nullptr)}};
     return nullptr;
@@ -163,7 +163,7 @@ json model_json(const Building& b, const Compiled& c)
 {
     const ThermalModel& m = c.model;
     json zones = json::array(), surfaces = json::array(), walls = json::array(), signals = json::array();
-    for (const loads::Zone& z : m.zones)
+    for (const balance::Zone& z : m.zones)
         zones.push_back({{"id", z.id},
                          {"air_capacity_J_per_K", z.air_capacity_J_per_K},
                          {"dry_air_kg", z.dry_air_kg},
@@ -179,7 +179,7 @@ json model_json(const Building& b, const Compiled& c)
                          {"dry_above_kg_per_kg", id_json(z.dry_above_kg_per_kg)},
                          {"radiant_weight", z.radiant_weight}});
     for (std::size_t i = 0; i < m.surfaces.size(); ++i) {
-        const loads::Surface& s = m.surfaces[i];
+        const balance::Surface& s = m.surfaces[i];
         surfaces.push_back({{"id", s.id},
                             {"area_m2", s.area_m2},
                             {"wall", s.wall},
@@ -195,8 +195,8 @@ json model_json(const Building& b, const Compiled& c)
                          {"d11", w.d11},
                          {"d12", w.d12},
                          {"d22", w.d22}});
-    for (const loads::Signal& s : m.signals)
-        signals.push_back({{"is", loads::forcing_names()[static_cast<std::size_t>(s.forcing)]},
+    for (const balance::Signal& s : m.signals)
+        signals.push_back({{"is", balance::forcing_names()[static_cast<std::size_t>(s.forcing)]},
                            {"start", s.start},
                            {"end", s.end},
                            {"steps_per_value", s.steps_per_value}});

@@ -9,10 +9,10 @@
 
 namespace venture::report {
 
-using building::EffectiveValue;
 using nlohmann::json;
 using quantity::OriginPool;
 using quantity::PreferredUnits;
+using resolve::EffectiveValue;
 
 namespace {
 

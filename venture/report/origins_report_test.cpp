@@ -12,8 +12,8 @@ namespace {
 using testing::HasSubstr;
 
 struct Listed {
-    building::Resolved resolved = building::resolve(testing_data::one_room());
-    std::vector<building::EffectiveValue> values = building::effective_values(resolved.effective, &*resolved.building);
+    resolve::Resolved resolved = resolve::resolve(testing_data::one_room());
+    std::vector<resolve::EffectiveValue> values = resolve::effective_values(resolved.effective, &*resolved.building);
 };
 
 TEST(OriginsText, HasALineAValueAndCountsThem)
@@ -29,7 +29,7 @@ TEST(OriginsText, HasALineAValueAndCountsThem)
 TEST(OriginsText, PrintsInTheUnitsChosen)
 {
     const Listed l;
-    const auto area = building::asked_for(l.values, "floor area", l.resolved.effective.origins);
+    const auto area = resolve::asked_for(l.values, "floor area", l.resolved.effective.origins);
     EXPECT_THAT(origins_text(area, l.resolved.effective.origins, quantity::PreferredUnits{"inch-pound"}),
                 HasSubstr("215.3 ft2")); // 20 m2
 }
@@ -37,7 +37,7 @@ TEST(OriginsText, PrintsInTheUnitsChosen)
 TEST(OriginsJson, GivesSiValuesWithTheirKind)
 {
     const Listed l;
-    const auto area = building::asked_for(l.values, "floor area", l.resolved.effective.origins);
+    const auto area = resolve::asked_for(l.values, "floor area", l.resolved.effective.origins);
     const auto doc = origins_json(area, l.resolved.effective.origins);
     ASSERT_EQ(doc.size(), 1u);
     EXPECT_NEAR(doc[0]["value"].get<double>(), 20.0, 1e-9);

@@ -14,9 +14,9 @@ using quantity::PreferredUnits;
 
 namespace {
 
-std::string cause_in_words(loads::Forcing forcing)
+std::string cause_in_words(balance::Forcing forcing)
 {
-    using loads::Forcing;
+    using balance::Forcing;
     switch (forcing) {
     case Forcing::outdoor_air:
         return "outdoor air, through fabric and as leakage and ventilation";
@@ -31,7 +31,7 @@ std::string cause_in_words(loads::Forcing forcing)
     case Forcing::limit:
         return "limits of supplies";
     default:
-        return std::string{loads::forcing_names()[static_cast<std::size_t>(forcing)]};
+        return std::string{balance::forcing_names()[static_cast<std::size_t>(forcing)]};
     }
 }
 

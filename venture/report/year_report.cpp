@@ -180,7 +180,7 @@ json year_json(const building::Building& b, const BuildingYear& y)
                          {"warmest_C", r.run.warmest_C},
                          {"months", months}});
     }
-    for (const loads::Series& s : y.series)
+    for (const balance::Series& s : y.series)
         series.push_back({{"kind", s.kind}, {"unit", s.unit}, {"of", s.id}, {"values", s.values}});
     return {{"project", {{"name", b.project.name}, {"number", b.project.number}, {"revision", b.project.revision}}},
             {"weather", {{"name", y.weather}, {"synthetic", y.synthetic}}},
@@ -202,7 +202,7 @@ json year_json(const building::Building& b, const BuildingYear& y)
 std::string year_csv(const BuildingYear& y, bool leap)
 {
     std::string out = "day,hour";
-    for (const loads::Series& s : y.series) {
+    for (const balance::Series& s : y.series) {
         const std::string heading = fmt::format("{}{} [{}]", s.id.empty() ? "" : s.id + ": ", s.kind, s.unit);
         std::string quoted;
         for (const char c : heading) quoted += c == '"' ? std::string{"\"\""} : std::string{c};
@@ -213,7 +213,7 @@ std::string year_csv(const BuildingYear& y, bool leap)
     for (std::size_t h = 0; h < hours; ++h) {
         const int day = y.first_day + static_cast<int>(h / 24);
         out += fmt::format("{},{}", climate::in_words(climate::month_day(day, leap)), h % 24);
-        for (const loads::Series& s : y.series) out += fmt::format(",{:.6g}", s.values[h]);
+        for (const balance::Series& s : y.series) out += fmt::format(",{:.6g}", s.values[h]);
         out += "\n";
     }
     return out;

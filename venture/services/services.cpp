@@ -4,16 +4,16 @@
 
 #include <fmt/format.h>
 
-#include <venture/building/chosen_units.hpp>
-#include <venture/building/keys.hpp>
+#include <venture/input/chosen_units.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/names.hpp>
+#include <venture/quantity/record.hpp>
 
 namespace venture::services {
 
-using building::CircuitInput;
-using building::KeptInput;
-using building::PlantInput;
+using input::CircuitInput;
+using input::KeptInput;
+using input::PlantInput;
 using quantity::OriginId;
 using quantity::Severity;
 namespace codes = quantity::codes;
@@ -22,10 +22,10 @@ namespace {
 
 class Connector {
 public:
-    Connector(const building::Input& input, const std::vector<Client>& clients)
+    Connector(const input::Input& input, const std::vector<Client>& clients)
         : input_{input},
           clients_{clients},
-          units_{building::chosen_units(input.units)}
+          units_{input::chosen_units(input.units)}
     {
     }
 
@@ -214,7 +214,7 @@ private:
         }
     }
 
-    const building::Input& input_;
+    const input::Input& input_;
     const std::vector<Client>& clients_;
     quantity::PreferredUnits units_; ///< that messages speak in
     Services out_{};
@@ -238,7 +238,7 @@ std::vector<std::size_t> Services::rooms_of_plant(std::size_t plant) const
     return out;
 }
 
-Services connect(const building::Input& input, const std::vector<Client>& clients)
+Services connect(const input::Input& input, const std::vector<Client>& clients)
 {
     return Connector{input, clients}.run();
 }

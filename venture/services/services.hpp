@@ -5,7 +5,7 @@
 #include <string>
 #include <vector>
 
-#include <venture/building/input.hpp>
+#include <venture/input/input.hpp>
 #include <venture/quantity/problem.hpp>
 
 namespace venture::services {
@@ -81,6 +81,6 @@ struct Services {
 /// A room that names no circuit for a duty hangs on the only circuit that carries it; with several, that is a finding.
 /// An input without circuits gets assumed ones (radiators 70/55 degC on a boiler, fan coils 7/12 degC on a chiller),
 /// and a note that says so.
-[[nodiscard]] Services connect(const building::Input& input, const std::vector<Client>& clients);
+[[nodiscard]] Services connect(const input::Input& input, const std::vector<Client>& clients);
 
 } // namespace venture::services

@@ -12,17 +12,17 @@ namespace {
 
 namespace codes = quantity::codes;
 
-building::PlantInput plant(const char* name, const char* kind)
+input::PlantInput plant(const char* name, const char* kind)
 {
-    building::PlantInput p;
+    input::PlantInput p;
     p.name = std::string{name};
     p.kind = std::string{kind};
     return p;
 }
 
-building::CircuitInput circuit(const char* name, const char* carries, double supply, double back, const char* from)
+input::CircuitInput circuit(const char* name, const char* carries, double supply, double back, const char* from)
 {
-    building::CircuitInput c;
+    input::CircuitInput c;
     c.name = std::string{name};
     c.carries = std::string{carries};
     c.unit = std::string{std::string_view{carries} == "heating" ? "radiator" : "fan coil"};
@@ -32,9 +32,9 @@ building::CircuitInput circuit(const char* name, const char* carries, double sup
     return c;
 }
 
-building::Input two_circuits()
+input::Input two_circuits()
 {
-    building::Input in;
+    input::Input in;
     in.plants = {plant("boiler", "boiler"), plant("chiller", "chiller")};
     in.circuits = {circuit("warm", "heating", 70, 50, "boiler"), circuit("cold", "cooling", 7, 12, "chiller")};
     return in;
@@ -83,7 +83,7 @@ TEST(Connect, AssumesNothingForADutyThatNoRoomHas)
 
 TEST(Connect, FindsADutyThatNobodyServes)
 {
-    building::Input in = two_circuits();
+    input::Input in = two_circuits();
     in.circuits.pop_back();
     EXPECT_TRUE(says(connect(in, {client("A", true, true)}), codes::unserved, "cooling of room 'A'"));
     Client none = client("B");
@@ -93,7 +93,7 @@ TEST(Connect, FindsADutyThatNobodyServes)
 
 TEST(Connect, AsksWhichWhenSeveralCircuitsCarryTheSame)
 {
-    building::Input in = two_circuits();
+    input::Input in = two_circuits();
     in.circuits.push_back(circuit("warmer", "heating", 80, 60, "boiler"));
     EXPECT_TRUE(says(connect(in, {client("A")}), codes::unserved, "several circuits"));
     Client told = client("A");
@@ -105,8 +105,8 @@ TEST(Connect, AsksWhichWhenSeveralCircuitsCarryTheSame)
 
 TEST(Connect, TellsWrongNamesAndContradictions)
 {
-    building::Input in = two_circuits();
-    in.circuits[0].plant = std::string{"boilr"};
+    input::Input in = two_circuits();
+    in.circuits[0].plant = "boilr";
     in.circuits[1].supply = 14.0; // warmer than its return
     const Services s = connect(in, {client("A", true, true)});
     EXPECT_TRUE(says(s, codes::unknown_name, "no plant is called 'boilr'"));
@@ -120,18 +120,18 @@ TEST(Connect, TellsWrongNamesAndContradictions)
 
 TEST(Connect, RefusesABoilerThatCools)
 {
-    building::Input in = two_circuits();
-    in.circuits[1].plant = std::string{"boiler"};
+    input::Input in = two_circuits();
+    in.circuits[1].plant = "boiler";
     EXPECT_TRUE(says(connect(in, {client("A", true, true)}), codes::contradiction, "is a boiler"));
 }
 
 TEST(Kept, BelongsToARoomOrPlantThatIsThere)
 {
-    building::Input in = two_circuits();
-    building::KeptInput k;
-    k.serves = std::string{"A"};
-    k.duty = std::string{"heating"};
-    k.product = std::string{"X"};
+    input::Input in = two_circuits();
+    input::KeptInput k;
+    k.serves = "A";
+    k.duty = "heating";
+    k.product = "X";
     k.count = 2.0;
     in.kept = {k};
     const Services s = connect(in, {client("A")});

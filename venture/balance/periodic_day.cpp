@@ -1,0 +1,68 @@
+#include <venture/balance/periodic_day.hpp>
+
+#include <algorithm>
+#include <cmath>
+
+#include <venture/balance/period_account.hpp>
+#include <venture/balance/periodic_state.hpp>
+
+namespace venture::balance {
+
+namespace {
+
+/// Radiant temperatures of all zones, summed over a period.
+double radiant_sum(const HeatBalance& balance, std::size_t steps, State& state)
+{
+    double sum = 0.0;
+    for (std::size_t i = 0; i < steps; ++i) {
+        balance.advance(state, i);
+        for (const std::size_t z : balance.zone_order()) sum += state.radiant_C[z];
+    }
+    return sum;
+}
+
+/// What rooms feel in the second period after all walls were a little warmer, over what they feel in the first.
+double share_kept(const ThermalModel& model, const HeatBalance& balance, const State& periodic)
+{
+    constexpr double little_K = 0.1;
+    const State by_little = balance.state_at(little_K), at_nothing = balance.state_at(0.0);
+    State even = periodic, warmer = periodic;
+    for (std::size_t k = 0; k < warmer.wall_modes.size(); ++k)
+        warmer.wall_modes[k] += by_little.wall_modes[k] - at_nothing.wall_modes[k];
+    balance.recall(warmer);
+    const double base = radiant_sum(balance, model.steps, even),
+                 first = radiant_sum(balance, model.steps, warmer) - base,
+                 second = radiant_sum(balance, model.steps, warmer) - base;
+    return first > 0.0 ? std::clamp(second / first, 0.0, 1.0) : 0.0;
+}
+
+} // namespace
+
+PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& options, const Watch& watch)
+{
+    const HeatBalance balance{model, options.films};
+    PeriodicDay day;
+    PeriodAccount account{model};
+    State state = first_guess(model, balance, options);
+    const Convergence reached = find_periodic(model, balance, options, state, account);
+    day.days = reached.days;
+    day.residual_K = reached.residual_K;
+    day.converged = reached.converged;
+    if (!account.is_complete() || watch || options.record != nullptr) { // once more, with what a caller wants of it
+        account.clear();
+        StepResult step;
+        for (std::size_t i = 0; i < model.steps; ++i) {
+            balance.advance(state, i, step,
+                            {.account = watch ? Account::faces : Account::flows,
+                             .record = options.record,
+                             .replay = options.replay});
+            account.add(i, step);
+            if (watch) watch(i, step);
+        }
+    }
+    account.write(day);
+    if (options.tell_memory) day.share_kept = share_kept(model, balance, state);
+    return day;
+}
+
+} // namespace venture::balance

@@ -1,0 +1,21 @@
+#pragma once
+/// What a run decided, stage by stage: what every supply did, and which films it used. Replayed, the heat balance is
+/// linear: forcings can be run one by one, and their loads add up to that of the run.
+
+#include <cstdint>
+#include <vector>
+
+namespace venture::balance {
+
+/// What a zone's supply did.
+enum class Action : std::uint8_t { off, heating, cooling, heating_at_limit, cooling_at_limit };
+
+/// Of a whole period; filled by HeatBalance::advance() step by step.
+struct Recording {
+    std::size_t stages = 0, zones = 0, films = 0, bodies = 0; ///< of the period; of the model
+    std::vector<Action> actions{};                            ///< stages x zones
+    std::vector<double> film_values{};                        ///< stages x films, W/m2K
+    std::vector<double> sensible_factors{};                   ///< stages x bodies
+};
+
+} // namespace venture::balance

@@ -1,0 +1,176 @@
+#include <venture/balance/series.hpp>
+
+#include <algorithm>
+
+#include <venture/quantity/error.hpp>
+#include <venture/quantity/names.hpp>
+
+namespace venture::balance {
+
+namespace {
+
+template <auto Member>
+double of_zone(const ThermalModel&, const StepResult& r, std::size_t, std::size_t z)
+{
+    return r.zones[z].*Member;
+}
+
+template <Part Which>
+double from_part(const ThermalModel&, const StepResult& r, std::size_t, std::size_t z)
+{
+    return r.zones[z].from_faces_W[static_cast<std::size_t>(Which)];
+}
+
+template <auto Member, std::size_t Face>
+double of_surface(const ThermalModel&, const StepResult& r, std::size_t, std::size_t i)
+{
+    return (r.surfaces[i].*Member)[Face];
+}
+
+template <auto Member>
+double of_all_zones(const ThermalModel&, const StepResult& r, std::size_t, std::size_t)
+{
+    double sum = 0.0;
+    for (const ZoneStep& z : r.zones) sum += z.*Member;
+    return sum;
+}
+
+double operative(const ThermalModel&, const StepResult& r, std::size_t, std::size_t z)
+{
+    return 0.5 * (r.zones[z].air_C + r.zones[z].radiant_C);
+}
+
+double outdoor_air_changes(const ThermalModel& m, const StepResult&, std::size_t step, std::size_t z)
+{
+    const Zone& zone = m.zones[z];
+    const double kg_per_s =
+        m.value(zone.infiltration_kg_per_s, step, 0.5) + m.value(zone.ventilation_kg_per_s, step, 0.5);
+    return zone.dry_air_kg > 0.0 ? 3600.0 * kg_per_s / zone.dry_air_kg : 0.0;
+}
+
+double outdoor_temperature(const ThermalModel& m, const StepResult&, std::size_t step, std::size_t)
+{
+    return 0.5 * (m.value(m.outdoor_air_C, step, 0.0) + m.value(m.outdoor_air_C, step, 1.0));
+}
+
+bool has_shade(const ThermalModel& m, std::size_t surface) { return m.surfaces[surface].shade_down.has_value(); }
+
+/// 0 where there is no shade.
+double shade_down(const ThermalModel& m, const StepResult&, std::size_t step, std::size_t surface)
+{
+    const auto& down = m.surfaces[surface].shade_down;
+    return down ? 0.5 * (m.value(*down, step, 0.0) + m.value(*down, step, 1.0)) : 0.0;
+}
+
+double closure(const ThermalModel&, const StepResult& r, std::size_t, std::size_t) { return r.closure_W; }
+
+constexpr SeriesKind kinds[] = {
+    {"air temperature", "degC", "of the zone's air", Subject::zone, Account::loads, of_zone<&ZoneStep::air_C>},
+    {"radiant temperature", "degC", "of the zone's radiant point", Subject::zone, Account::loads,
+     of_zone<&ZoneStep::radiant_C>},
+    {"operative temperature", "degC", "mean of air and radiant point", Subject::zone, Account::loads, operative},
+    {"humidity ratio", "kg/kg", "of the zone's air, dry basis", Subject::zone, Account::loads,
+     of_zone<&ZoneStep::humidity_ratio>},
+    {"heating", "W", "given by the supply", Subject::zone, Account::loads, of_zone<&ZoneStep::heating_W>},
+    {"cooling", "W", "taken away by the supply, sensible", Subject::zone, Account::loads,
+     of_zone<&ZoneStep::cooling_W>},
+    {"latent cooling", "W", "moisture taken away, as heat of vaporisation", Subject::zone, Account::loads,
+     of_zone<&ZoneStep::latent_W>},
+    {"film residual", "W", "of films that vary: how far the flux used is from that of the temperatures found",
+     Subject::zone, Account::loads, of_zone<&ZoneStep::film_residual_W>},
+    {"convective gains", "W", "into the air", Subject::zone, Account::flows, of_zone<&ZoneStep::convective_gain_W>},
+    {"infiltration", "W", "into the air, by leakage", Subject::zone, Account::flows,
+     of_zone<&ZoneStep::infiltration_W>},
+    {"ventilation", "W", "into the air, by outdoor air straight into the room", Subject::zone, Account::flows,
+     of_zone<&ZoneStep::ventilation_W>},
+    {"transfer air", "W", "into the air, by air from other zones", Subject::zone, Account::flows,
+     of_zone<&ZoneStep::transfer_W>},
+    {"thermal bridges", "W", "into the air", Subject::zone, Account::flows, of_zone<&ZoneStep::thermal_bridges_W>},
+    {"from outside walls", "W", "into the air, by convection", Subject::zone, Account::flows,
+     from_part<Part::outside_wall>},
+    {"from roofs", "W", "into the air, by convection", Subject::zone, Account::flows, from_part<Part::roof>},
+    {"from windows", "W", "into the air, by convection", Subject::zone, Account::flows, from_part<Part::window>},
+    {"from doors", "W", "into the air, by convection", Subject::zone, Account::flows, from_part<Part::door>},
+    {"from ground", "W", "into the air, by convection from floors and walls in the ground", Subject::zone,
+     Account::flows, from_part<Part::ground>},
+    {"from inner surfaces", "W", "into the air, by convection", Subject::zone, Account::flows, from_part<Part::inner>},
+    {"into air and furniture", "W", "stored by them", Subject::zone, Account::flows,
+     of_zone<&ZoneStep::into_air_capacity_W>},
+    {"outdoor air changes", "1/h", "leakage and ventilation together", Subject::zone, Account::loads,
+     outdoor_air_changes},
+    {"inside face temperature", "degC", "of the surface", Subject::surface, Account::faces,
+     of_surface<&SurfaceStep::temperature_C, 1>},
+    {"outside face temperature", "degC", "of the surface, or its face in the other zone", Subject::surface,
+     Account::faces, of_surface<&SurfaceStep::temperature_C, 0>},
+    {"inside face flux", "W/m2", "into the wall at its inside face", Subject::surface, Account::faces,
+     of_surface<&SurfaceStep::flux_W_per_m2, 1>},
+    {"outside face flux", "W/m2", "into the wall at its outside face", Subject::surface, Account::faces,
+     of_surface<&SurfaceStep::flux_W_per_m2, 0>},
+    {"shade down", "1", "share of a window's shade that is down", Subject::surface, Account::loads, shade_down,
+     has_shade},
+    {"outdoor temperature", "degC", "of the outdoor air", Subject::whole, Account::loads, outdoor_temperature},
+    {"total heating", "W", "of all zones", Subject::whole, Account::loads, of_all_zones<&ZoneStep::heating_W>},
+    {"total cooling", "W", "of all zones, sensible", Subject::whole, Account::loads,
+     of_all_zones<&ZoneStep::cooling_W>},
+    {"total latent cooling", "W", "of all zones", Subject::whole, Account::loads, of_all_zones<&ZoneStep::latent_W>},
+    {"closure", "W", "heat in less heat stored, of the whole: nil but for rounding", Subject::whole, Account::loads,
+     closure},
+};
+
+const SeriesKind& kind_called(const std::string& name)
+{
+    const auto at = std::ranges::find(kinds, std::string_view{name}, &SeriesKind::name);
+    if (at != std::end(kinds)) return *at;
+    std::vector<std::string> names;
+    for (const SeriesKind& k : kinds) names.emplace_back(k.name);
+    const auto near = quantity::nearest_name(name, names);
+    throw quantity::Error{"no series is called '" + name + "'" +
+                          (near ? "; did you mean '" + *near + "'?" : "; series_kinds() lists them all")};
+}
+
+} // namespace
+
+std::span<const SeriesKind> series_kinds() { return kinds; }
+
+SeriesGatherer::SeriesGatherer(const ThermalModel& model, const std::vector<Ask>& asks, std::size_t steps_per_value)
+    : model_{model},
+      steps_per_value_{steps_per_value}
+{
+    VENTURE_ASSERT(steps_per_value > 0);
+    for (const Ask& ask : asks) {
+        const SeriesKind& kind = kind_called(ask.kind);
+        needs_ = std::max(needs_, kind.needs);
+        const std::size_t count = kind.subject == Subject::whole  ? 1
+                                  : kind.subject == Subject::zone ? model.zones.size()
+                                                                  : model.surfaces.size();
+        std::vector<std::size_t> of = ask.of;
+        if (of.empty())
+            for (std::size_t i = 0; i < count; ++i)
+                if (kind.has == nullptr || kind.has(model, i)) of.push_back(i);
+        for (const std::size_t i : of) {
+            quantity::check_range("series '" + ask.kind + "'", "number of what it is of", static_cast<double>(i),
+                                  {0.0, static_cast<double>(count) - 1.0}, "");
+            asked_.push_back({&kind, i});
+            const std::string id = kind.subject == Subject::whole  ? std::string{}
+                                   : kind.subject == Subject::zone ? model.zones[i].id
+                                                                   : model.surfaces[i].id;
+            series_.push_back({std::string{kind.name}, std::string{kind.unit}, id, {}});
+        }
+    }
+}
+
+void SeriesGatherer::take(const StepResult& result, std::size_t step)
+{
+    const bool first = taken_++ % steps_per_value_ == 0;
+    for (std::size_t i = 0; i < asked_.size(); ++i) {
+        const double share =
+            asked_[i].kind->value(model_, result, step, asked_[i].index) / static_cast<double>(steps_per_value_);
+        std::vector<double>& values = series_[i].values;
+        if (first)
+            values.push_back(share);
+        else
+            values.back() += share;
+    }
+}
+
+} // namespace venture::balance

@@ -1,0 +1,17 @@
+#pragma once
+/// What records of an input are made of.
+
+#include <venture/quantity/key.hpp>
+
+namespace venture::quantity {
+class RecordSpec;
+}
+
+namespace venture::input {
+
+using quantity::Given;
+using quantity::PointList;
+using quantity::QuantityList;
+using quantity::TextList;
+
+} // namespace venture::input

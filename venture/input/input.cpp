@@ -1,0 +1,50 @@
+#include <venture/input/input.hpp>
+
+#include <venture/quantity/record.hpp>
+
+namespace venture::input {
+
+using quantity::Nested;
+using quantity::RecordSpec;
+
+const RecordSpec& Input::spec()
+{
+    using T = Input;
+    static const RecordSpec all = RecordSpec::of<T>({}, {
+                                                            {"project", &T::project},
+                                                            {"units", &T::units},
+                                                            {"library", &T::libraries},
+                                                            {"table", &T::tables},
+                                                            {"accepted", &T::accepted},
+                                                            Nested{"site", &T::site}.saying_the_site(),
+                                                            Nested{"weather", &T::weather}.saying_the_site(),
+                                                            Nested{"monthly_mean", &T::monthly_means}.saying_the_site(),
+                                                            {"fabric", &T::fabric},
+                                                            Nested{"material", &T::materials}.held_by_libraries(),
+                                                            Nested{"build_up", &T::build_ups}.held_by_libraries(),
+                                                            Nested{"pane", &T::panes}.held_by_libraries(),
+                                                            Nested{"glazing", &T::glazings}.held_by_libraries(),
+                                                            Nested{"shade", &T::shades}.held_by_libraries(),
+                                                            {"ground", &T::ground},
+                                                            {"thermal_bridge", &T::thermal_bridges},
+                                                            {"obstruction", &T::obstructions},
+                                                            Nested{"profile", &T::profiles}.held_by_libraries(),
+                                                            Nested{"days", &T::days}.held_by_libraries(),
+                                                            Nested{"calendar", &T::calendars}.held_by_libraries(),
+                                                            {"airtightness", &T::airtightness},
+                                                            {"dwelling", &T::dwelling},
+                                                            Nested{"room_type", &T::room_types}.held_by_libraries(),
+                                                            {"plan", &T::plan},
+                                                            {"storey", &T::storeys},
+                                                            {"room", &T::rooms},
+                                                            {"repeat", &T::repeats},
+                                                            {"circuit", &T::circuits},
+                                                            {"plant", &T::plants},
+                                                            {"kept", &T::kept},
+                                                            {"loads", &T::loads},
+                                                            {"method", &T::method},
+                                                        });
+    return all;
+}
+
+} // namespace venture::input

@@ -1,0 +1,61 @@
+#pragma once
+/// What a user has given of a building: optional values, each with its origin. Made from files, from code, or both;
+/// resolve() turns it into a complete Building.
+
+#include <string>
+#include <vector>
+
+#include <venture/input/fabric.hpp>
+#include <venture/input/glass.hpp>
+#include <venture/input/ground.hpp>
+#include <venture/input/hours.hpp>
+#include <venture/input/project.hpp>
+#include <venture/input/room.hpp>
+#include <venture/input/services.hpp>
+#include <venture/input/site.hpp>
+#include <venture/input/weather.hpp>
+#include <venture/quantity/origin.hpp>
+
+namespace venture::input {
+
+/// Everything given of a building and its site.
+struct Input {
+    ProjectInput project{};
+    UnitsInput units{};
+    std::vector<LibraryInput> libraries{};
+    std::vector<TableFileInput> tables{};
+    std::vector<AcceptedInput> accepted{};
+    SiteInput site{};
+    WeatherInput weather{};
+    std::vector<MonthlyMeanInput> monthly_means{};
+    FabricInput fabric{};
+    std::vector<MaterialInput> materials{};
+    std::vector<BuildupInput> build_ups{};
+    std::vector<PaneInput> panes{};
+    std::vector<GlazingInput> glazings{};
+    std::vector<ShadeInput> shades{};
+    GroundInput ground{};
+    std::vector<ThermalBridgeInput> thermal_bridges{};
+    std::vector<ObstructionInput> obstructions{};
+    std::vector<ProfileInput> profiles{};
+    std::vector<DaysInput> days{};
+    std::vector<CalendarInput> calendars{};
+    AirtightnessInput airtightness{};
+    DwellingInput dwelling{};
+    std::vector<RoomTypeInput> room_types{};
+    PlanInput plan{};
+    std::vector<StoreyInput> storeys{};
+    std::vector<RoomInput> rooms{};
+    std::vector<RepeatInput> repeats{};
+    std::vector<CircuitInput> circuits{};
+    std::vector<PlantInput> plants{};
+    std::vector<KeptInput> kept{};
+    LoadsInput loads{};
+    MethodInput method{};
+    std::vector<std::string> offered{}; ///< names that a library has beside these, for whoever misspells one
+    quantity::OriginPool origins{};
+    /// Its tables, in the order of their page.
+    [[nodiscard]] static const quantity::RecordSpec& spec();
+};
+
+} // namespace venture::input

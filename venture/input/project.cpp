@@ -1,0 +1,175 @@
+#include <venture/input/project.hpp>
+
+#include <venture/input/key_shorthand.hpp>
+#include <venture/quantity/preferred_units.hpp>
+
+namespace venture::input {
+
+using namespace declare; // NOLINT(google-build-using-namespace): words that only declare keys
+
+const RecordSpec& ProjectInput::spec()
+{
+    using T = ProjectInput;
+    static const RecordSpec all = RecordSpec::of<T>({
+        document_key("name", &T::name, "name of the job", true),
+        document_key("client", &T::client, "who it is for"),
+        document_key("number", &T::number, "job number"),
+        document_key("author", &T::author, "who answers for it"),
+        document_key("revision", &T::revision, "revision letter or date; the only date that outputs carry"),
+        {word("region", "whose usual values the room types that ship bring: \"Europe\" or \"North America\"",
+              regions()),
+         &T::region},
+        {whole(declare::number(
+             "year", Kind::number, 1600, 9999,
+             "whose weekdays and dates calendars count; that of the weather year unless typed, else 2029, which "
+             "begins on a Monday")),
+         &T::year},
+        {otherwise_word(word("phase",
+                             "what stands: existing, without rooms that are new; or planned, without those to be "
+                             "removed",
+                             {"existing", "planned"}),
+                        "planned", "what is designed for"),
+         &T::phase},
+        note_key<T>(),
+    });
+    return all;
+}
+
+/// Keys of [units]: one for each quantity that is printed.
+const RecordSpec& UnitsInput::spec()
+{
+    using T = UnitsInput;
+    static const RecordSpec all = [] {
+        std::vector<Key> out = {
+            {document(otherwise_word(word("preset", "units of all that is not named below", quantity::unit_presets()),
+                                     quantity::unit_presets().front(), "SI unless typed")),
+             &T::preset}};
+        using Member = Given<std::string> T::*;
+        const Member members[] = {&T::length,
+                                  &T::thickness,
+                                  &T::area,
+                                  &T::volume,
+                                  &T::velocity,
+                                  &T::temperature,
+                                  &T::temperature_difference,
+                                  &T::power,
+                                  &T::total_power,
+                                  &T::power_per_area,
+                                  &T::heat_transfer,
+                                  &T::heat_loss,
+                                  &T::resistance,
+                                  &T::conductivity,
+                                  &T::density,
+                                  &T::specific_heat,
+                                  &T::areal_mass,
+                                  &T::areal_capacity,
+                                  &T::air_flow,
+                                  &T::standard_air_flow,
+                                  &T::air_flow_per_area,
+                                  &T::water_flow,
+                                  &T::mass,
+                                  &T::moisture_flow,
+                                  &T::humidity_ratio,
+                                  &T::enthalpy,
+                                  &T::energy,
+                                  &T::irradiation,
+                                  &T::cloud_cover,
+                                  &T::wind,
+                                  &T::duration,
+                                  &T::pressure};
+        const auto& printed = quantity::printed_quantities();
+        VENTURE_ASSERT(std::size(members) == printed.size());
+        for (std::size_t i = 0; i < printed.size(); ++i)
+            out.push_back(
+                {document(word(printed[i].key, printed[i].text, quantity::unit_symbols(printed[i].kind))), members[i]});
+        out.push_back(note_key<T>());
+        return RecordSpec::of<T>(std::move(out));
+    }();
+    return all;
+}
+
+const RecordSpec& LibraryInput::spec()
+{
+    using T = LibraryInput;
+    static const RecordSpec all = RecordSpec::of<T>({
+        document_key("name", &T::name, "what origins call it", true),
+        document_key("file", &T::file,
+                     "TOML file with materials, build-ups, glazings, profiles or room types; may lie outside the "
+                     "project, is never written",
+                     true),
+        note_key<T>(),
+    });
+    return all;
+}
+
+const RecordSpec& TableFileInput::spec()
+{
+    using T = TableFileInput;
+    static const RecordSpec all = RecordSpec::of<T>({
+        document_key("file", &T::file, "CSV file in the project's folder, one record a line", true),
+        {document(must(word("holds", "what a line is",
+                            {"material", "build_up", "glazing", "profile", "room_type", "storey", "room", "opening",
+                             "gain", "transfer_air", "circuit", "plant", "kept", "monthly_mean"}))),
+         &T::holds},
+        {document(word("separator", "between cells; detected unless typed", {"comma", "semicolon", "tab", "bar"})),
+         &T::separator},
+        {document(word("decimal_mark", "of numbers; detected unless typed", {"point", "comma"})), &T::decimal_mark},
+        {document(word("encoding", "of letters; detected unless typed", {"utf-8", "utf-16", "windows-1252"})),
+         &T::encoding},
+        {document(
+             whole(number("header_rows", Kind::number, 1, 2,
+                          "1: names, with units in brackets; 2: units in a row of their own; detected unless typed"))),
+         &T::header_rows},
+        note_key<T>(),
+    });
+    return all;
+}
+
+const RecordSpec& AcceptedInput::spec()
+{
+    using T = AcceptedInput;
+    static const RecordSpec all = RecordSpec::of<T>({
+        document_key("finding", &T::finding, "the finding's mark, as `venture check` prints it", true),
+        document_key("reason", &T::reason, "why it is right as it is", true),
+        document_key("by", &T::by, "initials of whoever answers for it", true),
+        note_key<T>(),
+    });
+    return all;
+}
+
+const RecordSpec& MethodInput::spec()
+{
+    using T = MethodInput;
+    static const RecordSpec all = RecordSpec::of<T>({
+        {otherwise_word(word("inside_films",
+                             "convection inside: fixed after ISO 6946; or by the difference between face "
+                             "and air, after the tilt of the face",
+                             {"fixed", "by difference"}),
+                        "fixed", "ISO 6946, for design"),
+         &T::inside_films},
+        {otherwise_word(
+             word("outside_films",
+                  "outside: 25 W/m2K to the air; or convection by the wind and long wave to sky, ground and air",
+                  {"fixed", "wind and sky"}),
+             "fixed", "ISO 6946, for design"),
+         &T::outside_films},
+        {otherwise_word(
+             word("outdoor_air_flows",
+                  "what volume flows of leakage and ventilation are measured at: 20 degC and the pressure of "
+                  "the site; or the outdoor air of each hour, of which a litre weighs more in winter",
+                  {"at 20 degC", "as outdoors"}),
+             "at 20 degC", "EN 12831-1, which takes 0.34 Wh/m3K all year"),
+         &T::outdoor_air_flows},
+        {otherwise_word(
+             word("air_heat",
+                  "heat that air carries: that of dry air, 1,006 J/kgK; or with that of the vapour in it, at "
+                  "the mean humidity outdoors",
+                  {"dry", "moist"}),
+             "dry", "latent loads count vapour at 2,501 kJ/kg, whatever its temperature"),
+         &T::air_heat},
+        note_key<T>(),
+    });
+    return all;
+}
+
+} // namespace venture::input

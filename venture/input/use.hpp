@@ -1,0 +1,56 @@
+#pragma once
+/// What rooms are used for: set-points, people, gains, outdoor air.
+
+#include <vector>
+
+#include <venture/input/given.hpp>
+
+namespace venture::input {
+
+/// Heat and moisture from something in a room.
+struct GainInput {
+    Given<std::string> name, kind, profile, note;
+    Given<double> power, power_per_area, count, moisture, radiant, latent, lost, to_void;
+    [[nodiscard]] static const quantity::RecordSpec& spec();
+};
+
+/// What a room can have by its use; a room type holds the same.
+struct UseInput {
+    Given<double> heating_setpoint, cooling_setpoint, humidity_limit;
+    Given<std::string> control;
+    Given<double> heating_setback, preheating, cooling_setback, precooling;
+    Given<std::string> heating_profile, cooling_profile;
+    Given<double> stratification, moisture_buffer;
+    Given<double> people, area_per_person, people_expected, sensible_per_person, latent_per_person;
+    Given<std::string> activity;
+    Given<double> lighting, lighting_power, equipment, equipment_power, moisture;
+    Given<double> people_radiant, lighting_radiant, equipment_radiant, lighting_to_void, gain_diversity;
+    Given<std::string> hours; ///< of people, lighting and equipment that have none of their own
+    Given<std::string> people_profile, lighting_profile, equipment_profile, moisture_profile, ventilation_profile;
+    Given<double> infiltration, infiltration_summer, ventilation_per_person, ventilation_per_area, ventilation_rate,
+        ventilation_flow;
+    Given<double> vents, flues, chimneys;
+    Given<std::string> floor_finish, ceiling_finish;
+    Given<double> furniture;
+    Given<double> heating_limit, cooling_limit, radiant_share;
+    Given<std::string> heated_by, cooled_by;
+    [[nodiscard]] static const quantity::RecordSpec& spec();
+};
+
+struct RoomTypeInput {
+    Given<std::string> name, like, region, purpose, source, note;
+    UseInput use{};
+    std::vector<GainInput> gains{};
+    [[nodiscard]] static const quantity::RecordSpec& spec();
+};
+
+/// A dwelling's people, appliances and plants, in short.
+struct DwellingInput {
+    Given<double> bedrooms, people, plants;
+    Given<std::string> appliances, note;
+    Given<TextList> rooms;
+    [[nodiscard]] bool is_used() const { return bedrooms || people || plants || appliances || rooms; }
+    [[nodiscard]] static const quantity::RecordSpec& spec();
+};
+
+} // namespace venture::input
