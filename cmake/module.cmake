@@ -1,12 +1,13 @@
 # One library per module: folder = namespace = target = include path.
 #
-# venture_module(NAME USES module... [TEST_LIBRARIES lib...] [EXTRA_SOURCES x.cpp...]
+# venture_module(NAME [FAST | JSON] USES module... [TEST_LIBRARIES lib...] [EXTRA_SOURCES x.cpp...]
 #                [PRIVATE_LIBRARIES lib...] [PUBLIC_LIBRARIES lib...] [BUILD_ONLY lib...])
 # A module is the files of its folder: x_test.cpp are its tests, x_for_tests.hpp serve them, headers that say "Internal to"
 # are not installed. TEST_LIBRARIES are what its tests need beside what it uses itself.
+# FAST: heat flows through it, so that it is optimised for speed. JSON: most of its files make some.
 # PRIVATE_LIBRARIES stay out of the exported package where they are header-only or found again by its config file.
 function(venture_module name)
-    cmake_parse_arguments(M "" "" "USES;TEST_LIBRARIES;EXTRA_SOURCES;PRIVATE_LIBRARIES;PUBLIC_LIBRARIES;BUILD_ONLY" ${ARGN})
+    cmake_parse_arguments(M "FAST;JSON" "" "USES;TEST_LIBRARIES;EXTRA_SOURCES;PRIVATE_LIBRARIES;PUBLIC_LIBRARIES;BUILD_ONLY" ${ARGN})
     file(GLOB sources CONFIGURE_DEPENDS RELATIVE ${CMAKE_CURRENT_SOURCE_DIR} *.cpp)
     file(GLOB headers CONFIGURE_DEPENDS RELATIVE ${CMAKE_CURRENT_SOURCE_DIR} *.hpp)
     set(tests ${sources})
@@ -30,7 +31,14 @@ function(venture_module name)
     list(TRANSFORM M_USES PREPEND Venture:: OUTPUT_VARIABLE used)
     target_link_libraries(${target}
         PUBLIC ${used} ${M_PUBLIC_LIBRARIES}
-        PRIVATE ${M_PRIVATE_LIBRARIES} $<BUILD_INTERFACE:venture_warnings>)
+        PRIVATE fmt::fmt ${M_PRIVATE_LIBRARIES} $<BUILD_INTERFACE:venture_warnings>)
+    if(M_FAST)
+        venture_cost(${target} fast)
+    elseif(M_JSON)
+        venture_cost(${target} json)
+    else()
+        venture_cost(${target} small)
+    endif()
     foreach(lib ${M_BUILD_ONLY})
         target_link_libraries(${target} PRIVATE $<BUILD_INTERFACE:${lib}>)
     endforeach()
@@ -38,7 +46,8 @@ function(venture_module name)
     install(TARGETS ${target} EXPORT VentureTargets FILE_SET HEADERS DESTINATION include)
     if(VENTURE_BUILD_TESTS AND tests)
         add_executable(${name}_test ${tests})
-        target_link_libraries(${name}_test PRIVATE ${target} ${M_TEST_LIBRARIES} ${M_PRIVATE_LIBRARIES} venture_test_main)
+        target_link_libraries(${name}_test PRIVATE ${target} ${M_TEST_LIBRARIES} fmt::fmt ${M_PRIVATE_LIBRARIES} venture_test_main)
+        venture_cost(${name}_test of_tests)
         foreach(lib ${M_BUILD_ONLY})
             target_link_libraries(${name}_test PRIVATE ${lib})
         endforeach()

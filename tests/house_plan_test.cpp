@@ -124,10 +124,9 @@ TEST(HousePlan, KeepsFilesTerminalsClocksAndFormatsOutOfTheCore)
 
 TEST(HousePlan, KeepsEigenOutOfPublicHeaders)
 {
-    const std::set<std::string> internal = {"stage.hpp", "stage_system.hpp"};
     for (const Include& i : includes(false))
-        if (i.file.extension() == ".hpp" && !internal.contains(i.file.filename())) {
-            EXPECT_FALSE(i.what.starts_with("Eigen/")) << i.file;
+        if (i.file.extension() == ".hpp" && i.what.starts_with("Eigen/")) {
+            EXPECT_NE(text_of(i.file).find("Internal to"), std::string::npos) << i.file;
         }
 }
 

@@ -4,7 +4,9 @@
 #include <cmath>
 #include <deque>
 
-#include <Eigen/QR>
+#include <Eigen/Core>
+
+#include <venture/balance/least_squares.hpp>
 
 namespace venture::balance {
 
@@ -85,9 +87,7 @@ public:
         Eigen::MatrixXd F(f.size(), static_cast<Eigen::Index>(residual_changes_.size()));
         for (std::size_t i = 0; i < residual_changes_.size(); ++i)
             F.col(static_cast<Eigen::Index>(i)) = residual_changes_[i];
-        Eigen::ColPivHouseholderQR<Eigen::MatrixXd> qr(F);
-        qr.setThreshold(1e-10);
-        const Eigen::VectorXd c = qr.solve(f);
+        const Eigen::VectorXd c = least_squares(F, f, 1e-10);
         Eigen::VectorXd out = gx;
         for (std::size_t i = 0; i < image_changes_.size(); ++i)
             out -= c(static_cast<Eigen::Index>(i)) * image_changes_[i];

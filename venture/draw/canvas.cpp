@@ -1,7 +1,7 @@
 #include <venture/draw/canvas.hpp>
 
 #include <algorithm>
-#include <regex>
+#include <string_view>
 
 #include <cairo-pdf.h>
 #include <cairo-svg.h>
@@ -20,6 +20,21 @@ cairo_status_t append(void* bytes, const unsigned char* data, unsigned int lengt
 }
 
 constexpr double points_per_px = 0.75; // PDF and SVG count in points of 1/72 inch
+
+/// `id="surface12"` becomes `id="sheet"`.
+std::string without_numbers(const std::string& svg)
+{
+    constexpr std::string_view numbered = "id=\"surface";
+    std::string out;
+    std::size_t done = 0;
+    for (std::size_t at = svg.find(numbered); at != std::string::npos; at = svg.find(numbered, at + 1)) {
+        const std::size_t behind = svg.find_first_not_of("0123456789", at + numbered.size());
+        if (behind == std::string::npos || behind == at + numbered.size() || svg[behind] != '"') continue;
+        out.append(svg, done, at - done).append("id=\"sheet\"");
+        done = behind + 1;
+    }
+    return out.append(svg, done);
+}
 
 } // namespace
 
@@ -196,8 +211,7 @@ std::string Canvas::finish()
     if (status != CAIRO_STATUS_SUCCESS)
         throw quantity::Error{std::string{"the picture cannot be drawn: "} + cairo_status_to_string(status)};
     // Cairo numbers the drawing surfaces of a process; a sheet must not tell how many were drawn before it.
-    if (c.picture == Picture::svg)
-        return std::regex_replace(c.bytes, std::regex{"id=\"surface[0-9]+\""}, "id=\"sheet\"");
+    if (c.picture == Picture::svg) return without_numbers(c.bytes);
     return std::move(c.bytes);
 }
 

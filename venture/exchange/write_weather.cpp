@@ -10,7 +10,7 @@ namespace venture::exchange {
 namespace {
 
 /// A text in the quotes of TOML, on one line.
-std::string quoted(std::string_view text)
+std::string in_quotes(std::string_view text)
 {
     std::string out = "\"";
     for (const char c : text) {
@@ -35,8 +35,8 @@ std::string write_weather(const climate::WeatherYear& year)
     const auto line = [&](std::string_view key, const std::string& value) {
         out += fmt::format("# {} = {}\n", key, value);
     };
-    line("name", quoted(year.name));
-    line("note", quoted(year.source));
+    line("name", in_quotes(year.name));
+    line("note", in_quotes(year.source));
     line("form", year.synthetic ? "\"synthetic\"" : "\"columns\"");
     line("latitude", fmt::format("{}", year.place.latitude_deg));
     line("longitude", fmt::format("{}", year.place.longitude_deg));

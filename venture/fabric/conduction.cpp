@@ -5,10 +5,10 @@
 #include <numbers>
 #include <optional>
 
-#include <Eigen/Cholesky>
-#include <Eigen/Eigenvalues>
+#include <Eigen/Core>
 
 #include <venture/fabric/port_ladder.hpp>
+#include <venture/fabric/cholesky.hpp>
 #include <venture/fabric/taylor.hpp>
 #include <venture/quantity/error.hpp>
 
@@ -104,9 +104,8 @@ public:
             for (Eigen::Index j = 0; j < n; ++j) stiffness(i, j) = stiffness_of(at(i), at(j));
             seen.row(i) = at(i).p.row(at(i).port);
         }
-        const Eigen::GeneralizedSelfAdjointEigenSolver<Matrix> solver(stiffness, mass());
-        VENTURE_ASSERT(solver.info() == Eigen::Success);
-        return {solver.eigenvalues(), solver.eigenvectors().transpose() * seen};
+        detail::SymmetricModes found = detail::modes_in(stiffness, mass());
+        return {std::move(found.values), found.vectors.transpose() * seen};
     }
 
 private:
@@ -137,9 +136,7 @@ private:
         const Vector size = m.diagonal().cwiseSqrt();
         if (!(size.minCoeff() > 0.0)) return false;
         const Matrix scaled = size.cwiseInverse().asDiagonal() * m * size.cwiseInverse().asDiagonal();
-        const Eigen::LLT<Matrix> factors(scaled);
-        const auto last = scaled.rows() - 1;
-        return factors.info() == Eigen::Success && std::pow(factors.matrixL()(last, last), 2) > least;
+        return detail::last_pivot(scaled).value_or(0.0) > least;
     }
 
     std::vector<Sample> samples_{};

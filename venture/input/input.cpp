@@ -7,6 +7,13 @@ namespace venture::input {
 using quantity::Nested;
 using quantity::RecordSpec;
 
+Input::Input() = default;
+Input::Input(const Input&) = default;
+Input::Input(Input&&) noexcept = default;
+Input& Input::operator=(const Input&) = default;
+Input& Input::operator=(Input&&) noexcept = default;
+Input::~Input() = default;
+
 const RecordSpec& Input::spec()
 {
     using T = Input;

@@ -20,6 +20,13 @@ namespace venture::input {
 
 /// Everything given of a building and its site.
 struct Input {
+    Input();
+    Input(const Input&);
+    Input(Input&&) noexcept;
+    Input& operator=(const Input&);
+    Input& operator=(Input&&) noexcept;
+    ~Input();
+
     ProjectInput project{};
     UnitsInput units{};
     std::vector<LibraryInput> libraries{};

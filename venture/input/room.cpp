@@ -6,6 +6,13 @@ namespace venture::input {
 
 using namespace declare; // NOLINT(google-build-using-namespace): words that only declare keys
 
+RoomInput::RoomInput() = default;
+RoomInput::RoomInput(const RoomInput&) = default;
+RoomInput::RoomInput(RoomInput&&) noexcept = default;
+RoomInput& RoomInput::operator=(const RoomInput&) = default;
+RoomInput& RoomInput::operator=(RoomInput&&) noexcept = default;
+RoomInput::~RoomInput() = default;
+
 const RecordSpec& RoomInput::spec()
 {
     using T = RoomInput;

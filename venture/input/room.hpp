@@ -10,6 +10,13 @@
 namespace venture::input {
 
 struct RoomInput {
+    RoomInput();
+    RoomInput(const RoomInput&);
+    RoomInput(RoomInput&&) noexcept;
+    RoomInput& operator=(const RoomInput&);
+    RoomInput& operator=(RoomInput&&) noexcept;
+    ~RoomInput();
+
     Given<std::string> name, storey, type, like, walk, place, thermostat_in, status, leave_out, void_room, note;
     Given<QuantityList> at, size;
     Given<PointList> corners;

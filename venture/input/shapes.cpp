@@ -69,6 +69,13 @@ const RecordSpec& RepeatInput::spec()
     return all;
 }
 
+OpeningInput::OpeningInput() = default;
+OpeningInput::OpeningInput(const OpeningInput&) = default;
+OpeningInput::OpeningInput(OpeningInput&&) noexcept = default;
+OpeningInput& OpeningInput::operator=(const OpeningInput&) = default;
+OpeningInput& OpeningInput::operator=(OpeningInput&&) noexcept = default;
+OpeningInput::~OpeningInput() = default;
+
 const RecordSpec& OpeningInput::spec()
 {
     using T = OpeningInput;
@@ -117,6 +124,13 @@ const RecordSpec& OpeningInput::spec()
     });
     return all;
 }
+
+FaceInput::FaceInput() = default;
+FaceInput::FaceInput(const FaceInput&) = default;
+FaceInput::FaceInput(FaceInput&&) noexcept = default;
+FaceInput& FaceInput::operator=(const FaceInput&) = default;
+FaceInput& FaceInput::operator=(FaceInput&&) noexcept = default;
+FaceInput::~FaceInput() = default;
 
 const RecordSpec& FaceInput::spec()
 {

@@ -29,6 +29,13 @@ struct RepeatInput {
 };
 
 struct OpeningInput {
+    OpeningInput();
+    OpeningInput(const OpeningInput&);
+    OpeningInput(OpeningInput&&) noexcept;
+    OpeningInput& operator=(const OpeningInput&);
+    OpeningInput& operator=(OpeningInput&&) noexcept;
+    ~OpeningInput();
+
     Given<std::string> name, in, to, kind, glazing, shade, note;
     Given<double> width, height, area, share, sill, from_left, from_right, count, u_value;
     Given<double> opened_per_hour, open_for;
@@ -38,6 +45,13 @@ struct OpeningInput {
 
 /// What is said of one face of a room instead of being found; or a face that the room is enclosed by.
 struct FaceInput {
+    FaceInput();
+    FaceInput(const FaceInput&);
+    FaceInput(FaceInput&&) noexcept;
+    FaceInput& operator=(const FaceInput&);
+    FaceInput& operator=(FaceInput&&) noexcept;
+    ~FaceInput();
+
     Given<std::string> name, on, beyond, room, sun, build_up, colour, note;
     Given<PointList> corners; ///< in space, above the storey's floor
     Given<double> temperature, reduction_factor, warmer_in_winter, warmer_in_summer, absorptance;

@@ -6,6 +6,13 @@ namespace venture::input {
 
 using namespace declare; // NOLINT(google-build-using-namespace): words that only declare keys
 
+MonthInput::MonthInput() = default;
+MonthInput::MonthInput(const MonthInput&) = default;
+MonthInput::MonthInput(MonthInput&&) noexcept = default;
+MonthInput& MonthInput::operator=(const MonthInput&) = default;
+MonthInput& MonthInput::operator=(MonthInput&&) noexcept = default;
+MonthInput::~MonthInput() = default;
+
 const RecordSpec& MonthInput::spec()
 {
     using T = MonthInput;
@@ -39,6 +46,13 @@ const RecordSpec& MonthInput::spec()
     });
     return all;
 }
+
+SiteInput::SiteInput() = default;
+SiteInput::SiteInput(const SiteInput&) = default;
+SiteInput::SiteInput(SiteInput&&) noexcept = default;
+SiteInput& SiteInput::operator=(const SiteInput&) = default;
+SiteInput& SiteInput::operator=(SiteInput&&) noexcept = default;
+SiteInput::~SiteInput() = default;
 
 const RecordSpec& SiteInput::spec()
 {

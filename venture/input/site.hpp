@@ -9,6 +9,13 @@ namespace venture::input {
 
 /// One month's cooling design conditions.
 struct MonthInput {
+    MonthInput();
+    MonthInput(const MonthInput&);
+    MonthInput(MonthInput&&) noexcept;
+    MonthInput& operator=(const MonthInput&);
+    MonthInput& operator=(MonthInput&&) noexcept;
+    ~MonthInput();
+
     Given<double> month, dry_bulb, wet_bulb, daily_range, wet_bulb_range, beam_depth, diffuse_depth, ground;
     Given<double> peak_wet_bulb, dry_bulb_at_peak_wet_bulb, peak_dew_point, dry_bulb_at_peak_dew_point, wind;
     Given<std::string> note;
@@ -16,6 +23,13 @@ struct MonthInput {
 };
 
 struct SiteInput {
+    SiteInput();
+    SiteInput(const SiteInput&);
+    SiteInput(SiteInput&&) noexcept;
+    SiteInput& operator=(const SiteInput&);
+    SiteInput& operator=(SiteInput&&) noexcept;
+    ~SiteInput();
+
     Given<std::string> name, note;
     Given<double> latitude, longitude, time_zone, height, ground_reflectance, plan_bearing;
     Given<std::string> summer_time_first, summer_time_last;

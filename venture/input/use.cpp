@@ -6,6 +6,13 @@ namespace venture::input {
 
 using namespace declare; // NOLINT(google-build-using-namespace): words that only declare keys
 
+GainInput::GainInput() = default;
+GainInput::GainInput(const GainInput&) = default;
+GainInput::GainInput(GainInput&&) noexcept = default;
+GainInput& GainInput::operator=(const GainInput&) = default;
+GainInput& GainInput::operator=(GainInput&&) noexcept = default;
+GainInput::~GainInput() = default;
+
 const RecordSpec& GainInput::spec()
 {
     using T = GainInput;
@@ -42,6 +49,13 @@ const RecordSpec& GainInput::spec()
     });
     return all;
 }
+
+UseInput::UseInput() = default;
+UseInput::UseInput(const UseInput&) = default;
+UseInput::UseInput(UseInput&&) noexcept = default;
+UseInput& UseInput::operator=(const UseInput&) = default;
+UseInput& UseInput::operator=(UseInput&&) noexcept = default;
+UseInput::~UseInput() = default;
 
 const RecordSpec& UseInput::spec()
 {
@@ -200,6 +214,13 @@ const RecordSpec& UseInput::spec()
     });
     return all;
 }
+
+RoomTypeInput::RoomTypeInput() = default;
+RoomTypeInput::RoomTypeInput(const RoomTypeInput&) = default;
+RoomTypeInput::RoomTypeInput(RoomTypeInput&&) noexcept = default;
+RoomTypeInput& RoomTypeInput::operator=(const RoomTypeInput&) = default;
+RoomTypeInput& RoomTypeInput::operator=(RoomTypeInput&&) noexcept = default;
+RoomTypeInput::~RoomTypeInput() = default;
 
 const RecordSpec& RoomTypeInput::spec()
 {

@@ -9,6 +9,13 @@ namespace venture::input {
 
 /// Heat and moisture from something in a room.
 struct GainInput {
+    GainInput();
+    GainInput(const GainInput&);
+    GainInput(GainInput&&) noexcept;
+    GainInput& operator=(const GainInput&);
+    GainInput& operator=(GainInput&&) noexcept;
+    ~GainInput();
+
     Given<std::string> name, kind, profile, note;
     Given<double> power, power_per_area, count, moisture, radiant, latent, lost, to_void;
     [[nodiscard]] static const quantity::RecordSpec& spec();
@@ -16,6 +23,13 @@ struct GainInput {
 
 /// What a room can have by its use; a room type holds the same.
 struct UseInput {
+    UseInput();
+    UseInput(const UseInput&);
+    UseInput(UseInput&&) noexcept;
+    UseInput& operator=(const UseInput&);
+    UseInput& operator=(UseInput&&) noexcept;
+    ~UseInput();
+
     Given<double> heating_setpoint, cooling_setpoint, humidity_limit;
     Given<std::string> control;
     Given<double> heating_setback, preheating, cooling_setback, precooling;
@@ -38,6 +52,13 @@ struct UseInput {
 };
 
 struct RoomTypeInput {
+    RoomTypeInput();
+    RoomTypeInput(const RoomTypeInput&);
+    RoomTypeInput(RoomTypeInput&&) noexcept;
+    RoomTypeInput& operator=(const RoomTypeInput&);
+    RoomTypeInput& operator=(RoomTypeInput&&) noexcept;
+    ~RoomTypeInput();
+
     Given<std::string> name, like, region, purpose, source, note;
     UseInput use{};
     std::vector<GainInput> gains{};

@@ -26,6 +26,13 @@ const RecordSpec& WeatherColumnInput::spec()
     return all;
 }
 
+WeatherInput::WeatherInput() = default;
+WeatherInput::WeatherInput(const WeatherInput&) = default;
+WeatherInput::WeatherInput(WeatherInput&&) noexcept = default;
+WeatherInput& WeatherInput::operator=(const WeatherInput&) = default;
+WeatherInput& WeatherInput::operator=(WeatherInput&&) noexcept = default;
+WeatherInput::~WeatherInput() = default;
+
 const RecordSpec& WeatherInput::spec()
 {
     using T = WeatherInput;

@@ -15,6 +15,13 @@ struct WeatherColumnInput {
 
 /// A year of weather: a file and how it is written, or means to make one up from.
 struct WeatherInput {
+    WeatherInput();
+    WeatherInput(const WeatherInput&);
+    WeatherInput(WeatherInput&&) noexcept;
+    WeatherInput& operator=(const WeatherInput&);
+    WeatherInput& operator=(WeatherInput&&) noexcept;
+    ~WeatherInput();
+
     Given<std::string> name, form, file, stamp, date_order, below_freezing, separator, decimal_mark, encoding, note;
     Given<TextList> missing;
     Given<double> latitude, longitude, time_zone, height, year, skip_lines, header_rows, longest_gap;

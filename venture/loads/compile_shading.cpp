@@ -2,9 +2,8 @@
 
 #include <algorithm>
 
-#include <tbb/parallel_for.h>
-
 #include <venture/loads/compiler.hpp>
+#include <venture/loads/side_by_side.hpp>
 
 namespace venture::loads::detail {
 
@@ -35,8 +34,7 @@ void Compiler::shade_scenes()
             if (const std::size_t number = scene_of(s, &o); number > 0) open[number - 1] = &irradiance(s);
     }
     in_scene_.resize(open.size());
-    tbb::parallel_for(std::size_t{0}, open.size(),
-                      [&](std::size_t i) { in_scene_[i] = shaded_by((*scenes_)[i + 1], *open[i]); });
+    side_by_side(open.size(), [&](std::size_t i) { in_scene_[i] = shaded_by((*scenes_)[i + 1], *open[i]); });
 }
 
 Compiler::Irradiance Compiler::shaded_by(const Scene& scene, Irradiance sun) const

@@ -5,16 +5,13 @@
 #include <exception>
 #include <utility>
 
-#include <tbb/blocked_range.h>
-#include <tbb/parallel_for.h>
-#include <tbb/task_arena.h>
-
 #include <venture/air/moist_air.hpp>
 #include <venture/balance/fingerprint.hpp>
 #include <venture/balance/periodic_day.hpp>
 #include <venture/loads/compile.hpp>
 #include <venture/loads/paper_sum.hpp>
 #include <venture/loads/scenes.hpp>
+#include <venture/loads/side_by_side.hpp>
 #include <venture/quantity/hash.hpp>
 
 namespace venture::loads {
@@ -91,15 +88,7 @@ std::vector<Run> run_all(const Building& b, const DesignOptions& options)
             failed[i] = std::current_exception();
         }
     };
-    tbb::task_arena{static_cast<int>(options.threads)}.execute([&] {
-        // one day a task: whole days differ in length
-        tbb::parallel_for(
-            tbb::blocked_range<std::size_t>{0, runs.size(), 1},
-            [&](const auto& some) {
-                for (std::size_t i = some.begin(); i < some.end(); ++i) solve(i);
-            },
-            tbb::simple_partitioner{});
-    });
+    side_by_side(runs.size(), solve, options.threads);
     for (const std::exception_ptr& problem : failed)
         if (problem) std::rethrow_exception(problem);
     return runs;

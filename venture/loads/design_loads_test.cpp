@@ -54,7 +54,7 @@ TEST(DesignLoads, DoNotDependOnTheOrderOfRooms)
     input::Input in = shell();
     for (int i = 0; i < 6; ++i) {
         input::RoomInput r = room("R", 5.0 * i, 0, 5, 4);
-        r.name = "Room " + static_cast<char>('A' + (i * 5) % 6);
+        r.name = std::string{"Room "} + static_cast<char>('A' + (i * 5) % 6);
         r.use.cooling_setpoint = 25.0;
         r.openings = {window("south", 2.0, 1.2)};
         in.rooms.push_back(r);

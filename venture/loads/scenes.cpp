@@ -5,7 +5,7 @@
 #include <cmath>
 #include <numbers>
 
-#include <tbb/parallel_for.h>
+#include <venture/loads/side_by_side.hpp>
 
 namespace venture::loads {
 
@@ -334,7 +334,7 @@ Scenes::Scenes(const building::Building& b) : number_(b.surfaces.size())
             number_[i].push_back(number_of(scene_of(b, own_parts, standing, s, &o)));
     }
     std::vector<std::optional<Scene>> made(found.size());
-    tbb::parallel_for(std::size_t{0}, found.size(), [&](std::size_t i) { made[i].emplace(std::move(found[i])); });
+    side_by_side(found.size(), [&](std::size_t i) { made[i].emplace(std::move(found[i])); });
     for (auto& scene : made) scenes_.push_back(std::move(*scene));
 }
 
