@@ -3,13 +3,10 @@
 
 #include <vector>
 
+#include <venture/plan/boxes.hpp>
 #include <venture/resolve/vocabulary.hpp>
 
 namespace venture::resolve {
-
-struct Extent {
-    std::int64_t low = 0, high = 0;
-};
 
 /// From a room's floor to its ceiling, on the grid.
 [[nodiscard]] Extent height_of(const Room& room);
@@ -17,10 +14,6 @@ struct Extent {
 constexpr double widest_gap_m = 0.6; ///< between rooms that someone may have meant to touch
 
 /// Box round a room, in space, on the grid.
-struct Box {
-    GridPoint low, high; ///< on the plan
-    Extent z;
-};
 [[nodiscard]] Box box_of(const Room& room);
 
 /// For each room, in their order, the others on the plan that are not farther off than the widest gap in any direction:

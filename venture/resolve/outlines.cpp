@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <map>
 
+#include <venture/plan/boxes.hpp>
 #include <venture/plan/placing.hpp>
 #include <venture/plan/plan_lines.hpp>
 #include <venture/plan/walk.hpp>
@@ -153,21 +154,7 @@ void Resolver::add_obstructions()
 namespace {
 
 /// Rectangle round a ring.
-struct Extent {
-    GridPoint low, high;
-};
-
-Extent extent_of(const Ring& ring)
-{
-    Extent e{ring.front(), ring.front()};
-    for (const GridPoint p : ring) {
-        e.low = {std::min(e.low.x, p.x), std::min(e.low.y, p.y)};
-        e.high = {std::max(e.high.x, p.x), std::max(e.high.y, p.y)};
-    }
-    return e;
-}
-
-bool lies_within(const Extent& a, const Extent& b)
+bool lies_within(const Box& a, const Box& b)
 {
     return a.low.x > b.low.x && a.low.y > b.low.y && a.high.x < b.high.x && a.high.y < b.high.y;
 }
@@ -182,7 +169,7 @@ std::int64_t in_line(std::optional<PlanSide> which, PlanSide upper, std::int64_t
 }
 
 /// By how much a room is shifted to its place. @param gap  between walls that face each other
-GridPoint shift_to(const Placing& place, const Extent& own, const Extent& other, std::int64_t gap)
+GridPoint shift_to(const Placing& place, const Box& own, const Box& other, std::int64_t gap)
 {
     const std::int64_t width = own.high.x - own.low.x, depth = own.high.y - own.low.y,
                        apart = to_grid(place.apart_m) + gap;
@@ -244,7 +231,7 @@ void Resolver::place_outlines(std::vector<RoomOutline>& outlines)
         if (outlines[next->other].ring.empty()) {
             ring.clear(); // told of the other one
         } else {
-            const GridPoint shift = shift_to(next->place, extent_of(ring), extent_of(outlines[next->other].ring), gap);
+            const GridPoint shift = shift_to(next->place, box_round(ring), box_round(outlines[next->other].ring), gap);
             for (GridPoint& p : ring) p = {p.x + shift.x, p.y + shift.y};
         }
         waiting.erase(next);
@@ -258,10 +245,10 @@ void Resolver::move_to_centre_lines(std::vector<PlanRoom>& rooms)
     if (dimensions == "centre lines") return;
     const bool inside = dimensions == "inside faces";
     constexpr double widest_m = 0.6;
-    std::vector<Extent> extents;
-    for (const PlanRoom& room : rooms) extents.push_back(room.ring.empty() ? Extent{} : extent_of(room.ring));
+    std::vector<Box> extents;
+    for (const PlanRoom& room : rooms) extents.push_back(room.ring.empty() ? Box{} : box_round(room.ring));
     const auto is_near = [&, most = to_grid(widest_m)](std::size_t a, std::size_t b) {
-        const Extent &p = extents[a], &q = extents[b];
+        const Box &p = extents[a], &q = extents[b];
         return p.low.x - q.high.x <= most && q.low.x - p.high.x <= most && p.low.y - q.high.y <= most &&
                q.low.y - p.high.y <= most;
     };
@@ -335,14 +322,15 @@ void Resolver::cut_holes(const std::vector<PlanRoom>& rooms, std::vector<RoomOut
 {
     const bool inside = value_of(input_.plan.dimensions) == "inside faces";
     const double inner_m = thickness_of(input_.fabric.inner_wall);
-    std::vector<Extent> extents;
-    for (const PlanRoom& room : rooms) extents.push_back(room.ring.empty() ? Extent{} : extent_of(room.ring));
+    std::vector<std::optional<Box>> boxes(rooms.size());
+    for (std::size_t r = 0; r < rooms.size(); ++r)
+        if (outlines[r].on_plan && !rooms[r].ring.empty())
+            boxes[r] = box_round(rooms[r].ring, {rooms[r].low, rooms[r].high});
+    const auto nearby = boxes_nearby(boxes, 0);
     for (std::size_t inner = 0; inner < rooms.size(); ++inner)
-        for (std::size_t outer = 0; outer < rooms.size(); ++outer) {
+        for (const std::size_t outer : nearby[inner]) {
             const PlanRoom &a = rooms[inner], &b = rooms[outer];
-            if (!outlines[inner].on_plan || !outlines[outer].on_plan || a.ring.empty() || b.ring.empty() ||
-                !lies_within(extents[inner], extents[outer]) || a.low > b.low || a.high < b.high)
-                continue;
+            if (!lies_within(*boxes[inner], *boxes[outer]) || a.low > b.low || a.high < b.high) continue;
             const double inner_m2 = area_m2(a.ring);
             if (area_m2(intersection({{a.ring, {}}}, {{b.ring, {}}})) < inner_m2 - 1e-6) continue;
             Ring hole = a.ring;

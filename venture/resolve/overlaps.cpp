@@ -48,9 +48,14 @@ std::vector<std::pair<std::size_t, std::size_t>> overlapping_rooms(const std::ve
             if (std::min(za.high, zb.high) <= std::max(za.low, zb.low)) continue;
             if (area_m2(intersection({rooms[a].outline}, {rooms[b].outline})) > allowed_m2) out.emplace_back(a, b);
         }
+    if (std::ranges::all_of(rooms, [](const Room& room) { return room.faces.empty(); })) return out;
+    std::vector<std::optional<Box>> boxes(rooms.size());
+    for (std::size_t r = 0; r < rooms.size(); ++r)
+        if (rooms[r].on_plan) boxes[r] = box_of(rooms[r]);
+    const auto touching = boxes_nearby(boxes, 0);
     for (std::size_t b = 0; b < rooms.size(); ++b)
-        for (std::size_t a = 0; a < b; ++a)
-            if ((!rooms[a].faces.empty() || !rooms[b].faces.empty()) && fill_one_place(rooms[a], rooms[b]))
+        for (const std::size_t a : touching[b])
+            if (a < b && (!rooms[a].faces.empty() || !rooms[b].faces.empty()) && fill_one_place(rooms[a], rooms[b]))
                 out.emplace_back(a, b);
     return out;
 }
