@@ -51,6 +51,15 @@ TEST_F(YearCommands, AddUpMonthByMonthAndRoomByRoom)
     EXPECT_EQ(year["weather"]["synthetic"], true);
 }
 
+TEST_F(YearCommands, PrintNoNumbersOfRoomsThatCannotBe)
+{
+    const Ran r = run("year house --step 60 --days 2 --set \"room/Front bedroom/equipment_power=1000 kW\"");
+    EXPECT_EQ(r.code, 2);
+    EXPECT_EQ(r.out, "");
+    EXPECT_THAT(r.errors, HasSubstr("error V442: room 'Front bedroom' would stand at"));
+    EXPECT_THAT(r.errors, HasSubstr("in the year, which cannot be"));
+}
+
 TEST_F(YearCommands, TellHowFarShadesAreDown)
 {
     const json year = run_json("year house --step 60 --json --series \"shade down\" --from \"20 March\" --days 30");

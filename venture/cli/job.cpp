@@ -372,6 +372,13 @@ report::Sizing Job::size()
     return sizing;
 }
 
+loads::BuildingYear Job::run_year(const loads::BuildingYearOptions& options)
+{
+    loads::BuildingYear out = loads::run_year(*building_, *weather_, options);
+    add(loads::year_findings(*building_, out, units_));
+    return out;
+}
+
 project::Findings Job::findings() const
 {
     const auto could_raise = [this](std::string_view code) {

@@ -8,6 +8,7 @@
 
 #include <venture/building/building.hpp>
 #include <venture/climate/weather_year.hpp>
+#include <venture/loads/building_year.hpp>
 #include <venture/loads/design_loads.hpp>
 #include <venture/project/acceptance.hpp>
 #include <venture/project/read_project.hpp>
@@ -37,6 +38,8 @@ public:
     void resolve_site();
     /// Computes loads of the building and lays typed ones over them.
     void compute(double step_s);
+    /// Runs the building through its weather year. @pre both are there
+    [[nodiscard]] loads::BuildingYear run_year(const loads::BuildingYearOptions& options);
     /// Chooses units and plant, and adds what was found on the way.
     [[nodiscard]] report::Sizing size();
 

@@ -110,7 +110,11 @@ ExitCode year(const CommonOptions& o, const YearOptions& y)
     if (!options) return ExitCode::bad_input;
     if (y.csv && options->series.empty())
         options->series = {"outdoor temperature", "operative temperature", "heating", "cooling"};
-    const loads::BuildingYear result = run_year(*job.building(), *job.weather(), *options);
+    const loads::BuildingYear result = job.run_year(*options);
+    if (job.failed()) { // numbers that cannot be are not printed
+        if (o.json) print_json(nlohmann::json::object(), job);
+        return finish(job, o);
+    }
     if (o.json)
         print_json(report::year_json(*job.building(), result), job);
     else if (y.csv)
@@ -139,7 +143,8 @@ ExitCode draw_hours(const CommonOptions& o, const std::string& room, const YearO
     part.series = {"outdoor temperature", "operative temperature", "air temperature", "heating", "cooling"};
     const auto options = part_of_year(o, part, job);
     if (!options) return ExitCode::bad_input;
-    const loads::BuildingYear result = run_year(b, *job.weather(), *options);
+    const loads::BuildingYear result = job.run_year(*options);
+    if (job.failed()) return finish(job, o);
     draw::HoursDrawing drawing{.title = fmt::format("{}: {}", b.project.name, room), .synthetic = result.synthetic};
     drawing.subtitle =
         fmt::format("{}; weather year '{}'; means over hours of local standard time", b.site.name, result.weather);

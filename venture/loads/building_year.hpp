@@ -7,6 +7,8 @@
 
 #include <venture/balance/run.hpp>
 #include <venture/building/building.hpp>
+#include <venture/quantity/preferred_units.hpp>
+#include <venture/quantity/problem.hpp>
 
 namespace venture::loads {
 
@@ -51,5 +53,9 @@ struct BuildingYear {
 ///         a kind of series that there is not
 [[nodiscard]] BuildingYear run_year(const building::Building& building, const climate::WeatherYear& year,
                                     const BuildingYearOptions& options = {});
+
+/// Rooms that were colder or warmer than any can be: errors, and the year's numbers mean nothing.
+[[nodiscard]] std::vector<quantity::Problem> year_findings(const building::Building& building, const BuildingYear& year,
+                                                           const quantity::PreferredUnits& units = {});
 
 } // namespace venture::loads

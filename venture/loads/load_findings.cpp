@@ -2,6 +2,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/loads/building_year.hpp>
 #include <venture/quantity/codes.hpp>
 
 namespace venture::loads {
@@ -11,6 +12,25 @@ using quantity::Problem;
 using quantity::Severity;
 
 namespace {
+
+/// Of the coldest and the warmest, what is farther from a usual room.
+double farther_off(double coldest_C, double warmest_C)
+{
+    constexpr double usual_C = 20.0;
+    return usual_C - coldest_C > warmest_C - usual_C ? coldest_C : warmest_C;
+}
+
+/// @param state  in which the room cannot be
+Problem impossible(const building::Room& room, const std::string& state)
+{
+    return {.severity = Severity::error,
+            .code = codes::cannot_be,
+            .where = room.origin,
+            .message = fmt::format("room '{}' would stand {}, which cannot be", room.name, state),
+            .hint = "its gains are more than its walls and its air carry off: check their units (W or kW), its air and "
+                    "its faces",
+            .subject = "room/" + room.name};
+}
 
 /// Above this no one works, and no one should be said to.
 constexpr double too_hot_C = 40.0;
@@ -56,17 +76,11 @@ private:
     {
         RoomLoad dry = load;
         dry.wettest_kg_per_kg = 0.0;
-        constexpr double usual_C = 20.0; // of the coldest and the warmest, what is farther from it
-        const bool cold = usual_C - load.lowest_air_C > load.highest_air_C - usual_C;
-        const std::string state =
-            !dry.can_be() ? fmt::format("at {} on a design day",
-                                        units_.text(cold ? load.lowest_air_C : load.highest_air_C, "temperature"))
-                          : fmt::format("with {:.3g} kg of water in each kg of its air", load.wettest_kg_per_kg);
-        add(codes::cannot_be, room, room.origin,
-            fmt::format("room '{}' would stand {}, which cannot be", room.name, state),
-            "its gains are more than its walls and its air carry off: check their units (W or kW), its air and its "
-            "faces")
-            .severity = Severity::error;
+        found_.push_back(impossible(
+            room, !dry.can_be()
+                      ? fmt::format("at {} on a design day",
+                                    units_.text(farther_off(load.lowest_air_C, load.highest_air_C), "temperature"))
+                      : fmt::format("with {:.3g} kg of water in each kg of its air", load.wettest_kg_per_kg)));
     }
 
     void look_at_heat(const building::Room& room, const RoomLoad& load)
@@ -118,6 +132,21 @@ std::vector<Problem> load_findings(const building::Building& building, const Roo
     Findings findings{building, units};
     for (const RoomLoad& load : loads.rooms) findings.look_at(load);
     return findings.finish();
+}
+
+std::vector<Problem> year_findings(const building::Building& building, const BuildingYear& year,
+                                   const quantity::PreferredUnits& units)
+{
+    std::vector<Problem> found;
+    for (std::size_t r = 0; r < building.rooms.size(); ++r) {
+        const balance::ZoneRun& run = year.rooms[r].run;
+        const bool was_there = run.coldest_C <= run.warmest_C; // for an hour at least
+        if (!was_there || is_a_room_at(run.coldest_C, run.warmest_C)) continue;
+        found.push_back(impossible(
+            building.rooms[r],
+            fmt::format("at {} in the year", units.text(farther_off(run.coldest_C, run.warmest_C), "temperature"))));
+    }
+    return found;
 }
 
 } // namespace venture::loads

@@ -5,10 +5,16 @@
 
 namespace venture::loads {
 
+bool is_a_room_at(double coldest_C, double warmest_C)
+{
+    constexpr double lowest_C = -100.0, highest_C = 150.0;
+    return coldest_C >= lowest_C && warmest_C <= highest_C;
+}
+
 bool RoomLoad::can_be() const
 {
-    constexpr double coldest_C = -100.0, hottest_C = 150.0, wettest = 1.0;
-    return lowest_air_C >= coldest_C && highest_air_C <= hottest_C && wettest_kg_per_kg <= wettest;
+    constexpr double wettest = 1.0;
+    return is_a_room_at(lowest_air_C, highest_air_C) && wettest_kg_per_kg <= wettest;
 }
 
 double RoomLoad::paper_W() const

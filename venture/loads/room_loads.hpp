@@ -55,6 +55,9 @@ struct Overruled {
     quantity::OriginId origin{};
 };
 
+/// Whether anything that is called a room can stand at such temperatures of its air: -100 to 150 degC, our bounds.
+[[nodiscard]] bool is_a_room_at(double coldest_C, double warmest_C);
+
 /// Needs of one room for a convective supply.
 struct RoomLoad {
     std::string room{};
