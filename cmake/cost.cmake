@@ -1,5 +1,6 @@
-# What a build costs: headers that everybody includes are compiled once, and only what heat flows through is optimised for
-# speed. Files that read, check and print are bound by the disk and the screen.
+# What a build costs: headers that everybody includes are compiled once, some files of a module at a time, and only what heat flows
+# through is optimised for speed. Files that read, check and print are bound by the disk and the screen.
+option(VENTURE_TOGETHER "Compile some files of a module at a time" ON)
 option(VENTURE_PRECOMPILE "Precompile the headers of the standard library and of tests" ON)
 
 set(VENTURE_FAST $<$<AND:$<CXX_COMPILER_ID:GNU,Clang>,$<CONFIG:Release>>:-O3>)
@@ -43,6 +44,16 @@ function(venture_cost target kind)
     else()
         target_compile_options(${target} PRIVATE ${VENTURE_PLAIN})
     endif()
+    if(NOT kind STREQUAL "of_tests") # whose files may use a word for two things
+        set(at_a_time 6)
+        if(kind STREQUAL "json")
+            set(at_a_time 3) # for the memory they take
+            if(CMAKE_CXX_COMPILER_ID STREQUAL "GNU")
+                target_compile_options(${target} PRIVATE --param=ggc-min-expand=15)
+            endif()
+        endif()
+        set_target_properties(${target} PROPERTIES UNITY_BUILD ${VENTURE_TOGETHER} UNITY_BUILD_BATCH_SIZE ${at_a_time})
+    endif()
     if(VENTURE_PRECOMPILE)
         get_target_property(type ${target} TYPE)
         if(type STREQUAL "EXECUTABLE") # compiled as libraries are, so that they can share precompiled headers
@@ -51,4 +62,9 @@ function(venture_cost target kind)
         endif()
         target_precompile_headers(${target} REUSE_FROM venture_headers_${kind})
     endif()
+endfunction()
+
+# Files with so many templates of their own that the compiler's memory is full with each.
+function(venture_alone)
+    set_source_files_properties(${ARGN} PROPERTIES SKIP_UNITY_BUILD_INCLUSION ON)
 endfunction()

@@ -15,8 +15,6 @@ namespace {
 
 constexpr double largest_flow = 1e6; ///< of what anyone blows, m3/s or kg/s
 
-Temperature celsius(double t_C) { return Temperature::celsius(t_C); }
-
 /// Heat capacity of moist air per kg dry air.
 double capacity_J_per_kgK(double w) { return specific_heat_of_dry_air_J_per_kgK + 1860.0 * w; }
 
@@ -55,15 +53,15 @@ MixedAir mixed(const Stream& first, const Stream& second)
     const double h = between(enthalpy_J_per_kg(first.air), enthalpy_J_per_kg(second.air));
     const Pressure p = first.air.pressure();
     const double t_C = dry_bulb_at(h, w);
-    if (w <= saturation_humidity_ratio(celsius(t_C), p))
-        return {MoistAir::from_humidity_ratio(celsius(t_C), w, p), flow, 0.0, t_C};
+    if (w <= saturation_humidity_ratio(Temperature::celsius(t_C), p))
+        return {MoistAir::from_humidity_ratio(Temperature::celsius(t_C), w, p), flow, 0.0, t_C};
     const auto excess = [&](double fog_C) { // enthalpy of saturated air with the rest as fog, less what there is
-        const double w_s = saturation_humidity_ratio(celsius(fog_C), p);
+        const double w_s = saturation_humidity_ratio(Temperature::celsius(fog_C), p);
         return enthalpy_at(fog_C, w_s) + (w - w_s) * fog_enthalpy_J_per_kg(fog_C) - h;
     };
     const double hotter_C = std::max(first.air.dry_bulb().celsius(), second.air.dry_bulb().celsius());
     const double fog_C = root_of_increasing(excess, t_C, hotter_C);
-    const MoistAir saturated = MoistAir::from_relative_humidity(celsius(fog_C), 1.0, p);
+    const MoistAir saturated = MoistAir::from_relative_humidity(Temperature::celsius(fog_C), 1.0, p);
     return {saturated, flow, w - saturated.humidity_ratio(), t_C};
 }
 
@@ -74,7 +72,7 @@ MoistAir heated(const MoistAir& air, double heat_J_per_kg)
     if (w > 0.0)
         check_range("heated", "leaving dry bulb, above the dew point", t_C, {dew_point(air).celsius() - 1e-9, 200.0},
                     "degC");
-    return MoistAir::from_humidity_ratio(celsius(t_C), w, air.pressure());
+    return MoistAir::from_humidity_ratio(Temperature::celsius(t_C), w, air.pressure());
 }
 
 double CooledAir::sensible_heat_ratio() const
@@ -91,7 +89,7 @@ CooledAir cooled(const MoistAir& air, Temperature apparatus_dew_point, double by
     const double w_surface = std::min(w_in, saturation_humidity_ratio(apparatus_dew_point, air.pressure()));
     const double h_surface = enthalpy_at(apparatus_dew_point.celsius(), w_surface);
     const double w = w_surface + bypass_factor * (w_in - w_surface), h = h_surface + bypass_factor * (h_in - h_surface);
-    CooledAir out{MoistAir::from_humidity_ratio(celsius(dry_bulb_at(h, w)), w, air.pressure())};
+    CooledAir out{MoistAir::from_humidity_ratio(Temperature::celsius(dry_bulb_at(h, w)), w, air.pressure())};
     out.total_J_per_kg = h_in - h;
     out.sensible_J_per_kg = enthalpy_at(air.dry_bulb().celsius(), w) - h;
     out.condensate_kg_per_kg = w_in - w;
@@ -107,7 +105,7 @@ Apparatus apparatus_between(const MoistAir& entering, const MoistAir& leaving)
     // Along the line, by how much it is drier than saturated: nil at the apparatus dew point.
     const auto dryness = [&](double share) { // 1 at the entering state, 0 far beyond the leaving one
         const double h = h1 + (h2 - h1) / (1.0 - share), w = w1 + (w2 - w1) / (1.0 - share);
-        return saturation_humidity_ratio(celsius(dry_bulb_at(h, w)), p) - w;
+        return saturation_humidity_ratio(Temperature::celsius(dry_bulb_at(h, w)), p) - w;
     };
     // The share that bypasses lies between 0 (the leaving air is saturated) and where the line has left the physics.
     double high = 0.0, step = 0.25;
@@ -124,14 +122,15 @@ Apparatus apparatus_between(const MoistAir& entering, const MoistAir& leaving)
                     "one temperature makes air so dry"};
     const double bypass = root_of_increasing([&](double share) { return -dryness(share); }, 0.0, high);
     const double w = w1 + (w2 - w1) / (1.0 - bypass), h = h1 + (h2 - h1) / (1.0 - bypass);
-    return {celsius(dry_bulb_at(h, w)), bypass};
+    return {Temperature::celsius(dry_bulb_at(h, w)), bypass};
 }
 
 MoistAir humidified_adiabatically(const MoistAir& air, double effectiveness)
 {
     check_range("humidified_adiabatically", "effectiveness", effectiveness, {0.0, 1.0}, "");
     const double t_C = air.dry_bulb().celsius(), wb_C = wet_bulb(air).celsius();
-    return MoistAir::from_wet_bulb(celsius(t_C - effectiveness * (t_C - wb_C)), celsius(wb_C), air.pressure());
+    return MoistAir::from_wet_bulb(Temperature::celsius(t_C - effectiveness * (t_C - wb_C)), Temperature::celsius(wb_C),
+                                   air.pressure());
 }
 
 MoistAir humidified_by_steam(const MoistAir& air, double steam_kg_per_kg, double steam_enthalpy_J_per_kg)
@@ -139,7 +138,7 @@ MoistAir humidified_by_steam(const MoistAir& air, double steam_kg_per_kg, double
     check_range("humidified_by_steam", "steam", steam_kg_per_kg, {0.0, 1.0}, "kg/kg");
     const double w = air.humidity_ratio() + steam_kg_per_kg;
     const double h = enthalpy_J_per_kg(air) + steam_kg_per_kg * steam_enthalpy_J_per_kg;
-    return MoistAir::from_humidity_ratio(celsius(dry_bulb_at(h, w)), w, air.pressure());
+    return MoistAir::from_humidity_ratio(Temperature::celsius(dry_bulb_at(h, w)), w, air.pressure());
 }
 
 Recovered recovered(const Stream& outdoor, const Stream& exhaust, double sensible_effectiveness,
@@ -155,13 +154,14 @@ Recovered recovered(const Stream& outdoor, const Stream& exhaust, double sensibl
     const double w_o = outdoor.air.humidity_ratio(), w_e = exhaust.air.humidity_ratio();
     const double t_s = t_o + on_supply * sensible_effectiveness * (t_e - t_o);
     const double w_s = w_o + on_supply * latent_effectiveness * (w_e - w_o);
-    Recovered out{MoistAir::from_humidity_ratio(celsius(t_s), w_s, outdoor.air.pressure())};
+    Recovered out{MoistAir::from_humidity_ratio(Temperature::celsius(t_s), w_s, outdoor.air.pressure())};
     out.total_W = outdoor.dry_air_kg_per_s * (enthalpy_J_per_kg(out.supply) - enthalpy_J_per_kg(outdoor.air));
     out.sensible_W = outdoor.dry_air_kg_per_s * (enthalpy_at(t_s, w_o) - enthalpy_J_per_kg(outdoor.air));
     out.exhaust_humidity_ratio = w_e - on_exhaust * latent_effectiveness * (w_e - w_o);
     out.exhaust_dry_bulb_C = t_e - on_exhaust * sensible_effectiveness * (t_e - t_o);
     out.exhaust_condenses =
-        out.exhaust_humidity_ratio > saturation_humidity_ratio(celsius(out.exhaust_dry_bulb_C), exhaust.air.pressure());
+        out.exhaust_humidity_ratio >
+        saturation_humidity_ratio(Temperature::celsius(out.exhaust_dry_bulb_C), exhaust.air.pressure());
     return out;
 }
 

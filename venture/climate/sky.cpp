@@ -5,6 +5,7 @@
 #include <cmath>
 #include <numbers>
 
+#include <venture/climate/degree.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::climate {
@@ -13,7 +14,6 @@ using quantity::check_range;
 
 namespace {
 
-constexpr double deg = std::numbers::pi / 180.0;
 constexpr double brightest = 1e4; ///< of any irradiance, W/m2
 
 /// The sun's direction along the plane's normal, up its slope, and to the right as seen from outside.

@@ -4,6 +4,7 @@
 #include <cmath>
 #include <numbers>
 
+#include <venture/climate/degree.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::climate {
@@ -11,8 +12,6 @@ namespace venture::climate {
 using quantity::check_range;
 
 namespace {
-
-constexpr double deg = std::numbers::pi / 180.0;
 
 double wrapped_360(double x)
 {

@@ -11,7 +11,7 @@ namespace venture::draw {
 
 namespace {
 
-constexpr Colour ink{0.15, 0.15, 0.15}, faint{0.75, 0.75, 0.75}, closed{0.96, 0.96, 0.96}, full{0.03, 0.29, 0.51};
+constexpr Colour faint{0.75, 0.75, 0.75}, closed{0.96, 0.96, 0.96}, full{0.03, 0.29, 0.51};
 constexpr double left = 66.0, top = 92.0, beside = 380.0, small = 11.5;
 
 Colour shade_of(double fraction)

@@ -19,6 +19,7 @@ enum class Picture { svg, png, pdf };
 struct Colour {
     double r = 0.0, g = 0.0, b = 0.0;
 };
+inline constexpr Colour ink{0.15, 0.15, 0.15}, dark_ink{0.1, 0.1, 0.1}; ///< of charts; of sections
 
 /// Lines in points (1/96 inch on screen); dash lengths in the same.
 struct Pen {

@@ -8,7 +8,7 @@ namespace venture::draw {
 
 namespace {
 
-constexpr double small = 11.0, title_size = 13.0;
+constexpr double title_size = 13.0;
 const Pen thin{{0.82, 0.82, 0.82}, 0.7}, edge{{0.4, 0.4, 0.4}, 1.0};
 
 } // namespace
@@ -37,8 +37,8 @@ void draw_y_scale(Canvas& canvas, const Frame& frame, const std::vector<Tick>& t
     for (const Tick& tick : ticks) {
         const double y = frame.y(tick.value);
         canvas.line({frame.left, y}, {frame.left + frame.width, y}, thin);
-        const double width = canvas.text_width(tick.text, small);
-        canvas.text({frame.left - gap - width, y + half_letter}, tick.text, small, false, false);
+        const double width = canvas.text_width(tick.text, small_text);
+        canvas.text({frame.left - gap - width, y + half_letter}, tick.text, small_text, false, false);
     }
 }
 
@@ -46,7 +46,7 @@ void draw_x_scale(Canvas& canvas, const Frame& frame, const std::vector<Tick>& t
 {
     constexpr double below = 15.0;
     const double bottom = frame.top + frame.height;
-    for (const Tick& tick : ticks) canvas.text({frame.x(tick.value), bottom + below}, tick.text, small);
+    for (const Tick& tick : ticks) canvas.text({frame.x(tick.value), bottom + below}, tick.text, small_text);
 }
 
 void draw_frame(Canvas& canvas, const Frame& frame, const std::string& title)

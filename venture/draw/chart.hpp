@@ -8,6 +8,8 @@
 
 namespace venture::draw {
 
+inline constexpr double small_text = 11.0; ///< px, of scales and notes
+
 /// A rectangle on a sheet that shows x and y between bounds; y grows upwards.
 struct Frame {
     double left = 0.0, top = 0.0, width = 100.0, height = 100.0; ///< px

@@ -14,8 +14,7 @@ namespace venture::draw {
 
 namespace {
 
-constexpr double small = 11.0;
-constexpr Colour ink{0.15, 0.15, 0.15}, band{0.72, 0.82, 0.92}, night{0.93, 0.93, 0.95};
+constexpr Colour band{0.72, 0.82, 0.92}, night{0.93, 0.93, 0.95};
 // From pale to dark in even steps of lightness, so that it also reads in grey.
 constexpr std::array<Colour, 6> by_strength = {{{1.00, 0.95, 0.75},
                                                 {0.99, 0.85, 0.50},
@@ -165,8 +164,8 @@ private:
         const double winter = temperature(site_.winter.dry_bulb_C);
         c_.line(frame.at(0.0, winter), frame.at(frame.x1, winter), {ink, 1.4, {7.0, 4.0}});
         c_.text({frame.left + 6.0, frame.y(winter) - 5.0},
-                fmt::format("heating design {}", o_.units.text(site_.winter.dry_bulb_C, "temperature")), small, false,
-                false);
+                fmt::format("heating design {}", o_.units.text(site_.winter.dry_bulb_C, "temperature")), small_text,
+                false, false);
         for (const climate::CoolingMonth& m : site_.months) {
             const double day = climate::day_of_year({m.month, climate::design_day_of_month}, year_.leap) - 0.5;
             draw_diamond(frame.at(day, temperature(m.dry_bulb_C)));
@@ -174,7 +173,7 @@ private:
         if (site_.months.empty()) return;
         const Spot legend{frame.left + frame.width - 158.0, frame.top + 16.0};
         draw_diamond({legend.x - 12.0, legend.y - 4.0});
-        c_.text(legend, "cooling design dry bulb", small, false, false);
+        c_.text(legend, "cooling design dry bulb", small_text, false, false);
     }
 
     void draw_sun_by_hour(Frame frame)
@@ -252,7 +251,8 @@ private:
         }
         const Spot centre{left + 0.5 * width + 10.0, top + 0.46 * height};
         draw_rose(centre, 0.38 * height, share);
-        c_.text({left + 30.0, top + height - 2.0}, fmt::format("calm {:.0f} %", 100.0 * calm), small, false, false);
+        c_.text({left + 30.0, top + height - 2.0}, fmt::format("calm {:.0f} %", 100.0 * calm), small_text, false,
+                false);
         draw_speeds({left + 105.0, top + height - 2.0}, bounds_m_per_s);
     }
 
@@ -307,8 +307,8 @@ private:
                     ? fmt::format("to {:.0f}", quantity::from_si(bounds_m_per_s[v], o_.units.symbol("wind"),
                                                                  quantity::Kind::velocity))
                     : fmt::format("more {}", o_.units.symbol("wind"));
-            c_.text({at.x + box + 4.0, at.y - 1.0}, text, small, false, false);
-            at.x += box + 14.0 + c_.text_width(text, small);
+            c_.text({at.x + box + 4.0, at.y - 1.0}, text, small_text, false, false);
+            at.x += box + 14.0 + c_.text_width(text, small_text);
         }
     }
 
@@ -340,7 +340,7 @@ private:
         draw_x_scale(c_, frame, months);
         draw_frame(c_, frame,
                    fmt::format("Sun on a mean day, {}", with_superscript(std::string{o_.units.symbol("irradiation")})));
-        c_.text({frame.left + 8.0, frame.top + 15.0}, "plain: direct; hatched: diffuse", small, false, false);
+        c_.text({frame.left + 8.0, frame.top + 15.0}, "plain: direct; hatched: diffuse", small_text, false, false);
     }
 
     const climate::Site& site_;

@@ -13,7 +13,7 @@ namespace {
 
 using building::NamedGlazing;
 
-constexpr Colour ink{0.1, 0.1, 0.1}, glass{0.78, 0.88, 0.93}, coating{0.72, 0.10, 0.10};
+constexpr Colour glass{0.78, 0.88, 0.93}, coating{0.72, 0.10, 0.10};
 const Pen comes_in{{0.72, 0.10, 0.10}, 3.0}, through{{0.00, 0.35, 0.60}, 2.2, {12.0, 4.0}},
     inwards{{0.85, 0.50, 0.00}, 2.2, {3.0, 3.0}}, back{{0.35, 0.35, 0.35}, 1.6, {8.0, 3.0, 2.0, 3.0}};
 
@@ -59,7 +59,7 @@ private:
             const auto& pane = g_.unit->panes[i];
             const auto box = f.box(x, x + pane.thickness_m, 0.0, 1.0);
             canvas_.fill(box, glass);
-            canvas_.outline(box, {ink, 1.2});
+            canvas_.outline(box, {dark_ink, 1.2});
             constexpr double bare = 0.8; // what emits less has a coating
             if (pane.emissivity_outside < bare) draw_coating(f, x);
             if (pane.emissivity_inside < bare) draw_coating(f, x + pane.thickness_m);

@@ -12,7 +12,7 @@ namespace venture::draw {
 
 namespace {
 
-constexpr Colour ink{0.15, 0.15, 0.15}, faint{0.85, 0.85, 0.85};
+constexpr Colour pale{0.85, 0.85, 0.85};
 // Blue, orange, black, green: apart for colour-blind eyes too (after Okabe and Ito), and by dash.
 const std::array<Pen, 4> pens = {{{{0.00, 0.45, 0.70}, 2.2, {}},
                                   {{0.84, 0.37, 0.00}, 2.2, {9.0, 3.0}},
@@ -88,7 +88,7 @@ private:
         for (std::size_t d = 0; d < what_.days.size(); ++d) {
             const double noon = 24.0 * static_cast<double>(d) + 12.0;
             ticks.push_back({noon, what_.days[d]});
-            if (d > 0) c_.line(frame.at(noon - 12.0, frame.y0), frame.at(noon - 12.0, frame.y1), {faint, 1.0});
+            if (d > 0) c_.line(frame.at(noon - 12.0, frame.y0), frame.at(noon - 12.0, frame.y1), {pale, 1.0});
         }
         const std::size_t fits = std::max<std::size_t>(1, ticks.size() / 14 + 1); // no label over another
         std::vector<Tick> few;

@@ -14,7 +14,7 @@ namespace {
 
 using fabric::Layer;
 
-constexpr Colour ink{0.1, 0.1, 0.1}, insulation{0.99, 0.95, 0.80}, air{1.0, 1.0, 1.0};
+constexpr Colour insulation{0.99, 0.95, 0.80}, air{1.0, 1.0, 1.0};
 constexpr double insulates_W_per_mK = 0.1;
 
 /// The heavier, the darker.
@@ -100,7 +100,7 @@ private:
         canvas_.fill(box, fill_of(layer));
         if (layer.has_capacity() && layer.material.conductivity_W_per_mK < insulates_W_per_mK)
             canvas_.hatch(box, {{0.75, 0.65, 0.35}, 0.8}, 9.0);
-        canvas_.outline(box, {ink, layer.has_capacity() ? 1.3 : 0.8,
+        canvas_.outline(box, {dark_ink, layer.has_capacity() ? 1.3 : 0.8,
                               layer.has_capacity() ? std::vector<double>{} : std::vector<double>{3.0, 3.0}});
     }
 
@@ -109,7 +109,7 @@ private:
         const auto dew_C =
             air::dew_point(air::MoistAir::from_relative_humidity(c_.inside, c_.inside_humidity, c_.pressure));
         const double dew = temperature(dew_C.celsius());
-        canvas_.line(frame_.at(edges_.front(), dew), frame_.at(frame_.x1, dew), {ink, 1.2, {12.0, 5.0}});
+        canvas_.line(frame_.at(edges_.front(), dew), frame_.at(frame_.x1, dew), {dark_ink, 1.2, {12.0, 5.0}});
         canvas_.text({frame_.x(frame_.x1) - 118.0, frame_.y(dew) - 6.0},
                      fmt::format("dew point {}", o_.units.text(dew_C.celsius(), "temperature")), 11.0, false, false);
         const Pen line{{0.72, 0.10, 0.10}, 2.6};

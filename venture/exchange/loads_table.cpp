@@ -63,9 +63,9 @@ struct Found {
     std::string unit{};
 };
 
-class Reader {
+class LoadsReader {
 public:
-    Reader(const std::string& file, quantity::OriginPool& origins, std::vector<quantity::Problem>& problems)
+    LoadsReader(const std::string& file, quantity::OriginPool& origins, std::vector<quantity::Problem>& problems)
         : file_{file},
           origins_{origins},
           problems_{problems}
@@ -221,7 +221,7 @@ private:
 LoadsTable read_loads_table(const std::string& bytes, const std::string& file, quantity::OriginPool& origins,
                             std::vector<quantity::Problem>& problems)
 {
-    return Reader{file, origins, problems}.run(bytes);
+    return LoadsReader{file, origins, problems}.run(bytes);
 }
 
 void lay_over(const LoadsTable& typed, loads::RoomLoads& onto)

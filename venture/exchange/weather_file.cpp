@@ -50,10 +50,10 @@ std::string_view code_of(RemarkKind kind)
     VENTURE_UNREACHABLE("a remark without a kind");
 }
 
-class Reader {
+class WeatherReader {
 public:
-    Reader(const std::string& file, WeatherInput stated, const std::optional<climate::Place>& site,
-           quantity::OriginPool& origins, std::vector<quantity::Problem>& problems)
+    WeatherReader(const std::string& file, WeatherInput stated, const std::optional<climate::Place>& site,
+                  quantity::OriginPool& origins, std::vector<quantity::Problem>& problems)
         : file_{file},
           stated_{std::move(stated)},
           site_{site},
@@ -261,7 +261,7 @@ std::optional<climate::WeatherYear> read_weather(const std::string& bytes, const
                                                  quantity::OriginPool& origins,
                                                  std::vector<quantity::Problem>& problems)
 {
-    return Reader{file, std::move(stated), site, origins, problems}.run(bytes);
+    return WeatherReader{file, std::move(stated), site, origins, problems}.run(bytes);
 }
 
 } // namespace venture::exchange

@@ -3,13 +3,12 @@
 #include <algorithm>
 #include <cmath>
 
+#include <venture/fabric/radiation.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::fabric {
 
 namespace {
-
-constexpr double stefan_boltzmann_W_per_m2K4 = 5.670374419e-8;
 
 /// Convection that does not depend on how thin the layer is.
 double convection_W_per_m2K(double thickness_m, HeatFlow direction)

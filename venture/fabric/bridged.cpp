@@ -11,17 +11,17 @@ using quantity::check_range;
 
 namespace {
 
-constexpr const char* where = "combined_resistance";
+constexpr const char* named = "combined_resistance";
 
 void check_layer(const BridgedLayer& layer)
 {
     double shares = 0.0;
     for (const Section& section : layer) {
-        check_range(where, "share of a section", section.share, {1e-9, 1.0}, "");
-        check_range(where, "resistance of a section", section.resistance_m2K_per_W, {1e-9, 1000.0}, "m2K/W");
+        check_range(named, "share of a section", section.share, {1e-9, 1.0}, "");
+        check_range(named, "resistance of a section", section.resistance_m2K_per_W, {1e-9, 1000.0}, "m2K/W");
         shares += section.share;
     }
-    check_range(where, "sum of a layer's shares", shares, {1.0 - 1e-6, 1.0 + 1e-6}, "");
+    check_range(named, "sum of a layer's shares", shares, {1.0 - 1e-6, 1.0 + 1e-6}, "");
 }
 
 /// Conductance of all paths through the layers from `at` on, each behind a resistance and weighted by its share.
@@ -50,9 +50,9 @@ CombinedResistance combined_resistance(const std::vector<BridgedLayer>& layers, 
                      return sum + s.share / s.resistance_m2K_per_W;
                  });
     }
-    check_range(where, "number of paths", count, {1.0, 1e6}, "");
+    check_range(named, "number of paths", count, {1.0, 1e6}, "");
     const CombinedResistance out{1.0 / paths(layers, 0, films, 1.0), lower};
-    check_range(where, "ratio of the bounds", out.upper_m2K_per_W / out.lower_m2K_per_W, {0.0, 1.5}, "");
+    check_range(named, "ratio of the bounds", out.upper_m2K_per_W / out.lower_m2K_per_W, {0.0, 1.5}, "");
     return out;
 }
 

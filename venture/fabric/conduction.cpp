@@ -7,8 +7,8 @@
 
 #include <Eigen/Core>
 
-#include <venture/fabric/port_ladder.hpp>
 #include <venture/fabric/cholesky.hpp>
+#include <venture/fabric/port_ladder.hpp>
 #include <venture/fabric/taylor.hpp>
 #include <venture/quantity/error.hpp>
 

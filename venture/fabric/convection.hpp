@@ -5,6 +5,8 @@
 #include <cstddef>
 #include <vector>
 
+#include <venture/fabric/radiation.hpp>
+
 namespace venture::fabric {
 
 /// Laws of natural convection at a face in a room.
@@ -75,9 +77,9 @@ enum class WindLaw {
 /// emissivity sigma (T1^2 + T2^2) (T1 + T2).
 [[nodiscard]] inline double radiation_W_per_m2K(double emissivity, double t1_C, double t2_C)
 {
-    constexpr double stefan_boltzmann = 5.670374419e-8, kelvin = 273.15;
+    constexpr double kelvin = 273.15;
     const double t1 = t1_C + kelvin, t2 = t2_C + kelvin;
-    return emissivity * stefan_boltzmann * (t1 * t1 + t2 * t2) * (t1 + t2);
+    return emissivity * stefan_boltzmann_W_per_m2K4 * (t1 * t1 + t2 * t2) * (t1 + t2);
 }
 
 } // namespace venture::fabric

@@ -4,6 +4,7 @@
 #include <cmath>
 #include <numeric>
 
+#include <venture/fabric/radiation.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::fabric {
@@ -12,7 +13,7 @@ using quantity::check_range;
 
 namespace {
 
-constexpr double mean_K = 283.0, over_all_gaps_K = 15.0, stefan_boltzmann_W_per_m2K4 = 5.670374419e-8;
+constexpr double mean_K = 283.0, over_all_gaps_K = 15.0;
 
 struct GasProperties {
     double density_kg_per_m3, viscosity_kg_per_ms, conductivity_W_per_mK, specific_heat_J_per_kgK;

@@ -121,8 +121,9 @@ private:
         out_.layers.layers.push_back({.material = {"still air behind the outer leaf"},
                                       .resistance_m2K_per_W = std::max(0.0, inside_ - outside_)});
         outside_ = inside_;
-        out_.remarks.emplace_back("the gap is well ventilated: it and what lies outside of it keep no heat in; still air "
-                                  "stands before the rest");
+        out_.remarks.emplace_back(
+            "the gap is well ventilated: it and what lies outside of it keep no heat in; still air "
+            "stands before the rest");
     }
 
     void add(const StatedLayer& layer)

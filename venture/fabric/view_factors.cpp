@@ -5,6 +5,7 @@
 
 #include <Eigen/LU>
 
+#include <venture/fabric/radiation.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::fabric {
@@ -71,7 +72,7 @@ std::vector<std::vector<double>> grey_exchange_W_per_K(const std::vector<double>
                                                        const std::vector<std::vector<double>>& view,
                                                        const std::vector<double>& emissivity, double mean_C)
 {
-    constexpr double stefan_boltzmann = 5.670374419e-8, kelvin = 273.15, slack = 1e-6;
+    constexpr double kelvin = 273.15, slack = 1e-6;
     const auto n = static_cast<Eigen::Index>(area.size());
     VENTURE_ASSERT(view.size() == area.size() && emissivity.size() == area.size());
     Eigen::MatrixXd reflected(n, n), emitted(n, n);
@@ -92,7 +93,7 @@ std::vector<std::vector<double>> grey_exchange_W_per_K(const std::vector<double>
         check_range("grey exchange", "sum of a face's view factors", row, {1.0 - slack, 1.0 + slack}, "");
     }
     const Eigen::MatrixXd taken_up = reflected.partialPivLu().solve(emitted); // Gebhart's factors
-    const double t = mean_C + kelvin, per_m2 = 4.0 * stefan_boltzmann * t * t * t;
+    const double t = mean_C + kelvin, per_m2 = 4.0 * stefan_boltzmann_W_per_m2K4 * t * t * t;
     std::vector<std::vector<double>> out(area.size(), std::vector<double>(area.size(), 0.0));
     for (std::size_t i = 0; i < area.size(); ++i)
         for (std::size_t j = 0; j < i; ++j) {

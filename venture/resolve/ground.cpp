@@ -39,21 +39,20 @@ double exposed_perimeter(const Building& b, std::size_t room)
     return length;
 }
 
-/// Area and mean resistance of surfaces.
-struct Mean {
-    double area_m2 = 0.0, area_times_resistance = 0.0;
-    void add(const Building& b, const Surface& s)
-    {
-        area_m2 += s.gross_m2;
-        area_times_resistance += s.gross_m2 * fabric::resistance(b.build_ups[s.build_up].layers);
-    }
-    [[nodiscard]] double m2K_per_W() const { return area_m2 > 0.0 ? area_times_resistance / area_m2 : 0.0; }
-};
-
 } // namespace
 
 /// What of one level meets the ground.
 struct Resolver::OnGround {
+    /// Area and mean resistance of surfaces.
+    struct Mean {
+        double area_m2 = 0.0, area_times_resistance = 0.0;
+        void add(const Building& b, const Surface& s)
+        {
+            area_m2 += s.gross_m2;
+            area_times_resistance += s.gross_m2 * fabric::resistance(b.build_ups[s.build_up].layers);
+        }
+        [[nodiscard]] double m2K_per_W() const { return area_m2 > 0.0 ? area_times_resistance / area_m2 : 0.0; }
+    };
     std::set<std::size_t> rooms{};
     Mean floors{}, walls{};
     double perimeter_m = 0.0, depth_m = 0.0; ///< depth of the floors below the ground outside
