@@ -6,6 +6,7 @@
 #include <fmt/format.h>
 
 #include <venture/project/text_encoding.hpp>
+#include <venture/project/number_marks.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/quantity/units.hpp>
@@ -148,29 +149,6 @@ struct NumberSigns {
     bool point_decimal = false; ///< some point can only be one: "3.5"
 };
 
-bool is_digit(char c) { return c >= '0' && c <= '9'; }
-
-/// A number with one mark in it, "1.25" or "1,250 mm": where the mark stands, and how many digits follow it.
-struct MarkedNumber {
-    std::size_t mark_at = 0, digits_behind = 0;
-};
-
-/// Written by hand because a weather file asks a million times.
-std::optional<MarkedNumber> marked_number(std::string_view text)
-{
-    std::size_t at = !text.empty() && (text[0] == '+' || text[0] == '-') ? 1 : 0;
-    const std::size_t first = at;
-    while (at < text.size() && is_digit(text[at])) ++at;
-    if (at == first || at == text.size() || (text[at] != '.' && text[at] != ',')) return std::nullopt;
-    MarkedNumber out{.mark_at = at++};
-    while (at < text.size() && is_digit(text[at])) ++at;
-    out.digits_behind = at - out.mark_at - 1;
-    if (out.digits_behind == 0) return std::nullopt;
-    while (at < text.size() && (text[at] == ' ' || text[at] == '\t')) ++at;
-    if (at < text.size() && (text[at] == '.' || text[at] == ',' || is_digit(text[at]))) return std::nullopt;
-    return out;
-}
-
 NumberSigns signs_in(const std::vector<CsvRow>& rows, const std::vector<bool>& numeric)
 {
     NumberSigns signs;
@@ -203,33 +181,6 @@ bool is_unit_row(const CsvRow& row)
         any = true;
     }
     return any;
-}
-
-/// "1,234.5 kW": up to three digits, groups of three behind marks, perhaps a decimal mark, perhaps a unit.
-bool has_thousands_marks(std::string_view text)
-{
-    const auto digits_at = [&](std::size_t from) {
-        std::size_t n = 0;
-        while (from + n < text.size() && text[from + n] >= '0' && text[from + n] <= '9') ++n;
-        return n;
-    };
-    const auto is_unit = [&](std::size_t from) {
-        return from == text.size() || std::string_view{"0123456789.,"}.find(text[from]) == std::string_view::npos;
-    };
-    std::size_t at = !text.empty() && (text[0] == '+' || text[0] == '-') ? 1 : 0;
-    const std::size_t leading = digits_at(at);
-    if (leading < 1 || leading > 3) return false;
-    at += leading;
-    bool grouped = false;
-    while (at < text.size() && std::string_view{".,' "}.find(text[at]) != std::string_view::npos) {
-        const std::size_t digits = digits_at(at + 1);
-        const bool decimal = grouped && digits > 0 && (text[at] == '.' || text[at] == ',');
-        if (decimal && is_unit(at + 1 + digits)) return true;
-        if (digits != 3) break;
-        grouped = true;
-        at += 4;
-    }
-    return grouped && is_unit(at);
 }
 
 class Reader {
