@@ -1,10 +1,10 @@
 #include <venture/quantity/names.hpp>
 
 #include <algorithm>
-#include <cctype>
 #include <numeric>
 
 #include <fmt/format.h>
+#include <utf8proc.h>
 
 namespace venture::quantity {
 
@@ -36,17 +36,47 @@ std::size_t edit_distance(std::string_view a, std::string_view b)
     return last[b.size()];
 }
 
+namespace {
+
+/// Calls `visit(letter, bytes)` for each letter; bytes that are no UTF-8 come one by one, as letters below 0.
+template <class Visit>
+void for_each_letter(std::string_view text, const Visit& visit)
+{
+    while (!text.empty()) {
+        utf8proc_int32_t letter = -1;
+        const auto* bytes = reinterpret_cast<const utf8proc_uint8_t*>(text.data());
+        const utf8proc_ssize_t read = utf8proc_iterate(bytes, static_cast<utf8proc_ssize_t>(text.size()), &letter);
+        const std::size_t length = read > 0 ? static_cast<std::size_t>(read) : 1;
+        visit(read > 0 ? letter : -1, text.substr(0, length));
+        text.remove_prefix(length);
+    }
+}
+
+} // namespace
+
 std::string lower_case(std::string_view text)
 {
-    std::string out{text};
-    std::ranges::transform(out, out.begin(), [](unsigned char c) { return static_cast<char>(std::tolower(c)); });
+    std::string out;
+    out.reserve(text.size());
+    for_each_letter(text, [&](utf8proc_int32_t letter, std::string_view bytes) {
+        if (letter < 0) {
+            out += bytes;
+            return;
+        }
+        utf8proc_uint8_t small[4] = {};
+        const utf8proc_ssize_t length = utf8proc_encode_char(utf8proc_tolower(letter), small);
+        out.append(reinterpret_cast<const char*>(small), static_cast<std::size_t>(length));
+    });
     return out;
 }
 
 std::size_t display_width(std::string_view text)
 {
-    return static_cast<std::size_t>(
-        std::ranges::count_if(text, [](char c) { return (static_cast<unsigned char>(c) & 0xC0U) != 0x80U; }));
+    std::size_t width = 0;
+    for_each_letter(text, [&](utf8proc_int32_t letter, std::string_view) {
+        width += letter < 0 ? 1 : static_cast<std::size_t>(utf8proc_charwidth(letter));
+    });
+    return width;
 }
 
 std::optional<std::string> nearest_name(std::string_view typed, std::span<const std::string> allowed)

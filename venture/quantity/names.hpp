@@ -21,10 +21,10 @@ namespace venture::quantity {
 /// "a, b, c", cut after `most` names with "... (12 in all)".
 [[nodiscard]] std::string listed(std::span<const std::string> names, std::size_t most = 8);
 
-/// Width on a terminal: letters, not bytes.
+/// Columns on a terminal: wide letters take two, marks over letters none. Bytes that are no UTF-8 take one each.
 [[nodiscard]] std::size_t display_width(std::string_view text);
 
-/// Small letters for capital ones (ASCII).
+/// Small letters for capital ones, of every alphabet, one for one.
 [[nodiscard]] std::string lower_case(std::string_view text);
 
 } // namespace venture::quantity

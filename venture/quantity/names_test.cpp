@@ -53,5 +53,16 @@ TEST(Listed, CutsALongList)
 
 TEST(DisplayWidth, CountsLettersNotBytes) { EXPECT_EQ(display_width("caf\xc3\xa9"), 4u); }
 
+TEST(Letters, AreSmallAndWideInEveryAlphabet)
+{
+    EXPECT_EQ(lower_case("B\u00dcRO \u0391\u03a9 x"), "b\u00fcro \u03b1\u03c9 x");
+    EXPECT_EQ(lower_case("A\xff"), "a\xff"); // no UTF-8
+    EXPECT_EQ(display_width("B\u00fcro"), 4U);
+    EXPECT_EQ(display_width("\u5bdd\u5ba4"), 4U); // two columns each
+    EXPECT_EQ(display_width("e\u0301"), 1U);      // an accent over its letter
+    EXPECT_EQ(display_width("a\xff"), 2U);
+    EXPECT_EQ(nearest_name("B\u00dcRO", std::vector<std::string>{"b\u00fcro", "hall"}), "b\u00fcro");
+}
+
 } // namespace
 } // namespace venture::quantity
