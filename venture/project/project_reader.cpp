@@ -68,7 +68,7 @@ void ProjectReader::check_format(toml::table& root, TableReader& reader, const s
 
 std::optional<std::string> ProjectReader::load(const Given<std::string>& named, bool may_lie_outside)
 {
-    const std::string why = may_lie_outside ? std::string{} : outside_project(*named, out_.folder);
+    const std::string why = may_lie_outside ? std::string{} : outside_project(*named);
     if (!why.empty()) {
         problem(codes::include, named.origin, fmt::format("'{}' {}", *named, why),
                 "give a path inside the project's folder; only a [[library]] may lie outside");

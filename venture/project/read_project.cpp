@@ -27,17 +27,13 @@ FileText read_file(const fs::path& file)
     return {std::move(text).str(), {}};
 }
 
-std::string outside_project(const fs::path& named, const fs::path& folder)
+std::string outside_project(const fs::path& named)
 {
     if (named.empty()) return "is no path";
     if (named.is_absolute()) return "begins at the root of the disk";
     for (const fs::path& part : named)
         if (part == "..") return "leads out of the project's folder (..)";
-    std::error_code none; // of what is not there
-    const fs::path home = fs::canonical(folder.empty() ? fs::path{"."} : folder, none);
-    const fs::path real = fs::canonical(home / named, none);
-    if (none || *real.lexically_relative(home).begin() != "..") return {};
-    return "is a link that leads out of the project's folder";
+    return {};
 }
 
 ProjectFile read_project_text(std::string text, const std::string& file, const FileLoader& load)

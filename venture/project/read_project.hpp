@@ -47,10 +47,8 @@ void take_from_library(ProjectFile& project, const std::string& name, const std:
 /// Adds a whole library, whether it is named or not.
 void read_whole_library(ProjectFile& project, const std::string& name, const std::string& file, std::string text);
 
-/// Why a path may not be named where only files inside the project's folder may; empty if it may. Links are followed: what
-/// stands in a file elsewhere is quoted in no message.
-/// @param folder  of the project; empty: this one
-[[nodiscard]] std::string outside_project(const std::filesystem::path& named, const std::filesystem::path& folder = {});
+/// Why a path may not be named where only files inside the project's folder may; empty if it may.
+[[nodiscard]] std::string outside_project(const std::filesystem::path& named);
 
 /// Name of the file that makes a folder a project.
 inline constexpr const char* project_file_name = "project.toml";

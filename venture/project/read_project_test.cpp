@@ -234,28 +234,5 @@ TEST(InWords, ShowsTheLineWithACaret)
     EXPECT_THAT(words, testing::HasSubstr("    height = \"12 furlongs\"\n             ^\n"));
 }
 
-/// What stands in a file elsewhere is not quoted, whatever way leads to it.
-TEST(ReadProject, FollowsNoLinkOutOfTheProject)
-{
-    namespace fs = std::filesystem;
-    const fs::path root = fs::temp_directory_path() / "venture_links";
-    fs::remove_all(root);
-    fs::create_directories(root / "job");
-    std::ofstream{root / "elsewhere.csv"} << "secret words,of others\n";
-    std::ofstream{root / "job/inside.csv"} << "name,storey\nA,ground\n";
-    fs::create_symlink(root / "elsewhere.csv", root / "job/rooms.csv");
-    fs::create_symlink("inside.csv", root / "job/link.csv");
-    std::ofstream{root / "job/project.toml"} << "format = 1\n[[table]]\nfile = \"rooms.csv\"\nholds = \"room\"\n"
-                                                "[[table]]\nfile = \"link.csv\"\nholds = \"room\"\n";
-    const ProjectFile read = read_project(root / "job");
-    std::string all;
-    for (const quantity::Problem& p : read.problems) all += p.message + "\n";
-    EXPECT_THAT(all, testing::HasSubstr("'rooms.csv' is a link that leads out of the project's folder"));
-    EXPECT_THAT(all, testing::Not(testing::HasSubstr("secret")));
-    ASSERT_EQ(read.input.rooms.size(), 1U);
-    EXPECT_EQ(*read.input.rooms[0].name, "A");
-    fs::remove_all(root);
-}
-
 } // namespace
 } // namespace venture::project
