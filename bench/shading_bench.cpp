@@ -67,8 +67,8 @@ void shading_of_windows(benchmark::State& state)
         const Window& w = windows[i];
         const plan::Shadows shadows{w.lit, w.casters};
         left[i] = diffuse_left(shadows, Angle::degrees(90.0)).sky;
-        for (const auto& s : sun)
-            left[i] += shadows.share(plan::towards(s, Angle::degrees(90.0), Angle::degrees(w.azimuth_deg)));
+        const plan::Facing facing{Angle::degrees(90.0), Angle::degrees(w.azimuth_deg)};
+        for (const auto& s : sun) left[i] += shadows.share(facing.towards(climate::direction_of(s)));
     };
     for (auto _ : state) { // side by side, as a building's scenes are
         tbb::parallel_for(std::size_t{0}, windows.size(), shade);
@@ -83,7 +83,8 @@ void shadow_of_one_plate(benchmark::State& state)
 {
     const Window w = window(0);
     const plan::Shadows plate{w.lit, std::span{w.casters}.first(1)};
-    const auto light = plan::towards({40.0, 170.0, 0.0, 0.0}, Angle::degrees(90.0), Angle::degrees(180.0));
+    const plan::Facing south{Angle::degrees(90.0), Angle::degrees(180.0)};
+    const auto light = south.towards(climate::direction_of({40.0, 170.0, 0.0, 0.0}));
     for (auto _ : state) benchmark::DoNotOptimize(plate.share(light));
 }
 BENCHMARK(shadow_of_one_plate);

@@ -177,8 +177,9 @@ Outcome window_shadows(const json& table, const json& group)
                                .beyond_right_m = metres(o, "extension_right_m")};
         }
         const double width = metres(c, "window_width_m"), height = metres(c, "window_height_m");
-        const auto light = plan::towards(standing(c.at("sun_elevation_deg"), c.at("sun_azimuth_deg")),
-                                         degrees(c, "surface_tilt_deg"), degrees(c, "surface_azimuth_deg"));
+        const plan::Facing facing{degrees(c, "surface_tilt_deg"), degrees(c, "surface_azimuth_deg")};
+        const auto light =
+            facing.towards(climate::direction_of(standing(c.at("sun_elevation_deg"), c.at("sun_azimuth_deg"))));
         if (c.contains("cos_incidence"))
             compare.value("cos incidence", light.out, c.at("cos_incidence"), "cos_incidence");
         compare_shadow(compare, c,
@@ -214,8 +215,9 @@ Outcome block_shadows(const json& table, const json& group)
 {
     Comparison compare{table};
     for (const json& c : group) {
-        const auto light = plan::towards(standing(c.at("sun_elevation_deg"), c.at("sun_azimuth_deg")),
-                                         Angle::degrees(90.0), degrees(c, "facade_azimuth_deg"));
+        const plan::Facing facing{Angle::degrees(90.0), degrees(c, "facade_azimuth_deg")};
+        const auto light =
+            facing.towards(climate::direction_of(standing(c.at("sun_elevation_deg"), c.at("sun_azimuth_deg"))));
         const double width = metres(c, "facade_width_m"), height = metres(c, "facade_height_m");
         compare_shadow(compare, c, plan::Shadows{sheet(width, height), box_of(c.at("block"))}.share(light));
     }

@@ -22,8 +22,8 @@ inline void take(const std::vector<double>& row, std::vector<double>& out)
     std::copy_n(row.begin(), out.size(), out.begin());
 }
 
-/// Where signals of one length of value are being read. A year of them is long, and all are read at every stage: what
-/// stands between two of their values is kept at hand, side by side.
+/// Where signals of one length of value are being read. A year of them is long, and all are read at every stage: values
+/// of some time ahead are kept at hand, side by side, and of them what stands between two.
 class Readings {
 public:
     explicit Readings(std::size_t steps_per_value) : steps_{steps_per_value} {}
@@ -32,29 +32,54 @@ public:
 
     void read(const ThermalModel& m, std::size_t step, double share, std::vector<double>& out)
     {
-        if (from_.empty() || step - first_step_ >= steps_) go_to(m, step);
+        if (from_ == nullptr || step - first_step_ >= steps_) go_to(m, step);
         const double into = (static_cast<double>(step - first_step_) + share) / static_cast<double>(steps_);
         for (std::size_t i = 0; i < signals_.size(); ++i) out[signals_[i]] = from_[i] + into * rise_[i];
     }
 
 private:
+    static constexpr std::size_t ahead = 8; ///< values of a signal that one line of the processor's memory holds
+
     void go_to(const ThermalModel& m, std::size_t step)
     {
-        const std::size_t value = step / steps_;
+        const std::size_t value = step / steps_, n = signals_.size();
         first_step_ = value * steps_;
-        from_.resize(signals_.size());
-        rise_.resize(signals_.size());
-        for (std::size_t i = 0; i < signals_.size(); ++i) {
+        if (value - first_value_ >= count_) fetch(m, value);
+        from_ = at_hand_.data() + 2 * n * (value - first_value_);
+        rise_ = from_ + n;
+    }
+
+    void fetch(const ThermalModel& m, std::size_t value)
+    {
+        const std::size_t n = signals_.size();
+        first_value_ = value / ahead * ahead;
+        count_ = std::min(ahead, (m.steps + steps_ - 1) / steps_ - first_value_);
+        at_hand_.resize(2 * n * count_);
+        for (std::size_t i = 0; i < n; ++i) {
             const Signal& s = m.signals[signals_[i]];
-            const std::size_t at = s.start.size() == 1 ? 0 : value; // one for every step
-            from_[i] = s.start[at];
-            rise_[i] = s.value_at_end(at) - from_[i];
+            bring_near(m, i + 8);
+            for (std::size_t k = 0; k < count_; ++k) {
+                const std::size_t at = s.start.size() == 1 ? 0 : first_value_ + k; // one for every step
+                at_hand_[2 * n * k + i] = s.start[at];
+                at_hand_[2 * n * k + n + i] = s.value_at_end(at) - s.start[at];
+            }
         }
     }
 
-    std::size_t steps_, first_step_ = 0;
+    /// Every signal lies somewhere else: some that come later are on their way while this one is read.
+    void bring_near([[maybe_unused]] const ThermalModel& m, [[maybe_unused]] std::size_t later) const
+    {
+#ifdef __GNUC__
+        if (later >= signals_.size()) return;
+        const std::vector<double>& values = m.signals[signals_[later]].start;
+        if (values.size() > 1) __builtin_prefetch(values.data() + first_value_);
+#endif
+    }
+
+    std::size_t steps_, first_step_ = 0, first_value_ = 0, count_ = 0;
     std::vector<std::size_t> signals_{};
-    std::vector<double> from_{}, rise_{};
+    std::vector<double> at_hand_{}; ///< value by value: of every signal, then by how much it rises
+    const double *from_ = nullptr, *rise_ = nullptr;
 };
 
 struct HeatBalance::Prepared {
@@ -68,8 +93,10 @@ struct HeatBalance::Prepared {
           solver{m, links, fabric::two_stages::gamma * part_s},
           tolerance{accuracy}
     {
+        std::vector<bool> of_body(m.signals.size(), false); // is read anew for every stage, for a factor to act on
+        for (const BodyHeat& body : m.bodies) of_body[body.sensible.index] = of_body[body.latent.index] = true;
         for (std::size_t i = 0; i < m.signals.size(); ++i)
-            if (const Signal& s = m.signals[i]; s.start.size() > 1 || s.start != s.end)
+            if (const Signal& s = m.signals[i]; !s.is_constant() || of_body[i])
                 readings_of(s.start.size() == 1 ? 1 : s.steps_per_value).add(i);
     }
     /// Wind, shutters and water change what walls and films answer.
@@ -96,8 +123,8 @@ struct HeatBalance::Prepared {
         for (Readings& r : varying) r.read(model, step, share, out);
         for (std::size_t i = 0; i < model.bodies.size(); ++i) {
             const BodyHeat& body = model.bodies[i];
-            out[body.sensible.index] = factors[i] * model.value(body.sensible, step, share);
-            out[body.latent.index] = body.latent_factor(factors[i]) * model.value(body.latent, step, share);
+            out[body.sensible.index] *= factors[i];
+            out[body.latent.index] *= body.latent_factor(factors[i]);
         }
     }
 

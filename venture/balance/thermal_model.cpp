@@ -46,7 +46,7 @@ double Zone::radiant_share() const
 
 SignalId ThermalModel::add(Signal signal)
 {
-    VENTURE_ASSERT(signal.end.empty() || signal.start.size() == signal.end.size());
+    VENTURE_ASSERT(signal.end.empty() || (signal.start.size() == signal.end.size() && !signal.level));
     VENTURE_ASSERT(signal.start.size() == 1 || signal.start.size() * signal.steps_per_value == steps);
     signals.push_back(std::move(signal));
     return SignalId{static_cast<std::uint32_t>(signals.size() - 1)};
@@ -64,7 +64,7 @@ double BodyHeat::latent_factor(double sensible_factor) const
 
 SignalId ThermalModel::add_constant(double value, Forcing forcing)
 {
-    return add({.start = {value}, .end = {value}, .forcing = forcing});
+    return add({.start = {value}, .level = true, .forcing = forcing});
 }
 
 SignalId ThermalModel::add_points(std::vector<double> values, Forcing forcing)
@@ -86,7 +86,7 @@ SignalId ThermalModel::add_blocks(std::vector<double> values, Forcing forcing)
 {
     VENTURE_ASSERT(!values.empty() && steps % values.size() == 0);
     const std::size_t each = steps / values.size();
-    return add({.start = values, .end = values, .steps_per_value = each, .forcing = forcing});
+    return add({.start = std::move(values), .level = true, .steps_per_value = each, .forcing = forcing});
 }
 
 double ThermalModel::value(const Drives& drives, std::size_t step, double share_of_step) const

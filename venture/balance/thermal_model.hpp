@@ -44,6 +44,7 @@ enum class Forcing : std::uint8_t {
 struct Signal {
     std::vector<double> start{}; ///< at the beginning of each value's steps
     std::vector<double> end{};   ///< at their end; empty: linear to the next start, and from the last to the first
+    bool level = false;          ///< each value stays as it is over its steps; there is no end then
     std::size_t steps_per_value = 1;
     Forcing forcing = Forcing::other;
 
@@ -51,6 +52,7 @@ struct Signal {
     {
         if (start.size() == 1) return end.empty() ? start[0] : start[0] + share_of_step * (end[0] - start[0]);
         const std::size_t i = step / steps_per_value;
+        if (level) return start[i];
         const double into = (static_cast<double>(step % steps_per_value) + share_of_step) /
                             static_cast<double>(steps_per_value),
                      from = start[i];
@@ -58,8 +60,10 @@ struct Signal {
     }
     [[nodiscard]] double value_at_end(std::size_t value) const
     {
+        if (level) return start[value];
         return end.empty() ? start[value + 1 < start.size() ? value + 1 : 0] : end[value];
     }
+    [[nodiscard]] bool is_constant() const { return start.size() == 1 && (end.empty() || end == start); }
     /// Mean over the whole period.
     [[nodiscard]] double mean() const;
 };

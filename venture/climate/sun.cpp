@@ -154,6 +154,12 @@ SunDay sun_day(const UtcInstant& date, Angle latitude, Angle longitude, Angle ce
     return day;
 }
 
+SkyDirection direction_of(const SunPosition& sun)
+{
+    const double zenith = sun.zenith_deg * deg, azimuth = sun.azimuth_deg * deg, level = std::sin(zenith);
+    return {level * std::sin(azimuth), level * std::cos(azimuth), std::cos(zenith)};
+}
+
 double cos_incidence(const SunPosition& sun, Angle tilt, Angle azimuth)
 {
     const double zenith = sun.zenith_deg * deg;

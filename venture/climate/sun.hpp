@@ -26,6 +26,12 @@ struct SunPosition {
     [[nodiscard]] double elevation_deg() const { return 90.0 - zenith_deg; }
 };
 
+/// The same as a unit vector.
+struct SkyDirection {
+    double east = 0.0, north = 0.0, up = 1.0;
+};
+[[nodiscard]] SkyDirection direction_of(const SunPosition& sun);
+
 /// Source    Meeus, Astronomical Algorithms, 2nd edition, chapters 12, 13, 25 and 28, low-accuracy theory.
 /// Accuracy  0.01 degrees between 1950 and 2050 (sun_test.cpp against an ephemeris: within 0.05 degrees)
 /// Valid     latitude -90..90, longitude -180..180 (east positive), years 1900..2100

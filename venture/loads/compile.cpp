@@ -134,11 +134,10 @@ balance::SignalId Compiler::of_outdoor_air(balance::SignalId share)
     if (!b_.method.flows_as_outdoors) return share;
     const auto [known, is_new] = of_outdoor_air_.try_emplace(share.index);
     if (is_new) {
-        balance::Signal flow{.forcing = balance::Forcing::coefficient};
+        balance::Signal flow{.level = true, .forcing = balance::Forcing::coefficient};
         for (std::size_t i = 0; i < m_.steps; ++i)
             flow.start.push_back(m_.value(share, i, 0.5) *
                                  outdoor_flow_counts(b_.method, m_.value(m_.outdoor_air_C, i, 0.5)));
-        flow.end = flow.start;
         known->second = m_.add(std::move(flow));
     }
     return known->second;

@@ -65,9 +65,9 @@ std::size_t Compiler::shade_profile(const building::Surface& s, const building::
 /// Share of a window's shade that is down at every sample.
 std::vector<double> Compiler::shade_down(const building::Surface& s, const building::Opening& window)
 {
-    const auto& sun = irradiance(s, scene_of(s, &window));
-    std::vector<double> down(sun.size(), 0.0);
+    std::vector<double> down(spell_.sun.size(), 0.0);
     if (!window.shade) return down;
+    const Irradiance sun = irradiance(s, scene_of(s, &window));
     const building::NamedShade& shade = b_.shades[*window.shade];
     const std::size_t when = shade_profile(s, window);
     for (std::size_t k = 0; k < down.size(); ++k) {
@@ -112,7 +112,7 @@ Compiler::ThroughGlass Compiler::through_glass(const building::Surface& s, const
     const GlassKey key{s.tilt_deg, s.azimuth_deg, window.glazing, shade_number, when, scene};
     if (const auto known = through_glass_.find(key); known != through_glass_.end()) return known->second;
     const building::NamedGlazing& glazing = b_.glazings[window.glazing];
-    const auto& sun = irradiance(s, scene);
+    const Irradiance sun = irradiance(s, scene);
     const std::vector<double> down = shade_down(s, window);
     const building::NamedShade* shade = window.shade ? &b_.shades[*window.shade] : nullptr;
     const LeftByShade left = shade != nullptr ? left_by(*window.shade, window.glazing) : LeftByShade{};
@@ -225,7 +225,7 @@ void Compiler::add_shutter(const building::Surface& s, const building::Opening& 
         winter() ? std::vector<double>(spell_.dry_bulb_C.size(), 1.0) : shade_down(s, window);
     const double samples_per_step =
         static_cast<double>(spell_.hours * spell_.samples_per_hour) / static_cast<double>(m_.steps);
-    balance::Signal films{.forcing = balance::Forcing::coefficient};
+    balance::Signal films{.level = true, .forcing = balance::Forcing::coefficient};
     for (std::size_t i = 0; i < m_.steps; ++i) {
         const double at = (static_cast<double>(i) + 0.5) * samples_per_step;
         const auto k = static_cast<std::size_t>(at);
@@ -234,7 +234,6 @@ void Compiler::add_shutter(const building::Surface& s, const building::Opening& 
             b_.method.wind_and_sky ? m_.value(wind_film_, i, 0.5) + long_wave_at_10C : face.film_W_per_m2K;
         films.start.push_back(1.0 / (1.0 / std::lerp(open, shut, share) - 1.0 / open + 1.0 / film));
     }
-    films.end = films.start;
     shutters_[key] = m_.add(std::move(films));
     face.film_by_step = shutters_[key];
 }

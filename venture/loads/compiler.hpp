@@ -87,8 +87,10 @@ private:
     // compile_shading.cpp
     [[nodiscard]] std::size_t scene_of(const building::Surface& s, const building::Opening* opening) const;
     void shade_scenes();
-    [[nodiscard]] Irradiance shaded_by(const Scene& scene, Irradiance sun) const;
-    const Irradiance& irradiance(const building::Surface& s, std::size_t scene);
+    [[nodiscard]] std::vector<double> beam_left(const Scene& scene, const Irradiance& open,
+                                                const std::vector<climate::SkyDirection>& suns) const;
+    [[nodiscard]] bool bare(std::size_t sample) const;
+    Irradiance irradiance(const building::Surface& s, std::size_t scene);
 
     // compile_glass.cpp: windows, and shades on them
     void add_window(const building::Surface& s, const building::Opening& window);
@@ -126,7 +128,7 @@ private:
     std::map<std::pair<double, double>, Irradiance> irradiance_{};
     std::optional<Scenes> own_scenes_{}; ///< where none were handed in
     const Scenes* scenes_ = nullptr;
-    std::vector<Irradiance> in_scene_{}; ///< by scene
+    std::vector<std::vector<double>> beam_left_{}; ///< by scene: shares of the beam, by sample
     std::map<std::tuple<double, double, std::size_t>, balance::SignalId> sun_on_{};
     using GlassKey = std::tuple<double, double, std::size_t, std::size_t, std::size_t, std::size_t>;
     std::map<GlassKey, ThroughGlass> through_glass_{};

@@ -257,7 +257,9 @@ std::optional<Scene::What> scene_of(const building::Building& b, const std::vect
 
 } // namespace
 
-Scene::Scene(What what) : what_{std::move(what)}
+Scene::Scene(What what)
+    : what_{std::move(what)},
+      facing_{Angle::degrees(what_.tilt_deg), Angle::degrees(what_.azimuth_deg)}
 {
     const auto is_always_alike = [](const Veil& v) { return v.with_leaves == v.bare; };
     const bool alike = std::ranges::all_of(what_.veils, is_always_alike);
@@ -305,12 +307,11 @@ double Scene::left(bool bare, Covered covered) const
     return left;
 }
 
-double Scene::beam_left(const climate::SunPosition& sun, bool bare) const
+double Scene::beam_left(const climate::SkyDirection& sun, bool bare) const
 {
     if (what_.no_beam) return 0.0;
     const std::vector<Layer>& layers = bare && !layers_[1].empty() ? layers_[1] : layers_[0];
-    const plan::DirectionBefore light =
-        plan::towards(sun, Angle::degrees(what_.tilt_deg), Angle::degrees(what_.azimuth_deg));
+    const plan::DirectionBefore light = facing_.towards(sun);
     return left(bare, [&](std::size_t k) { return layers[k].shadows.share(light); });
 }
 

@@ -33,7 +33,7 @@ public:
     /// What is left of light from sky and ground. @param bare  trees without leaves
     [[nodiscard]] const plan::DiffuseLeft& diffuse_left(bool bare) const { return diffuse_[bare ? 1 : 0]; }
     /// What is left of the beam of a sun above the horizon.
-    [[nodiscard]] double beam_left(const climate::SunPosition& sun, bool bare) const;
+    [[nodiscard]] double beam_left(const climate::SkyDirection& sun, bool bare) const;
 
 private:
     /// All that lets through less than some share, and how much more light it stops than what lets through still less.
@@ -46,6 +46,7 @@ private:
     [[nodiscard]] double left(bool bare, Covered covered) const;
 
     What what_;
+    plan::Facing facing_;
     std::vector<Layer> layers_[2]{}; ///< with leaves, bare; densest first; the second is empty where both are the same
     plan::DiffuseLeft diffuse_[2]{};
 };

@@ -27,6 +27,16 @@ const PlanePoint& after(const PlanePolygon& polygon, std::size_t i)
     return polygon[i + 1 < polygon.size() ? i + 1 : 0];
 }
 
+/// By every corner, up to rounding: an edge that two shadows share lies within both.
+bool is_within(const PlanePolygon& inner, const PlanePolygon& outer)
+{
+    constexpr double nearly_m2 = 1e-10;
+    for (std::size_t i = 0; i < outer.size(); ++i)
+        for (const PlanePoint& p : inner)
+            if (cross(outer[i], after(outer, i), p) < -nearly_m2) return false;
+    return true;
+}
+
 } // namespace
 
 double area_m2(const PlanePolygon& polygon)
@@ -52,20 +62,24 @@ bool is_convex(const PlanePolygon& polygon)
 
 void clip(const PlanePolygon& polygon, const PlanePolygon& window, PlanePolygon& out)
 {
+    thread_local PlanePolygon next;          // both are asked for millions of times
+    thread_local std::vector<double> inside; // of an edge of the window, by corner
     out = polygon;
-    PlanePolygon next;
     for (std::size_t w = 0; w < window.size(); ++w) {
         const PlanePoint &from = window[w], &to = after(window, w);
-        const auto is_outside = [&](const PlanePoint& p) { return cross(from, to, p) < 0.0; };
-        if (std::ranges::none_of(out, is_outside)) continue;
+        inside.clear();
+        for (const PlanePoint& p : out) inside.push_back(cross(from, to, p));
+        const auto outside = std::ranges::count_if(inside, [](double v) { return v < 0.0; });
+        if (outside == 0) continue;
         next.clear();
-        for (std::size_t i = 0; i < out.size(); ++i) {
-            const PlanePoint &p = out[i], &q = after(out, i);
-            const double here = cross(from, to, p), there = cross(from, to, q);
-            if (here >= 0.0) next.push_back(p);
+        for (std::size_t i = 0; i < out.size() && static_cast<std::size_t>(outside) < out.size(); ++i) {
+            const std::size_t j = i + 1 < out.size() ? i + 1 : 0;
+            const double here = inside[i], there = inside[j];
+            if (here >= 0.0) next.push_back(out[i]);
             if ((here < 0.0) == (there < 0.0)) continue;
             const double share = here / (here - there);
-            next.push_back({std::lerp(p.right_m, q.right_m, share), std::lerp(p.up_m, q.up_m, share)});
+            next.push_back(
+                {std::lerp(out[i].right_m, out[j].right_m, share), std::lerp(out[i].up_m, out[j].up_m, share)});
         }
         out.swap(next);
     }
@@ -74,24 +88,33 @@ void clip(const PlanePolygon& polygon, const PlanePolygon& window, PlanePolygon&
     while (out.size() > 1 && is_one_point(out.front(), out.back())) out.pop_back();
 }
 
+void Patches::add(const PlanePolygon& polygon)
+{
+    if (plan::area_m2(polygon) <= nothing_m2) return;
+    for (std::size_t i = 0; i < count_; ++i)
+        if (is_within(polygon, polygons_[i])) return;
+    for (std::size_t i = 0; i < count_;)
+        if (is_within(polygons_[i], polygon))
+            polygons_[i].swap(polygons_[--count_]);
+        else
+            ++i;
+    if (polygons_.size() == count_) polygons_.emplace_back();
+    polygons_[count_++] = polygon;
+}
+
 /// Of each polygon, what none before it covers.
-double united_area_m2(const std::vector<PlanePolygon>& polygons)
+double Patches::area_m2() const
 {
     double sum = 0.0;
-    std::vector<PlanePolygon> shared;
+    Patches shared;
     PlanePolygon both;
-    for (std::size_t i = 0; i < polygons.size(); ++i) {
+    for (std::size_t i = 0; i < count_; ++i) {
         shared.clear();
-        const double own = area_m2(polygons[i]);
-        double most = 0.0;
         for (std::size_t j = 0; j < i; ++j) {
-            clip(polygons[j], polygons[i], both);
-            const double area = area_m2(both);
-            if (area <= nothing_m2) continue;
-            most = std::max(most, area);
-            shared.push_back(both);
+            clip(polygons_[j], polygons_[i], both);
+            shared.add(both);
         }
-        if (most < own - nothing_m2) sum += own - united_area_m2(shared);
+        sum += plan::area_m2(polygons_[i]) - shared.area_m2();
     }
     return sum;
 }

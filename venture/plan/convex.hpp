@@ -22,7 +22,19 @@ using PlanePolygon = std::vector<PlanePoint>;
 /// @param window  anticlockwise
 void clip(const PlanePolygon& polygon, const PlanePolygon& window, PlanePolygon& out);
 
-/// Area under any of several convex polygons, each part counted once. @param polygons  anticlockwise
-[[nodiscard]] double united_area_m2(const std::vector<PlanePolygon>& polygons);
+/// Convex polygons that lie over one another. Used again, it allocates nothing anew.
+class Patches {
+public:
+    void clear() { count_ = 0; }
+    /// Those that lie within another are left out. @param polygon  anticlockwise
+    void add(const PlanePolygon& polygon);
+    [[nodiscard]] std::size_t size() const { return count_; }
+    /// Under any of them, each part counted once.
+    [[nodiscard]] double area_m2() const;
+
+private:
+    std::vector<PlanePolygon> polygons_{}; ///< and room of others that were
+    std::size_t count_ = 0;
+};
 
 } // namespace venture::plan

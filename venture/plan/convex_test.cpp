@@ -46,7 +46,27 @@ TEST(Clip, LeavesWhatLiesInTheWindow)
     EXPECT_NEAR(area_m2(out), 2.0, 1e-12); // its two ends
 }
 
-TEST(United, CountsEachPartOnce)
+double united_area_m2(const std::vector<PlanePolygon>& polygons)
+{
+    Patches patches;
+    for (const PlanePolygon& p : polygons) patches.add(p);
+    return patches.area_m2();
+}
+
+TEST(Patches, LeaveOutWhatLiesWithinAnother)
+{
+    Patches patches;
+    for (const PlanePolygon& p : {box(1, 1, 2, 2), box(4, 0, 5, 1), box(0, 0, 3, 3), box(0, 0, 1, 1), PlanePolygon{}})
+        patches.add(p);
+    EXPECT_EQ(patches.size(), 2U);
+    EXPECT_DOUBLE_EQ(patches.area_m2(), 10.0);
+    patches.clear();
+    patches.add(box(0, 0, 1, 1));
+    EXPECT_EQ(patches.size(), 1U);
+    EXPECT_DOUBLE_EQ(patches.area_m2(), 1.0);
+}
+
+TEST(Patches, CountEachPartOnce)
 {
     EXPECT_EQ(united_area_m2({}), 0.0);
     EXPECT_DOUBLE_EQ(united_area_m2({box(0, 0, 2, 2), box(2, 0, 4, 2)}), 8.0); // side by side

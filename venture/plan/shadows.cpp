@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 #include <numbers>
+#include <numeric>
 
 namespace venture::plan {
 
@@ -53,6 +54,15 @@ bool is_convex_face(const Caster& face)
     return plan::is_convex(seen);
 }
 
+constexpr std::size_t cells_a_side = 32;
+
+/// Row or column of a slope: cells are narrow about the surface's normal and wide where light grazes it.
+std::size_t cell_of(double slope)
+{
+    const double within = std::abs(slope) < limitless ? slope / (1.0 + std::abs(slope)) : std::copysign(1.0, slope);
+    return std::min(cells_a_side - 1, static_cast<std::size_t>(0.5 * (1.0 + within) * cells_a_side));
+}
+
 void turn_anticlockwise(PlanePolygon& polygon)
 {
     if (area_m2(polygon) < 0.0) std::ranges::reverse(polygon);
@@ -60,15 +70,21 @@ void turn_anticlockwise(PlanePolygon& polygon)
 
 } // namespace
 
-DirectionBefore towards(const climate::SunPosition& sun, climate::Angle tilt, climate::Angle azimuth)
+Facing::Facing(climate::Angle tilt, climate::Angle azimuth)
 {
-    constexpr double deg = std::numbers::pi / 180.0;
-    const double zenith = sun.zenith_deg * deg, turn = sun.azimuth_deg * deg - azimuth.radians();
-    const double ahead = std::sin(zenith) * std::cos(turn), aside = std::sin(zenith) * std::sin(turn),
-                 above = std::cos(zenith);
-    // Seen from outside, what lies clockwise of the outward normal is on the left.
-    return {-aside, above * std::sin(tilt.radians()) - ahead * std::cos(tilt.radians()),
-            above * std::cos(tilt.radians()) + ahead * std::sin(tilt.radians())};
+    const double east = std::sin(azimuth.radians()), north = std::cos(azimuth.radians()),
+                 sine = std::sin(tilt.radians()), cosine = std::cos(tilt.radians());
+    right_ = {-north, east, 0.0}; // seen from outside, what lies clockwise of the outward normal is on the left
+    up_ = {-cosine * east, -cosine * north, sine};
+    out_ = {sine * east, sine * north, cosine};
+}
+
+DirectionBefore Facing::towards(const climate::SkyDirection& sky) const
+{
+    const auto along = [&](const climate::SkyDirection& way) {
+        return sky.east * way.east + sky.north * way.north + sky.up * way.up;
+    };
+    return {along(right_), along(up_), along(out_)};
 }
 
 /// How far light comes from the right and from above for each metre that it comes nearer.
@@ -92,6 +108,7 @@ Shadows::Shadows(Polygons lit, std::span<const Caster> casters) : lit_{std::move
             }
         }
     for (const Caster& caster : casters) add(caster);
+    lay_out_cells();
 }
 
 void Shadows::add(const Caster& caster)
@@ -116,15 +133,63 @@ void Shadows::add(const Caster& caster)
     corners_.insert(corners_.end(), part.begin(), part.end());
 }
 
-PlanePolygon Shadows::shadow_of(const Before& caster, const Slope& slope) const
+void Shadows::lay_out_cells()
 {
-    PlanePolygon out;
+    constexpr std::size_t few = 16;
+    if (before_.size() <= few) return;
+    const auto in_every_cell = [&](const auto& visit) {
+        for (std::uint32_t i = 0; i < before_.size(); ++i) {
+            const Before& b = before_[i];
+            for (std::size_t row = cell_of(b.least_up); row <= cell_of(b.most_up); ++row)
+                for (std::size_t at = cell_of(b.least_right); at <= cell_of(b.most_right); ++at)
+                    visit(row * cells_a_side + at, i);
+        }
+    };
+    first_in_cell_.assign(cells_a_side * cells_a_side + 1, 0);
+    in_every_cell([&](std::size_t cell, std::uint32_t) { ++first_in_cell_[cell + 1]; });
+    std::partial_sum(first_in_cell_.begin(), first_in_cell_.end(), first_in_cell_.begin());
+    in_cell_.resize(first_in_cell_.back());
+    std::vector<std::uint32_t> next{first_in_cell_.begin(), first_in_cell_.end() - 1};
+    in_every_cell([&](std::size_t cell, std::uint32_t i) { in_cell_[next[cell]++] = i; });
+}
+
+/// What a direction needs, kept so that nothing is allocated anew.
+struct Shadows::Workspace {
+    std::vector<std::uint32_t> reached{};
+    std::vector<PlanePolygon> shadows{}; ///< so many as said, and behind them what is left of other directions
+    std::size_t count = 0;
+    Patches fallen{};
+    PlanePolygon part{};
+};
+
+void Shadows::find_reached(const Slope& slope, std::vector<std::uint32_t>& reached) const
+{
+    reached.clear();
+    const auto look_at = [&](std::uint32_t i) {
+        const Before& b = before_[i];
+        if (slope.right > b.least_right && slope.right < b.most_right && slope.up > b.least_up && slope.up < b.most_up)
+            reached.push_back(i);
+    };
+    if (first_in_cell_.empty()) {
+        for (std::uint32_t i = 0; i < before_.size(); ++i) look_at(i);
+        return;
+    }
+    const std::size_t cell = cell_of(slope.up) * cells_a_side + cell_of(slope.right);
+    for (std::uint32_t k = first_in_cell_[cell]; k < first_in_cell_[cell + 1]; ++k) look_at(in_cell_[k]);
+}
+
+/// @return whether the shadow may fall on the surface
+bool Shadows::cast(const Before& caster, const Slope& slope, PlanePolygon& shadow) const
+{
+    shadow.clear();
     for (std::size_t i = caster.first; i < caster.first + caster.count; ++i) {
         const PointBefore& p = corners_[i];
-        out.push_back({p.right_m - p.out_m * slope.right, p.up_m - p.out_m * slope.up});
+        shadow.push_back({p.right_m - p.out_m * slope.right, p.up_m - p.out_m * slope.up});
     }
-    turn_anticlockwise(out);
-    return out;
+    turn_anticlockwise(shadow);
+    const auto [left, right] = std::ranges::minmax(shadow, {}, &PlanePoint::right_m);
+    const auto [low, high] = std::ranges::minmax(shadow, {}, &PlanePoint::up_m);
+    return left.right_m < right_m_ && right.right_m > left_m_ && low.up_m < high_m_ && high.up_m > low_m_;
 }
 
 double Shadows::share(const DirectionBefore& light) const
@@ -132,55 +197,52 @@ double Shadows::share(const DirectionBefore& light) const
     if (light.out <= grazing) return 1.0;
     if (area_m2_ <= 0.0) return 0.0;
     const Slope slope{light.right / light.out, light.up / light.out};
-    std::vector<PlanePolygon> shadows;
+    thread_local Workspace w;
+    find_reached(slope, w.reached);
     bool convex = true;
-    for (const Before& b : before_) {
-        if (slope.right <= b.least_right || slope.right >= b.most_right || slope.up <= b.least_up ||
-            slope.up >= b.most_up)
-            continue;
-        shadows.push_back(shadow_of(b, slope));
-        convex = convex && b.convex;
+    w.count = 0;
+    if (w.shadows.size() < w.reached.size()) w.shadows.resize(w.reached.size());
+    for (const std::uint32_t i : w.reached) {
+        if (!cast(before_[i], slope, w.shadows[w.count])) continue;
+        ++w.count;
+        convex = convex && before_[i].convex;
     }
-    if (shadows.empty()) return 0.0;
-    const std::optional<double> covered = convex ? covered_by_convex_m2(shadows) : std::nullopt;
-    return std::clamp((covered ? *covered : covered_on_the_grid_m2(shadows)) / area_m2_, 0.0, 1.0);
+    if (w.count == 0) return 0.0;
+    const std::optional<double> covered = convex ? covered_by_convex_m2(w) : std::nullopt;
+    return std::clamp((covered ? *covered : covered_on_the_grid_m2(w)) / area_m2_, 0.0, 1.0);
 }
 
-/// @return nothing where so many shadows fall on one spot that the grid is quicker
-std::optional<double> Shadows::covered_by_convex_m2(const std::vector<PlanePolygon>& shadows) const
+/// @return nothing where so many shadows fall on one spot, none of them within another, that the grid is quicker
+std::optional<double> Shadows::covered_by_convex_m2(Workspace& w) const
 {
     constexpr std::size_t too_many = 6;
-    constexpr double nothing_m2 = 1e-12;
     double sum = 0.0;
-    std::vector<PlanePolygon> fallen;
-    PlanePolygon part;
     for (const PlanePolygon& lit : convex_lit_) {
-        fallen.clear();
-        const double whole = plan::area_m2(lit);
-        double most = 0.0;
-        for (const PlanePolygon& shadow : shadows) {
-            clip(shadow, lit, part);
-            const double area = plan::area_m2(part);
-            most = std::max(most, area);
-            if (area > nothing_m2) fallen.push_back(part);
+        w.fallen.clear();
+        const double all = plan::area_m2(lit) * (1.0 - 1e-12);
+        bool whole = false;
+        for (std::size_t i = 0; i < w.count && !whole; ++i) {
+            clip(w.shadows[i], lit, w.part);
+            whole = plan::area_m2(w.part) >= all;
+            if (!whole) w.fallen.add(w.part);
         }
-        if (most >= whole * (1.0 - 1e-12))
-            sum += whole;
-        else if (fallen.size() > too_many)
+        if (whole)
+            sum += plan::area_m2(lit);
+        else if (w.fallen.size() > too_many)
             return std::nullopt;
         else
-            sum += united_area_m2(fallen);
+            sum += w.fallen.area_m2();
     }
     return sum;
 }
 
-double Shadows::covered_on_the_grid_m2(const std::vector<PlanePolygon>& shadows) const
+double Shadows::covered_on_the_grid_m2(const Workspace& w) const
 {
     constexpr double far_m = 1e6; // shadows of a grazing light go on to the horizon
     std::vector<Ring> rings;
-    for (const PlanePolygon& shadow : shadows) {
+    for (std::size_t i = 0; i < w.count; ++i) {
         Ring& ring = rings.emplace_back();
-        for (const PlanePoint& p : shadow)
+        for (const PlanePoint& p : w.shadows[i])
             ring.push_back({to_grid(std::clamp(p.right_m, -far_m, far_m)), to_grid(std::clamp(p.up_m, -far_m, far_m))});
     }
     return covered_m2(lit_, rings);
@@ -189,13 +251,14 @@ double Shadows::covered_on_the_grid_m2(const std::vector<PlanePolygon>& shadows)
 DiffuseLeft diffuse_left(const Shadows& shadows, climate::Angle tilt)
 {
     constexpr int bands = 9, around = 36; // of each half sphere, and of the whole turn
+    const Facing facing{tilt, climate::Angle::degrees(180.0)};
     double seen[2] = {}, left[2] = {};
     for (int half = 0; half < 2; ++half)
         for (int band = 0; band < bands; ++band) {
             const double elevation = (half == 0 ? 1.0 : -1.0) * (band + 0.5) * 90.0 / bands;
             for (int step = 0; step < around; ++step) {
                 const climate::SunPosition from{90.0 - elevation, (step + 0.5) * 360.0 / around, 0.0, 0.0};
-                const DirectionBefore light = towards(from, tilt, climate::Angle::degrees(180.0));
+                const DirectionBefore light = facing.towards(climate::direction_of(from));
                 if (light.out <= grazing) continue;
                 const double weight = light.out * std::cos(elevation * std::numbers::pi / 180.0);
                 seen[half] += weight;

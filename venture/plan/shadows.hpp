@@ -25,8 +25,17 @@ using Caster = std::vector<PointBefore>;
 struct DirectionBefore {
     double right = 0.0, up = 0.0, out = 0.0;
 };
-/// Towards a sun, from a surface of this tilt (0 faces up, 90 a wall) and azimuth (of its outward normal).
-[[nodiscard]] DirectionBefore towards(const climate::SunPosition& sun, climate::Angle tilt, climate::Angle azimuth);
+/// How a surface lies to the sky.
+class Facing {
+public:
+    /// @param tilt  0 faces up, 90 is a wall   @param azimuth  of its outward normal
+    Facing(climate::Angle tilt, climate::Angle azimuth);
+    /// A direction of the sky as the surface sees it.
+    [[nodiscard]] DirectionBefore towards(const climate::SkyDirection& sky) const;
+
+private:
+    climate::SkyDirection right_{}, up_{}, out_{};
+};
 
 /// Shadows on one surface, of what stands before it, put in order once for any number of directions.
 class Shadows {
@@ -45,15 +54,21 @@ private:
         bool convex = false;
     };
     struct Slope;
+    struct Workspace;
     void add(const Caster& caster);
-    [[nodiscard]] PlanePolygon shadow_of(const Before& caster, const Slope& slope) const;
-    [[nodiscard]] std::optional<double> covered_by_convex_m2(const std::vector<PlanePolygon>& shadows) const;
-    [[nodiscard]] double covered_on_the_grid_m2(const std::vector<PlanePolygon>& shadows) const;
+    void lay_out_cells();
+    void find_reached(const Slope& slope, std::vector<std::uint32_t>& reached) const;
+    bool cast(const Before& caster, const Slope& slope, PlanePolygon& shadow) const;
+    [[nodiscard]] std::optional<double> covered_by_convex_m2(Workspace& w) const;
+    [[nodiscard]] double covered_on_the_grid_m2(const Workspace& w) const;
 
     Polygons lit_{};
     std::vector<PlanePolygon> convex_lit_{}; ///< the same in parts
     double area_m2_ = 0.0, left_m_ = 0.0, low_m_ = 0.0, right_m_ = 0.0, high_m_ = 0.0;
     std::vector<Before> before_{};
+    /// Slopes of light in cells, so that a direction looks only at what can matter about there: row by row, where the casters
+    /// of a cell begin in the list behind; empty while there are few.
+    std::vector<std::uint32_t> first_in_cell_{}, in_cell_{};
     std::vector<PointBefore> corners_{};
 };
 

@@ -15,9 +15,14 @@ using climate::SunPosition;
 Polygons window(double width_m, double height_m) { return {rectangle(0, 0, to_grid(width_m), to_grid(height_m))}; }
 SunPosition sun(double elevation_deg, double azimuth_deg) { return {90.0 - elevation_deg, azimuth_deg, 0.0, 0.0}; }
 
+DirectionBefore towards(const SunPosition& sun, double tilt_deg, double azimuth_deg)
+{
+    return Facing{Angle::degrees(tilt_deg), Angle::degrees(azimuth_deg)}.towards(climate::direction_of(sun));
+}
+
 DirectionBefore on_south_wall(double elevation_deg, double azimuth_deg)
 {
-    return towards(sun(elevation_deg, azimuth_deg), Angle::degrees(90.0), Angle::degrees(180.0));
+    return towards(sun(elevation_deg, azimuth_deg), 90.0, 180.0);
 }
 
 TEST(Towards, SeesTheSunFromOutside)
@@ -27,7 +32,7 @@ TEST(Towards, SeesTheSunFromOutside)
     EXPECT_NEAR(west.up, 0.5, 1e-12);
     EXPECT_NEAR(west.out, std::cos(M_PI / 6.0) * 0.5, 1e-12);
     EXPECT_LT(on_south_wall(30.0, 20.0).out, 0.0);
-    const DirectionBefore roof = towards(sun(40.0, 123.0), Angle::degrees(0.0), Angle::degrees(180.0));
+    const DirectionBefore roof = towards(sun(40.0, 123.0), 0.0, 180.0);
     EXPECT_NEAR(roof.out, std::sin(40.0 * M_PI / 180.0), 1e-12);
 }
 
@@ -79,7 +84,7 @@ TEST(Shadow, TurnsWithTheScene)
         const double azimuth = turn(random), by = turn(random);
         const auto share = [&](double turned) {
             return Shadows{window(1.5, 1.2), std::vector<Caster>{plate}}.share(
-                towards(sun(35.0, azimuth + 25.0 + turned), Angle::degrees(90.0), Angle::degrees(azimuth + turned)));
+                towards(sun(35.0, azimuth + 25.0 + turned), 90.0, azimuth + turned));
         };
         EXPECT_NEAR(share(0.0), share(by), 2e-5);
     }
@@ -137,6 +142,37 @@ TEST(Shadow, OfManyFacesIsWhatRaysMeet)
 }
 
 /// An L, as a surface and as what stands before it: the same as of the two rectangles that it is made of.
+TEST(Shadow, OfVeryManyIsNoLessThanOfEachAndNoMoreThanOfAll)
+{
+    std::mt19937 random{5};
+    std::uniform_real_distribution<double> aside{-60.0, 60.0}, out{0.5, 80.0}, wide{0.2, 3.0}, light{-1.0, 1.0};
+    std::vector<Caster> all;
+    std::vector<Shadows> each;
+    for (int i = 0; i < 200; ++i) {
+        const double x = aside(random), y = aside(random), z = out(random), w = wide(random), h = wide(random);
+        all.push_back({{x, y, z}, {x + w, y, z}, {x + w, y + h, z}, {x, y + h, z}});
+        each.emplace_back(window(2.0, 1.5), std::vector<Caster>{all.back()});
+    }
+    const Shadows together{window(2.0, 1.5), all};
+    int shaded = 0, by_one = 0;
+    for (int k = 0; k < 6000; ++k) {
+        const DirectionBefore from{light(random), light(random), 1.0};
+        double most = 0.0, sum = 0.0;
+        for (const Shadows& one : each) {
+            const double share = one.share(from);
+            most = std::max(most, share);
+            sum += share;
+        }
+        const double share = together.share(from);
+        EXPECT_GE(share, most - 1e-9);
+        EXPECT_LE(share, sum + 1e-9);
+        shaded += share > 0.0 ? 1 : 0;
+        by_one += most > 0.0 && sum == most ? 1 : 0;
+    }
+    EXPECT_GT(shaded, 300);
+    EXPECT_GT(by_one, 300); // where both bounds are one
+}
+
 TEST(Shadow, OnAndOfWhatIsNotConvex)
 {
     const auto corner = [](double x, double y) { return GridPoint{to_grid(x), to_grid(y)}; };

@@ -198,7 +198,7 @@ json model_json(const Building& b, const Compiled& c)
     for (const balance::Signal& s : m.signals)
         signals.push_back({{"is", balance::forcing_names()[static_cast<std::size_t>(s.forcing)]},
                            {"start", s.start},
-                           {"end", s.end},
+                           {"end", s.level ? s.start : s.end},
                            {"steps_per_value", s.steps_per_value}});
     return {{"step_s", m.step_s}, {"steps", m.steps},     {"outdoor_air_C", m.outdoor_air_C.index},
             {"zones", zones},     {"surfaces", surfaces}, {"walls", walls},
