@@ -7,7 +7,9 @@ set(VENTURE_FAST $<$<AND:$<CXX_COMPILER_ID:GNU,Clang>,$<CONFIG:Release>>:-O3>)
 set(VENTURE_SMALL $<$<AND:$<CXX_COMPILER_ID:GNU,Clang>,$<CONFIG:Release>>:-O1>)
 set(VENTURE_PLAIN $<$<AND:$<CXX_COMPILER_ID:GNU,Clang>,$<CONFIG:Release>>:-O0>)
 if(CMAKE_CXX_COMPILER_ID STREQUAL "GNU")
-    add_compile_options(--param=ggc-min-expand=30) # a fifth less memory for the compiler, at no cost to speak of
+    # The compiler looks for memory to free once it holds as much as most files take, and not again and again before: that
+    # once took two fifths of the time of files that make JSON.
+    add_compile_options(--param=ggc-min-heapsize=245760 --param=ggc-min-expand=30)
 endif()
 
 set(standard_headers <algorithm> <array> <cmath> <cstdint> <functional> <limits> <map> <memory> <numbers> <optional> <ranges> <set>
@@ -48,9 +50,6 @@ function(venture_cost target kind)
         set(at_a_time 6)
         if(kind STREQUAL "json")
             set(at_a_time 3) # for the memory they take
-            if(CMAKE_CXX_COMPILER_ID STREQUAL "GNU")
-                target_compile_options(${target} PRIVATE --param=ggc-min-expand=15)
-            endif()
         endif()
         set_target_properties(${target} PROPERTIES UNITY_BUILD ${VENTURE_TOGETHER} UNITY_BUILD_BATCH_SIZE ${at_a_time})
     endif()
