@@ -12,7 +12,7 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
     using namespace venture;
     const std::string bytes(data, data + size);
     quantity::OriginPool origins;
-    std::vector<quantity::Problem> problems;
+    quantity::Problems problems;
     constexpr int year = 2027;
     for (const auto& date : exchange::read_event_days(bytes, "x.ics", year, {}, origins, problems))
         VENTURE_ASSERT(std::holds_alternative<calendar::YearDays>(calendar::parse_days(date.text, {.year = year})));

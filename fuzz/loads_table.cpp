@@ -9,7 +9,7 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
 {
     using namespace venture;
     quantity::OriginPool origins;
-    std::vector<quantity::Problem> problems;
+    quantity::Problems problems;
     const auto table =
         exchange::read_loads_table({reinterpret_cast<const char*>(data), size}, "fuzz.csv", origins, problems);
     if (problems.empty()) {

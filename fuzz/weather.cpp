@@ -18,11 +18,11 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
         for (int i = 1; i < 8760 && line.size() < longest_line; ++i) text += line;
     }
     quantity::OriginPool origins;
-    std::vector<quantity::Problem> problems;
+    quantity::Problems problems;
     const climate::Place site{.latitude_deg = 50.0, .longitude_deg = 8.0, .time_zone_h = 1.0};
     const auto year = exchange::read_weather(text, "fuzz.csv", {}, site, origins, problems);
     if (!year) return 0;
-    std::vector<quantity::Problem> none;
+    quantity::Problems none;
     const auto again = exchange::read_weather(exchange::write_weather(*year), "again.csv", {}, {}, origins, none);
     VENTURE_ASSERT(again && again->size() == year->size());
     return 0;

@@ -130,6 +130,20 @@ TEST(HousePlan, KeepsEigenOutOfPublicHeaders)
         }
 }
 
+/// What a file holds is guessed from its name: from the header that it fulfils, or from its first line.
+TEST(HousePlan, GivesEveryFileAHeaderOrAReason)
+{
+    constexpr std::ptrdiff_t longest = 400;
+    for (const auto& entry : fs::recursive_directory_iterator{root / "venture"}) {
+        const fs::path& file = entry.path();
+        if (file.extension() != ".cpp" && file.extension() != ".hpp") continue;
+        const std::string text = text_of(file);
+        EXPECT_LE(std::ranges::count(text, '\n'), longest) << file;
+        if (file.extension() != ".cpp" || file.stem().string().ends_with("_test")) continue;
+        EXPECT_TRUE(text.starts_with("/// ") || fs::exists(fs::path{file}.replace_extension(".hpp"))) << file;
+    }
+}
+
 TEST(Packages, AreNamedInOneList)
 {
     const std::string list = text_of(root / "packages.txt");

@@ -1,3 +1,5 @@
+/// Stages block by block: base temperatures, zones, faces, films.
+
 #include <venture/balance/stage.hpp>
 
 #include <algorithm>

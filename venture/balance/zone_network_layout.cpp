@@ -1,3 +1,5 @@
+/// Which faces and neighbours a zone has, laid out once.
+
 #include <venture/balance/zone_network.hpp>
 
 #include <algorithm>

@@ -22,7 +22,7 @@ bool is_complete(const quantity::ConstRecord& record, const std::string& file, C
     for (const quantity::Key& key : record.keys()) {
         if (record.is_given(key) || !key.spec.required) continue;
         complete = false;
-        into.problems.push_back(
+        into.problems.add(
             {quantity::Severity::error,
              quantity::codes::missing,
              name != nullptr ? name->origin : into.origins.add({quantity::OriginKind::file, file, 0, 0, {}}),
@@ -100,7 +100,7 @@ void add_all(const std::vector<T>& products, const std::string& file, Catalogue&
             add(product, into);
             into.places[*product.name] = product.name.origin;
         } catch (const quantity::Error& wrong) {
-            into.problems.push_back(
+            into.problems.add(
                 {quantity::Severity::error, quantity::codes::contradiction, product.name.origin, wrong.what(), {}});
         }
     }

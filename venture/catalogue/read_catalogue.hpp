@@ -7,6 +7,7 @@
 
 #include <venture/plant/selection.hpp>
 #include <venture/project/diagnostics.hpp>
+#include <venture/quantity/problems.hpp>
 #include <venture/terminal/products.hpp>
 
 namespace venture::catalogue {
@@ -14,7 +15,7 @@ namespace venture::catalogue {
 struct Catalogue {
     terminal::Products units{};
     plant::Products plants{};
-    std::vector<quantity::Problem> problems{};
+    quantity::Problems problems{};
     quantity::OriginPool origins{};
     std::map<std::string, quantity::OriginId> places{}; ///< of each product, by its name
     project::Sources sources{};

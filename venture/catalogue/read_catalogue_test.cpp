@@ -66,7 +66,7 @@ TEST(ReadCatalogue, TellsATableOfTheWrongShape)
 
 TEST(ReadCatalogue, TellsUnknownTables)
 {
-    EXPECT_THAT(read("[[radiater]]\n").problems.at(0).hint, testing::HasSubstr("'radiator'"));
+    EXPECT_THAT(read("[[radiater]]\n").problems.all().at(0).hint, testing::HasSubstr("'radiator'"));
 }
 
 TEST(ShippedFile, SaysWhenThereIsNone)

@@ -74,8 +74,7 @@ void Job::take_from_shipped_library(const std::vector<std::string>& also)
     for (const std::string_view file : catalogue::shipped_library())
         project::take_from_library(project_, "shipped", std::string{file}, std::string{catalogue::shipped_file(file)},
                                    also);
-    problems_.insert(problems_.end(), project_.problems.begin(), project_.problems.end());
-    project_.problems.clear();
+    problems_.add_all(std::move(project_.problems).all());
 }
 
 Job Job::with_weather(const std::filesystem::path& path, const std::vector<std::string>& changes)
@@ -107,17 +106,17 @@ void Job::read_weather_alone(const std::filesystem::path& file)
     const auto where = project_.input.origins.add({quantity::OriginKind::file, name, 0, 0, {}});
     const project::FileText read = project::read_file(file);
     if (!read.problem.empty()) {
-        problems_.push_back({Severity::error, codes::file, where, read.problem,
-                             "a weather year is a file with a record a line, or a project that has one"});
+        problems_.add({Severity::error, codes::file, where, read.problem,
+                       "a weather year is a file with a record a line, or a project that has one"});
         return;
     }
     project_.sources.add({.name = name, .role = project::FileRole::weather, .text = read.text, .path = file},
                          read.text);
     project_.input.weather.file = {name, where};
     if (!exchange::describes_itself(read.text))
-        problems_.push_back({Severity::error, codes::weather_records, where, "the file does not say what is in it",
-                             "name it in a project's [weather] and describe its columns there, or put the same lines, "
-                             "each behind #, on top of the file: the first is # [weather]"});
+        problems_.add({Severity::error, codes::weather_records, where, "the file does not say what is in it",
+                       "name it in a project's [weather] and describe its columns there, or put the same lines, "
+                       "each behind #, on top of the file: the first is # [weather]"});
 }
 
 void Job::apply(const std::string& change)
@@ -128,15 +127,15 @@ void Job::apply(const std::string& change)
                             std::string_view{change}.substr(0, equals).ends_with("/file");
     if (names_file) { // it would change nothing, without a word
         const auto where = project_.input.origins.add({.kind = quantity::OriginKind::overlay, .text = change});
-        problems_.push_back({Severity::error, codes::overlay, where,
-                             fmt::format("[{}] names files, which are read before changes are laid over", table),
-                             "change it in the project"});
+        problems_.add({Severity::error, codes::overlay, where,
+                       fmt::format("[{}] names files, which are read before changes are laid over", table),
+                       "change it in the project"});
     } else if (equals == std::string::npos) {
         const auto where = project_.input.origins.add({.kind = quantity::OriginKind::overlay, .text = change});
-        problems_.push_back(
+        problems_.add(
             {Severity::error, codes::overlay, where, "no '=' in it", "write --set \"room/Boat hall/height=5 m\""});
     } else if (auto wrong = input::apply_overlay(project_.input, change.substr(0, equals), change.substr(equals + 1))) {
-        problems_.push_back(std::move(*wrong));
+        problems_.add(std::move(*wrong));
     }
 }
 
@@ -147,7 +146,7 @@ void Job::read_loads_alone(const std::filesystem::path& file)
     const project::FileText read = project::read_file(file);
     if (!read.problem.empty()) {
         const auto where = project_.input.origins.add({quantity::OriginKind::file, file.string(), 0, 0, {}});
-        problems_.push_back(
+        problems_.add(
             {Severity::error, codes::file, where, read.problem, "a table of loads is a CSV file with a line a room"});
         return;
     }
@@ -162,15 +161,13 @@ void Job::read_typed_loads(const std::string& bytes, const std::string& name)
     typed_ = std::move(table.loads);
 }
 
-void Job::add(std::vector<Problem> more) { std::ranges::move(more, std::back_inserter(problems_)); }
-
 void Job::check_services_alone()
 {
     std::vector<services::Client> clients;
     for (const input::RoomInput& room : project_.input.rooms)
         if (room.name) clients.push_back({.room = *room.name, .origin = room.name.origin});
-    for (Problem& p : services::connect(project_.input, clients).problems)
-        if (p.severity == Severity::error && project_.whole) problems_.push_back(std::move(p));
+    for (const Problem& p : services::connect(project_.input, clients).problems)
+        if (p.severity == Severity::error && project_.whole) problems_.add(p);
 }
 
 std::vector<services::Client> Job::clients() const
@@ -196,36 +193,36 @@ std::vector<services::Client> Job::clients() const
 void Job::resolve_site()
 {
     use_weather();
-    if (quantity::has_error(problems_) && !project_.whole) return;
+    if (problems_.has_error() && !project_.whole) return;
     resolve::ResolvedSite resolved = resolve::resolve_site(project_.input);
     project_.input = std::move(resolved.effective);
     drop_what_weather_would_give(resolved.problems);
-    add(std::move(resolved.problems));
+    problems_.add_all(std::move(resolved.problems));
     if (!failed()) site_ = std::move(resolved.site);
 }
 
 void Job::resolve()
 {
     if (resolve::wants_conditions(project_.input.site)) use_weather();
-    add(project::wrong_marks(project_.input.accepted));
+    problems_.add_all(project::wrong_marks(project_.input.accepted));
     const auto& named = project_.input.loads.table;
     if (named && !typed_)
         if (const project::SourceFile* table = project_.sources.find(*named))
             read_typed_loads(table->text, table->name);
     if (!typed_ || !project_.input.rooms.empty()) {
-        if (quantity::has_error(problems_) && project_.input.rooms.empty())
+        if (problems_.has_error() && project_.input.rooms.empty())
             return; // nothing was read: more words would not help
         resolve::Resolved resolved = resolve::resolve(project_.input);
         if (!project_.whole) std::erase_if(resolved.problems, follows_from_gaps);
         drop_what_weather_would_give(resolved.problems);
         project_.input = std::move(resolved.effective);
-        add(std::move(resolved.problems));
+        problems_.add_all(std::move(resolved.problems));
         if (failed() || !resolved.building) return check_services_alone();
         building_ = std::move(resolved.building);
         site_ = building_->site;
     }
     services_ = services::connect(project_.input, clients());
-    add(services_.problems);
+    problems_.add_all(services_.problems.all());
 }
 
 void Job::tell_capped_humidity()
@@ -246,7 +243,7 @@ void Job::tell_capped_humidity()
             note.where = month.wet_bulb.origin;
             note.inputs = fmt::format("{} {} {}", *month.dry_bulb, *month.wet_bulb, *month.daily_range);
         }
-        problems_.push_back(std::move(note));
+        problems_.add(std::move(note));
     }
 }
 
@@ -256,21 +253,21 @@ void Job::compute(double step_s)
     if (building_) {
         design_ = loads::design_loads(*building_, {.step_s = step_s});
         tell_capped_humidity();
-        add(loads::load_findings(*building_, design_.loads, units_));
+        problems_.add_all(loads::load_findings(*building_, design_.loads, units_));
     }
     if (!typed_) return;
     if (building_)
         for (const loads::RoomLoad& load : typed_->rooms)
-            problems_.push_back({.severity = Severity::note,
-                                 .code = codes::typed_load,
-                                 .where = load.origin,
-                                 .message = fmt::format(
-                                     "loads of '{}' were typed{}", load.room,
-                                     building_->find_room(load.room) ? " and stand instead of the computed ones" : ""),
-                                 .cause = "loads were typed",
-                                 .subject = "room/" + load.room,
-                                 .inputs = fmt::format("{:.3f} {:.3f} {:.3f}", load.heating_W, load.cooling_sensible_W,
-                                                       load.cooling_latent_W)});
+            problems_.add({.severity = Severity::note,
+                           .code = codes::typed_load,
+                           .where = load.origin,
+                           .message = fmt::format(
+                               "loads of '{}' were typed{}", load.room,
+                               building_->find_room(load.room) ? " and stand instead of the computed ones" : ""),
+                           .cause = "loads were typed",
+                           .subject = "room/" + load.room,
+                           .inputs = fmt::format("{:.3f} {:.3f} {:.3f}", load.heating_W, load.cooling_sensible_W,
+                                                 load.cooling_latent_W)});
     exchange::lay_over({*typed_, {}}, design_.loads);
 }
 
@@ -286,14 +283,14 @@ report::Sizing Job::size()
     for (const auto& [name, place] : products.places) sizing.products_from[name] = products.origins.describe(place);
     sizing.units = terminal::select_units(sizing.loads, services_, products.units);
     sizing.plants = plant::select_plants(sizing.loads, services_, products.plants, outdoor_C);
-    add(report::size_findings(sizing, units_));
+    problems_.add_all(report::size_findings(sizing, units_));
     return sizing;
 }
 
 loads::BuildingYear Job::run_year(const loads::BuildingYearOptions& options)
 {
     loads::BuildingYear out = loads::run_year(*building_, *weather_, options);
-    add(loads::year_findings(*building_, out, units_));
+    problems_.add_all(loads::year_findings(*building_, out, units_));
     return out;
 }
 
@@ -318,7 +315,7 @@ project::Findings Job::findings() const
         }
         VENTURE_UNREACHABLE("a finding that nothing raises");
     };
-    return project::part_accepted(problems_, project_.input.accepted, could_raise);
+    return project::part_accepted(problems_.all(), project_.input.accepted, could_raise);
 }
 
 } // namespace venture::cli

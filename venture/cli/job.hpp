@@ -13,6 +13,7 @@
 #include <venture/project/acceptance.hpp>
 #include <venture/project/read_project.hpp>
 #include <venture/quantity/preferred_units.hpp>
+#include <venture/quantity/problems.hpp>
 #include <venture/report/size_report.hpp>
 
 namespace venture::cli {
@@ -43,7 +44,7 @@ public:
     /// Chooses units and plant, and adds what was found on the way.
     [[nodiscard]] report::Sizing size();
 
-    [[nodiscard]] bool failed() const { return quantity::has_error(problems_); }
+    [[nodiscard]] bool failed() const { return problems_.has_error(); }
     [[nodiscard]] const std::optional<building::Building>& building() const { return building_; }
     [[nodiscard]] const std::optional<climate::Site>& site() const { return site_; }
     /// The weather year; nothing before use_weather(), and if the project has none.
@@ -75,11 +76,10 @@ private:
     void check_services_alone();
     void tell_capped_humidity();
     void read_events();
-    void add(std::vector<quantity::Problem> more);
     [[nodiscard]] std::vector<services::Client> clients() const;
 
     project::ProjectFile project_{};
-    std::vector<quantity::Problem> problems_{};
+    quantity::Problems problems_{};
     std::optional<building::Building> building_{};
     std::optional<climate::Site> site_{};
     std::optional<climate::WeatherYear> weather_{};

@@ -26,8 +26,8 @@ std::optional<climate::WeatherYear> Job::make_weather()
     auto& origins = project_.input.origins;
     if (resolve::word_of(w, &input::WeatherInput::form) != "synthetic") {
         if (!w.file) {
-            problems_.push_back({Severity::error, codes::missing, w.form.origin, "[weather] has no 'file'",
-                                 "name the file, or give form = \"synthetic\" and [[monthly_mean]]"});
+            problems_.add({Severity::error, codes::missing, w.form.origin, "[weather] has no 'file'",
+                           "name the file, or give form = \"synthetic\" and [[monthly_mean]]"});
             return std::nullopt;
         }
         const project::SourceFile* file = project_.sources.find(*w.file);
@@ -36,11 +36,11 @@ std::optional<climate::WeatherYear> Job::make_weather()
                                       problems_);
     }
     if (w.file) {
-        problems_.push_back({Severity::error, codes::contradiction, w.file.origin, "a synthetic year has no file",
-                             "a year that was made and kept says so itself: leave out form"});
+        problems_.add({Severity::error, codes::contradiction, w.file.origin, "a synthetic year has no file",
+                       "a year that was made and kept says so itself: leave out form"});
         return std::nullopt;
     }
-    if (project_.input.monthly_means.empty() && quantity::has_error(problems_))
+    if (project_.input.monthly_means.empty() && problems_.has_error())
         return std::nullopt; // what was to hold them could not be read
     const auto request = resolve::synthetic_request_of(project_.input, problems_);
     if (!request) return std::nullopt;
@@ -50,7 +50,7 @@ std::optional<climate::WeatherYear> Job::make_weather()
         OriginId where = project_.input.weather.form.origin;
         for (const input::MonthlyMeanInput& m : project_.input.monthly_means)
             if (wrong.where().ends_with(climate::month_name(static_cast<int>(*m.month)))) where = m.month.origin;
-        problems_.push_back({Severity::error, codes::physics, where, wrong.what(), "see [[monthly_mean]]"});
+        problems_.add({Severity::error, codes::physics, where, wrong.what(), "see [[monthly_mean]]"});
         return std::nullopt;
     }
 }
@@ -75,16 +75,16 @@ void Job::derive_conditions()
     const input::WeatherInput& w = project_.input.weather;
     const OriginId where = w.form ? w.form.origin : w.file.origin;
     if (weather_->synthetic)
-        problems_.push_back({.severity = Severity::warning,
-                             .code = codes::synthetic,
-                             .where = where,
-                             .message = fmt::format("design conditions are derived from '{}', a synthetic year: "
-                                                    "plausible, but nobody measured it",
-                                                    weather_->name),
-                             .hint = "size nothing real with them: take tables or a measured year",
-                             .subject = "weather"});
+        problems_.add({.severity = Severity::warning,
+                       .code = codes::synthetic,
+                       .where = where,
+                       .message = fmt::format("design conditions are derived from '{}', a synthetic year: "
+                                              "plausible, but nobody measured it",
+                                              weather_->name),
+                       .hint = "size nothing real with them: take tables or a measured year",
+                       .subject = "weather"});
     constexpr std::size_t shown = 6;
-    problems_.push_back(
+    problems_.add(
         {.severity = Severity::note,
          .code = codes::derived,
          .where = where,
@@ -98,7 +98,7 @@ void Job::derive_conditions()
 
 void Job::drop_what_weather_would_give(std::vector<Problem>& problems) const
 {
-    if (weather_used_ && !weather_ && quantity::has_error(problems_))
+    if (weather_used_ && !weather_ && problems_.has_error())
         std::erase_if(problems, [](const Problem& p) { return p.cause == resolve::no_design_conditions; });
 }
 

@@ -61,7 +61,7 @@ std::vector<std::uint32_t> lines_with(std::string_view words, const std::string&
 class Reader {
 public:
     Reader(const std::string& file, int year, const std::string& words, quantity::OriginPool& origins,
-           std::vector<quantity::Problem>& problems)
+           quantity::Problems& problems)
         : file_{file},
           words_{quantity::lower_case(words)},
           origins_{origins},
@@ -100,7 +100,7 @@ public:
 private:
     void problem(std::string_view code, std::uint32_t line, std::string message, std::string hint)
     {
-        problems_.push_back({quantity::Severity::error, code, place(line), std::move(message), std::move(hint)});
+        problems_.add({quantity::Severity::error, code, place(line), std::move(message), std::move(hint)});
     }
 
     quantity::OriginId place(std::uint32_t line)
@@ -208,7 +208,7 @@ private:
     const std::string& file_;
     std::string words_;
     quantity::OriginPool& origins_;
-    std::vector<quantity::Problem>& problems_;
+    quantity::Problems& problems_;
     int first_ = 0, end_ = 0;
     std::size_t event_ = 0;
     std::vector<std::uint32_t> lines_{};
@@ -220,7 +220,7 @@ private:
 
 quantity::TextList read_event_days(const std::string& bytes, const std::string& file, int year,
                                    const std::string& words, quantity::OriginPool& origins,
-                                   std::vector<quantity::Problem>& problems)
+                                   quantity::Problems& problems)
 {
     return Reader{file, year, words, origins, problems}.run(bytes);
 }

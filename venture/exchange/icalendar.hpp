@@ -5,7 +5,7 @@
 #include <vector>
 
 #include <venture/input/input.hpp>
-#include <venture/quantity/problem.hpp>
+#include <venture/quantity/problems.hpp>
 
 namespace venture::exchange {
 
@@ -16,6 +16,6 @@ namespace venture::exchange {
 /// @param file   name for origins and problems; each date stands at the line of its event
 [[nodiscard]] quantity::TextList read_event_days(const std::string& bytes, const std::string& file, int year,
                                                  const std::string& words, quantity::OriginPool& origins,
-                                                 std::vector<quantity::Problem>& problems);
+                                                 quantity::Problems& problems);
 
 } // namespace venture::exchange

@@ -12,7 +12,7 @@ using testing::IsEmpty;
 
 struct Read {
     std::vector<std::string> dates{};
-    std::vector<quantity::Problem> problems{};
+    quantity::Problems problems{};
     quantity::OriginPool origins{};
     quantity::TextList texts{};
 };

@@ -65,7 +65,7 @@ struct Found {
 
 class LoadsReader {
 public:
-    LoadsReader(const std::string& file, quantity::OriginPool& origins, std::vector<quantity::Problem>& problems)
+    LoadsReader(const std::string& file, quantity::OriginPool& origins, quantity::Problems& problems)
         : file_{file},
           origins_{origins},
           problems_{problems}
@@ -102,8 +102,7 @@ private:
     void problem(std::string_view code, std::uint32_t line, std::uint32_t column, std::string message,
                  std::string hint = {})
     {
-        problems_.push_back(
-            {quantity::Severity::error, code, place(line, column), std::move(message), std::move(hint)});
+        problems_.add({quantity::Severity::error, code, place(line, column), std::move(message), std::move(hint)});
     }
 
     void read_header(const std::vector<CsvHeading>& header)
@@ -209,7 +208,7 @@ private:
 
     const std::string& file_;
     quantity::OriginPool& origins_;
-    std::vector<quantity::Problem>& problems_;
+    quantity::Problems& problems_;
     std::optional<std::size_t> room_at_{}, storey_at_{};
     std::array<Found, field_count> found_{};
     char decimal_mark_ = '.';
@@ -219,7 +218,7 @@ private:
 } // namespace
 
 LoadsTable read_loads_table(const std::string& bytes, const std::string& file, quantity::OriginPool& origins,
-                            std::vector<quantity::Problem>& problems)
+                            quantity::Problems& problems)
 {
     return LoadsReader{file, origins, problems}.run(bytes);
 }

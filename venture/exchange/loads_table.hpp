@@ -5,7 +5,7 @@
 #include <vector>
 
 #include <venture/loads/room_loads.hpp>
-#include <venture/quantity/problem.hpp>
+#include <venture/quantity/problems.hpp>
 
 namespace venture::exchange {
 
@@ -28,7 +28,7 @@ struct LoadsTable {
 ///     relative humidity [%]      of the room in cooling, 50 % assumed if missing
 ///     storey                     optional
 [[nodiscard]] LoadsTable read_loads_table(const std::string& bytes, const std::string& file,
-                                          quantity::OriginPool& origins, std::vector<quantity::Problem>& problems);
+                                          quantity::OriginPool& origins, quantity::Problems& problems);
 
 /// Puts typed loads over computed ones, room by room; rooms that are only typed are added at the end.
 void lay_over(const LoadsTable& typed, loads::RoomLoads& onto);

@@ -14,7 +14,7 @@ struct Read {
 Read read(const std::string& text)
 {
     quantity::OriginPool origins;
-    std::vector<quantity::Problem> problems;
+    quantity::Problems problems;
     Read out{read_loads_table(text, "t.csv", origins, problems), {}};
     for (const auto& p : problems)
         out.said.push_back(std::to_string(origins.at(p.where).line) + ":" + std::to_string(origins.at(p.where).column) +

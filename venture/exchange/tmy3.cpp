@@ -57,7 +57,7 @@ void take(Given<T>& own, T value, OriginId where)
 bool is_tmy3(const std::string& text) { return line_of(text, 1).starts_with(first_heading); }
 
 void describe_tmy3(const std::string& text, const std::string& file, WeatherInput& stated,
-                   quantity::OriginPool& origins, std::vector<quantity::Problem>& problems)
+                   quantity::OriginPool& origins, quantity::Problems& problems)
 {
     const OriginId form = origins.add({.kind = quantity::OriginKind::computed, .text = "the TMY3 form"});
     const auto column = [&](const Heading& h) {
@@ -83,9 +83,9 @@ void describe_tmy3(const std::string& text, const std::string& file, WeatherInpu
         line_of(text, 0), file, {.separator = ',', .decimal_mark = '.', .header_rows = 0},
         [](std::size_t, const std::string&) { return false; }, origins, problems);
     const auto wrong = [&](std::uint32_t at, std::string message) {
-        problems.push_back({quantity::Severity::error, codes::weather_records,
-                            origins.add({quantity::OriginKind::file, file, 1, at, {}}), std::move(message),
-                            "the first line holds: number, name, state, time zone, latitude, longitude, height"});
+        problems.add({quantity::Severity::error, codes::weather_records,
+                      origins.add({quantity::OriginKind::file, file, 1, at, {}}), std::move(message),
+                      "the first line holds: number, name, state, time zone, latitude, longitude, height"});
     };
     constexpr std::size_t fields = 7;
     if (station.rows.empty() || station.rows[0].size() != fields)

@@ -5,7 +5,7 @@
 #include <string>
 
 #include <venture/input/input.hpp>
-#include <venture/quantity/problem.hpp>
+#include <venture/quantity/problems.hpp>
 
 namespace venture::exchange::detail {
 
@@ -14,6 +14,6 @@ namespace venture::exchange::detail {
 
 /// Describes the form, and takes name and place from the station line unless they are stated.
 void describe_tmy3(const std::string& text, const std::string& file, input::WeatherInput& stated,
-                   quantity::OriginPool& origins, std::vector<quantity::Problem>& problems);
+                   quantity::OriginPool& origins, quantity::Problems& problems);
 
 } // namespace venture::exchange::detail

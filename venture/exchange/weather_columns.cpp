@@ -66,7 +66,7 @@ bool is_called(const CsvHeading& heading, std::string_view name)
 class Finder {
 public:
     Finder(const project::CsvTable& table, const std::string& file, quantity::OriginPool& origins,
-           std::vector<quantity::Problem>& problems)
+           quantity::Problems& problems)
         : file_{file},
           origins_{origins},
           problems_{problems},
@@ -87,7 +87,7 @@ public:
 private:
     void problem(std::string_view code, OriginId where, std::string message, std::string hint)
     {
-        problems_.push_back({Severity::error, code, where, std::move(message), std::move(hint)});
+        problems_.add({Severity::error, code, where, std::move(message), std::move(hint)});
     }
 
     void add_stated(const WeatherColumnInput& column)
@@ -153,7 +153,7 @@ private:
 
     const std::string& file_;
     quantity::OriginPool& origins_;
-    std::vector<quantity::Problem>& problems_;
+    quantity::Problems& problems_;
     std::vector<CsvHeading> headings_;
     std::size_t widest_ = 0;
     std::map<std::string, std::size_t> taken_{};
@@ -180,7 +180,7 @@ project::NumbersIn numbers_in(const std::vector<WeatherColumnInput>& stated)
 
 WeatherColumns find_columns(const project::CsvTable& table, const std::string& file,
                             const std::vector<WeatherColumnInput>& stated, quantity::OriginPool& origins,
-                            std::vector<quantity::Problem>& problems)
+                            quantity::Problems& problems)
 {
     return Finder{table, file, origins, problems}.run(stated);
 }

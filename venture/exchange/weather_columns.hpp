@@ -10,7 +10,7 @@
 #include <venture/climate/readings.hpp>
 #include <venture/input/input.hpp>
 #include <venture/project/csv.hpp>
-#include <venture/quantity/problem.hpp>
+#include <venture/quantity/problems.hpp>
 
 namespace venture::exchange::detail {
 
@@ -40,6 +40,6 @@ struct WeatherColumns {
 /// [degC]") and of times.
 [[nodiscard]] WeatherColumns find_columns(const project::CsvTable& table, const std::string& file,
                                           const std::vector<input::WeatherColumnInput>& stated,
-                                          quantity::OriginPool& origins, std::vector<quantity::Problem>& problems);
+                                          quantity::OriginPool& origins, quantity::Problems& problems);
 
 } // namespace venture::exchange::detail

@@ -53,7 +53,7 @@ std::string_view code_of(RemarkKind kind)
 class WeatherReader {
 public:
     WeatherReader(const std::string& file, WeatherInput stated, const std::optional<climate::Place>& site,
-                  quantity::OriginPool& origins, std::vector<quantity::Problem>& problems)
+                  quantity::OriginPool& origins, quantity::Problems& problems)
         : file_{file},
           stated_{std::move(stated)},
           site_{site},
@@ -99,8 +99,7 @@ private:
 
     quantity::Problem& problem(std::string_view code, OriginId where, std::string message, std::string hint)
     {
-        return problems_.emplace_back(
-            quantity::Problem{Severity::error, code, where, std::move(message), std::move(hint)});
+        return problems_.add(quantity::Problem{Severity::error, code, where, std::move(message), std::move(hint)});
     }
 
     void check_stamp()
@@ -242,7 +241,7 @@ private:
     WeatherInput stated_;
     const std::optional<climate::Place>& site_;
     quantity::OriginPool& origins_;
-    std::vector<quantity::Problem>& problems_;
+    quantity::Problems& problems_;
     bool tmy3_ = false;
     project::CsvTable table_{};
     detail::WeatherColumns columns_{};
@@ -258,8 +257,7 @@ bool describes_itself(const std::string& bytes)
 
 std::optional<climate::WeatherYear> read_weather(const std::string& bytes, const std::string& file, WeatherInput stated,
                                                  const std::optional<climate::Place>& site,
-                                                 quantity::OriginPool& origins,
-                                                 std::vector<quantity::Problem>& problems)
+                                                 quantity::OriginPool& origins, quantity::Problems& problems)
 {
     return WeatherReader{file, std::move(stated), site, origins, problems}.run(bytes);
 }

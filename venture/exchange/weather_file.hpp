@@ -7,7 +7,7 @@
 
 #include <venture/climate/weather_year.hpp>
 #include <venture/input/input.hpp>
-#include <venture/quantity/problem.hpp>
+#include <venture/quantity/problems.hpp>
 
 namespace venture::exchange {
 
@@ -20,11 +20,9 @@ namespace venture::exchange {
 /// wrong or worth knowing is told with line and column.
 /// @param site  whose place stands in for a station's; nothing if it is not known
 /// @returns nothing if something is wrong
-[[nodiscard]] std::optional<climate::WeatherYear> read_weather(const std::string& bytes, const std::string& file,
-                                                               input::WeatherInput stated,
-                                                               const std::optional<climate::Place>& site,
-                                                               quantity::OriginPool& origins,
-                                                               std::vector<quantity::Problem>& problems);
+[[nodiscard]] std::optional<climate::WeatherYear>
+read_weather(const std::string& bytes, const std::string& file, input::WeatherInput stated,
+             const std::optional<climate::Place>& site, quantity::OriginPool& origins, quantity::Problems& problems);
 
 /// A year as CSV that describes itself: reading it gives the same year, but for rounding (0.01 K, 0.1 Pa ... 0.1 W/m2).
 /// Times and states are those of the beginning of each step.

@@ -19,7 +19,7 @@ using quantity::Given;
 
 struct Read {
     std::optional<climate::WeatherYear> year;
-    std::vector<quantity::Problem> problems;
+    quantity::Problems problems;
     quantity::OriginPool origins;
     /// The first error; an empty one if there is none.
     [[nodiscard]] quantity::Problem error() const

@@ -25,7 +25,7 @@ namespace {
 class Orderer {
 public:
     Orderer(const project::CsvTable& table, const WeatherColumns& columns, const WeatherInput& stated,
-            const std::string& file, quantity::OriginPool& origins, std::vector<quantity::Problem>& problems)
+            const std::string& file, quantity::OriginPool& origins, quantity::Problems& problems)
         : table_{table},
           columns_{columns},
           stated_{stated},
@@ -46,12 +46,12 @@ private:
                                std::string cause)
     {
         const OriginId where = origins_.add({quantity::OriginKind::file, file_, at.line, at.column, {}});
-        return problems_.emplace_back(quantity::Problem{.severity = Severity::error,
-                                                        .code = code,
-                                                        .where = where,
-                                                        .message = std::move(message),
-                                                        .hint = std::move(hint),
-                                                        .cause = std::move(cause)});
+        return problems_.add(quantity::Problem{.severity = Severity::error,
+                                               .code = code,
+                                               .where = where,
+                                               .message = std::move(message),
+                                               .hint = std::move(hint),
+                                               .cause = std::move(cause)});
     }
 
     std::nullopt_t no_time(const CsvCell& at, const std::string& reason)
@@ -213,7 +213,7 @@ private:
     const WeatherInput& stated_;
     const std::string& file_;
     quantity::OriginPool& origins_;
-    std::vector<quantity::Problem>& problems_;
+    quantity::Problems& problems_;
     DateOrder date_order_ = DateOrder::year_month_day;
 };
 
@@ -221,7 +221,7 @@ private:
 
 std::optional<Order> order_records(const project::CsvTable& table, const WeatherColumns& columns,
                                    const WeatherInput& stated, const std::string& file, quantity::OriginPool& origins,
-                                   std::vector<quantity::Problem>& problems)
+                                   quantity::Problems& problems)
 {
     return Orderer{table, columns, stated, file, origins, problems}.run();
 }

@@ -7,6 +7,7 @@
 
 #include <venture/exchange/weather_columns.hpp>
 #include <venture/input/input.hpp>
+#include <venture/quantity/problems.hpp>
 
 namespace venture::exchange::detail {
 
@@ -22,7 +23,6 @@ struct Order {
 /// @returns nothing, and problems, if the rows do not tell
 [[nodiscard]] std::optional<Order> order_records(const project::CsvTable& table, const WeatherColumns& columns,
                                                  const input::WeatherInput& stated, const std::string& file,
-                                                 quantity::OriginPool& origins,
-                                                 std::vector<quantity::Problem>& problems);
+                                                 quantity::OriginPool& origins, quantity::Problems& problems);
 
 } // namespace venture::exchange::detail

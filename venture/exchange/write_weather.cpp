@@ -1,3 +1,5 @@
+/// A weather year as a file that describes itself.
+
 #include <cmath>
 
 #include <fmt/format.h>

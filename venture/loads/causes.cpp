@@ -1,3 +1,5 @@
+/// What makes a room's peak, in the words of who would change it.
+
 #include <algorithm>
 #include <cmath>
 

@@ -1,3 +1,5 @@
+/// Sun on planes, and where it falls in rooms.
+
 #include <algorithm>
 
 #include <venture/loads/compiler.hpp>

@@ -1,3 +1,5 @@
+/// Surfaces: walls, and what lies beyond them.
+
 #include <algorithm>
 #include <cmath>
 #include <numbers>

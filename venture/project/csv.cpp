@@ -5,8 +5,8 @@
 
 #include <fmt/format.h>
 
-#include <venture/project/text_encoding.hpp>
 #include <venture/project/number_marks.hpp>
+#include <venture/project/text_encoding.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/quantity/units.hpp>
@@ -16,6 +16,7 @@ namespace venture::project {
 namespace codes = quantity::codes;
 using quantity::OriginPool;
 using quantity::Problem;
+using quantity::Problems;
 using quantity::Severity;
 
 namespace {
@@ -186,7 +187,7 @@ bool is_unit_row(const CsvRow& row)
 class Reader {
 public:
     Reader(const std::string& file, const CsvStated& stated, const NumbersIn& holds_numbers, OriginPool& origins,
-           std::vector<Problem>& problems)
+           Problems& problems)
         : file_{file},
           stated_{stated},
           holds_numbers_{holds_numbers},
@@ -220,7 +221,7 @@ private:
     void problem(std::string_view code, std::uint32_t line, std::uint32_t column, std::string message, std::string hint)
     {
         const auto where = origins_.add({quantity::OriginKind::file, file_, line, column, {}});
-        problems_.push_back({Severity::error, code, where, std::move(message), std::move(hint)});
+        problems_.add({Severity::error, code, where, std::move(message), std::move(hint)});
     }
 
     void split_header(CsvTable& table)
@@ -274,13 +275,13 @@ private:
     const CsvStated& stated_;
     const NumbersIn& holds_numbers_;
     OriginPool& origins_;
-    std::vector<Problem>& problems_;
+    Problems& problems_;
 };
 
 } // namespace
 
 CsvTable read_csv(const std::string& bytes, const std::string& file, const CsvStated& stated,
-                  const NumbersIn& holds_numbers, OriginPool& origins, std::vector<Problem>& problems)
+                  const NumbersIn& holds_numbers, OriginPool& origins, Problems& problems)
 {
     return Reader{file, stated, holds_numbers, origins, problems}.run(bytes);
 }
@@ -320,13 +321,13 @@ std::string in_words(const CsvDialect& d)
 }
 
 void note_dialect(const CsvTable& table, const CsvStated& stated, const std::string& file, OriginPool& origins,
-                  std::vector<Problem>& problems)
+                  Problems& problems)
 {
     const bool all_stated = stated.separator && stated.decimal_mark && stated.encoding && stated.header_rows;
     if (all_stated || table.dialect == CsvDialect{}) return;
-    problems.push_back({Severity::note, codes::table_read_as, origins.add({quantity::OriginKind::file, file, 1, 0, {}}),
-                        fmt::format("read with {}", in_words(table.dialect)),
-                        "state separator, decimal_mark, encoding and header_rows if that is not so"});
+    problems.add({Severity::note, codes::table_read_as, origins.add({quantity::OriginKind::file, file, 1, 0, {}}),
+                  fmt::format("read with {}", in_words(table.dialect)),
+                  "state separator, decimal_mark, encoding and header_rows if that is not so"});
 }
 
 std::string with_decimal_point(const std::string& cell, char decimal_mark)

@@ -7,7 +7,7 @@
 #include <string>
 #include <vector>
 
-#include <venture/quantity/problem.hpp>
+#include <venture/quantity/problems.hpp>
 
 namespace venture::project {
 
@@ -56,7 +56,7 @@ using NumbersIn = std::function<bool(std::size_t, const std::string&)>;
 /// @param holds_numbers  whether a column (index from 0, heading) holds numbers: room "1.04" is a name
 [[nodiscard]] CsvTable read_csv(const std::string& bytes, const std::string& file, const CsvStated& stated,
                                 const NumbersIn& holds_numbers, quantity::OriginPool& origins,
-                                std::vector<quantity::Problem>& problems);
+                                quantity::Problems& problems);
 
 /// The headings of a table, one a column of its first row.
 [[nodiscard]] std::vector<CsvHeading> headings(const CsvTable& table);
@@ -66,7 +66,7 @@ using NumbersIn = std::function<bool(std::size_t, const std::string&)>;
 
 /// A note that tells how a table was read, where something was detected that is not the plain dialect.
 void note_dialect(const CsvTable& table, const CsvStated& stated, const std::string& file,
-                  quantity::OriginPool& origins, std::vector<quantity::Problem>& problems);
+                  quantity::OriginPool& origins, quantity::Problems& problems);
 
 /// The number a cell begins with, written with a point; the cell itself if it begins with none.
 [[nodiscard]] std::string with_decimal_point(const std::string& cell, char decimal_mark);

@@ -8,7 +8,7 @@ namespace {
 struct Parsed {
     std::vector<CsvRow> rows; ///< with the header
     CsvTable table;
-    std::vector<quantity::Problem> problems;
+    quantity::Problems problems;
     [[nodiscard]] std::string said() const { return problems.empty() ? "" : problems.front().message; }
 };
 

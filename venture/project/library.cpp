@@ -108,7 +108,7 @@ void take_from_library(ProjectFile& project, const std::string& name, const std:
     std::swap(library.input.origins, own.origins); // one pool for both
     read_whole_library(library, name, file, std::move(text));
     std::swap(library.input.origins, own.origins);
-    project.problems.insert(project.problems.end(), library.problems.begin(), library.problems.end());
+    project.problems.add_all(std::move(library.problems).all());
     // types of the project's region by their names, those of others by "NAME (REGION)"
     for (input::RoomTypeInput& type : library.input.room_types)
         if (type.name && !is_of_region(type, own)) type.name.value = with_region(type);

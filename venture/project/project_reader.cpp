@@ -41,7 +41,7 @@ constexpr std::size_t most_files = 1000, most_bytes = 4 * largest_file_bytes; //
 
 Problem& ProjectReader::problem(std::string_view code, OriginId where, std::string message, std::string hint)
 {
-    return out_.problems.emplace_back(Problem{Severity::error, code, where, std::move(message), std::move(hint)});
+    return out_.problems.add(Problem{Severity::error, code, where, std::move(message), std::move(hint)});
 }
 
 OriginId ProjectReader::place(const std::string& file, std::uint32_t line, std::uint32_t column)
@@ -111,7 +111,7 @@ quantity::PreferredUnits units_of(const toml::table& root)
 {
     input::UnitsInput units;
     quantity::OriginPool scratch;
-    std::vector<quantity::Problem> told_later;
+    quantity::Problems told_later;
     TableReader{{}, scratch, told_later}.read_single(root, "units", quantity::Record{units});
     return told_later.empty() ? input::chosen_units(units) : quantity::PreferredUnits{};
 }

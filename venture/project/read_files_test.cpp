@@ -25,7 +25,7 @@ struct Read {
               return found == files.end() ? FileText{{}, "no such file or folder"} : FileText{found->second, {}};
           })}
     {
-        for (const ProblemGroup& g : grouped(file.problems, file.input.origins, file.sources))
+        for (const ProblemGroup& g : grouped(file.problems.all(), file.input.origins, file.sources))
             said.push_back(in_words(g, file.input.origins, file.sources));
     }
 };

@@ -52,10 +52,9 @@ ProjectFile read_project(const fs::path& path)
     FileText read = read_file(file);
     if (!read.problem.empty()) {
         const auto where = out.input.origins.add({quantity::OriginKind::file, file.string(), 0, 0, {}});
-        out.problems.push_back(
-            {quantity::Severity::error, quantity::codes::file, where, read.problem,
-             fmt::format("a project is a folder that holds {}; `venture demo` writes one to begin from",
-                         project_file_name)});
+        out.problems.add({quantity::Severity::error, quantity::codes::file, where, read.problem,
+                          fmt::format("a project is a folder that holds {}; `venture demo` writes one to begin from",
+                                      project_file_name)});
         return out;
     }
     const FileLoader load = [&](const fs::path& named) { return read_file(out.folder / named); };

@@ -8,12 +8,13 @@
 
 #include <venture/input/input.hpp>
 #include <venture/project/diagnostics.hpp>
+#include <venture/quantity/problems.hpp>
 
 namespace venture::project {
 
 struct ProjectFile {
     input::Input input{};
-    std::vector<quantity::Problem> problems{};
+    quantity::Problems problems{};
     Sources sources{}; ///< every file that was read: includes, tables and libraries too
     std::filesystem::path folder{};
     bool whole = true; ///< false: a mistake in the notation kept parts from being read

@@ -19,7 +19,7 @@ ProjectFile read(const std::string& text) { return read_project_text(text, "p.to
 std::vector<std::string> said(const ProjectFile& p)
 {
     std::vector<std::string> out;
-    for (const ProblemGroup& group : grouped(p.problems, p.input.origins, p.sources))
+    for (const ProblemGroup& group : grouped(p.problems.all(), p.input.origins, p.sources))
         for (const auto& problem : group.problems) {
             const auto o = p.input.origins.place_behind(problem.where);
             out.push_back(std::to_string(o.line) + ":" + std::to_string(o.column) + " " + std::string{problem.code} +
@@ -213,7 +213,7 @@ TEST(ReadProject, TellsAMissingFolder)
     const ProjectFile p = read_project("/nowhere/at/all");
     ASSERT_EQ(p.problems.size(), 1u);
     EXPECT_EQ(p.problems[0].code, codes::file);
-    EXPECT_THAT(in_words({p.problems}, p.input.origins, p.sources),
+    EXPECT_THAT(in_words({p.problems.all()}, p.input.origins, p.sources),
                 testing::HasSubstr("/nowhere/at/all: error V101: no such file"));
 }
 
@@ -229,7 +229,7 @@ TEST(ReadFile, RefusesWhatIsTooLarge)
 TEST(InWords, ShowsTheLineWithACaret)
 {
     const ProjectFile p = read("format=1\n[[room]]\nheight = \"12 furlongs\"\n");
-    const std::string words = in_words({p.problems}, p.input.origins, p.sources);
+    const std::string words = in_words({p.problems.all()}, p.input.origins, p.sources);
     EXPECT_THAT(words, testing::HasSubstr("p.toml:3:10: error V106: height:"));
     EXPECT_THAT(words, testing::HasSubstr("    height = \"12 furlongs\"\n             ^\n"));
 }

@@ -66,14 +66,14 @@ void RecordTable::find_columns(const std::vector<std::string>& allowed)
         const CsvHeading& h = all[i];
         if (std::ranges::find(allowed, h.name) == allowed.end()) {
             const auto near = quantity::nearest_name(h.name, allowed);
-            problems_.push_back({Severity::error, codes::unknown_key, place(h.line, h.column),
-                                 fmt::format("unknown column '{}'; expected one of {}", h.name,
-                                             quantity::listed(allowed, near ? 3 : 12)),
-                                 near ? fmt::format("did you mean '{}'?", *near)
-                                      : std::string{"remove it; a comment line begins with #"}});
+            problems_.add({Severity::error, codes::unknown_key, place(h.line, h.column),
+                           fmt::format("unknown column '{}'; expected one of {}", h.name,
+                                       quantity::listed(allowed, near ? 3 : 12)),
+                           near ? fmt::format("did you mean '{}'?", *near)
+                                : std::string{"remove it; a comment line begins with #"}});
         } else if (!columns_.try_emplace(h.name, Column{i, h.unit}).second) {
-            problems_.push_back({Severity::error, codes::twice, place(h.line, h.column),
-                                 fmt::format("a second column is called '{}'", h.name), "keep one of the two"});
+            problems_.add({Severity::error, codes::twice, place(h.line, h.column),
+                           fmt::format("a second column is called '{}'", h.name), "keep one of the two"});
         }
     }
 }
@@ -82,9 +82,9 @@ bool RecordTable::has_all_cells(const CsvRow& row)
 {
     const std::size_t width = table_.header.front().size();
     if (row.size() == width) return true;
-    problems_.push_back({Severity::error, codes::syntax, place(row.front().line, 0),
-                         fmt::format("{} cells where the header has {}", row.size(), width),
-                         "put what holds a separator into quotes; write numbers without thousands marks"});
+    problems_.add({Severity::error, codes::syntax, place(row.front().line, 0),
+                   fmt::format("{} cells where the header has {}", row.size(), width),
+                   "put what holds a separator into quotes; write numbers without thousands marks"});
     return false;
 }
 
@@ -104,7 +104,7 @@ std::optional<double> RecordTable::number(const CsvCell& cell, const std::string
     if (leading && leading->rest.empty() && !unit.empty()) text += " " + unit;
     double si = 0.0;
     if (auto problem = input::read_number(text, spec, place(cell.line, cell.column), si, units_)) {
-        problems_.push_back(std::move(*problem));
+        problems_.add(std::move(*problem));
         return std::nullopt;
     }
     return si;
@@ -128,7 +128,7 @@ void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<std::string
     auto problem = input::read_word(c->text, spec, where, word);
     out.refused = problem.has_value();
     if (problem)
-        problems_.push_back(std::move(*problem));
+        problems_.add(std::move(*problem));
     else
         out = Given<std::string>{std::move(word), where};
 }
@@ -164,7 +164,7 @@ void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<quantity::P
         std::vector<double> of_point;
         for (double value = 0.0; words >> value;) of_point.push_back(value);
         if (!words.eof() || of_point.size() != numbers) {
-            problems_.push_back(
+            problems_.add(
                 {Severity::error, codes::wrong_type, where,
                  fmt::format("{}: '{}' is no point of {} numbers", spec.name, quantity::trimmed(text), numbers),
                  "write points as in \"0 0|5 0|5 4.2|0 4.2\""});
@@ -175,7 +175,7 @@ void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<quantity::P
     for (const quantity::Point& p : points)
         for (const double value : {p.x_m, p.y_m, p.z_m})
             if (auto outside = input::bounds_problem(value, spec, where, units_)) {
-                problems_.push_back(std::move(*outside));
+                problems_.add(std::move(*outside));
                 return;
             }
     out = Given<quantity::PointList>{std::move(points), where};
@@ -190,9 +190,8 @@ void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<quantity::Q
     out.refused = true;
     if (at_x == nullptr || at_y == nullptr) {
         const CsvCell& there = at_x != nullptr ? *at_x : *at_y;
-        problems_.push_back({Severity::error, codes::missing, place(there.line, there.column),
-                             fmt::format("{}: one of '{}' and '{}' is empty", spec.name, x, y),
-                             "give both or neither"});
+        problems_.add({Severity::error, codes::missing, place(there.line, there.column),
+                       fmt::format("{}: one of '{}' and '{}' is empty", spec.name, x, y), "give both or neither"});
         return;
     }
     const auto vx = number(*at_x, x, spec), vy = number(*at_y, y, spec);

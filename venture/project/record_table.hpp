@@ -9,7 +9,7 @@
 
 #include <venture/project/csv.hpp>
 #include <venture/quantity/preferred_units.hpp>
-#include <venture/quantity/problem.hpp>
+#include <venture/quantity/problems.hpp>
 #include <venture/quantity/record.hpp>
 
 namespace venture::project {
@@ -19,8 +19,7 @@ namespace venture::project {
 /// blanks. An empty cell says nothing.
 class RecordTable {
 public:
-    RecordTable(const CsvTable& table, std::string file, quantity::OriginPool& origins,
-                std::vector<quantity::Problem>& problems)
+    RecordTable(const CsvTable& table, std::string file, quantity::OriginPool& origins, quantity::Problems& problems)
         : table_{table},
           file_{std::move(file)},
           origins_{origins},
@@ -61,7 +60,7 @@ private:
     const CsvTable& table_;
     std::string file_;
     quantity::OriginPool& origins_;
-    std::vector<quantity::Problem>& problems_;
+    quantity::Problems& problems_;
     quantity::PreferredUnits units_{};
     std::map<std::string, Column> columns_{};
 };

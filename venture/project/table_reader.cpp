@@ -116,8 +116,8 @@ std::string TableReader::hint_of(const KeySpec& spec) const
 
 void TableReader::wrong_type(const toml::node& node, std::string message, std::string hint)
 {
-    problems_.push_back({quantity::Severity::error, codes::wrong_type, origin_of(node),
-                         fmt::format("{}; {} found", message, type_of(node)), std::move(hint)});
+    problems_.add({quantity::Severity::error, codes::wrong_type, origin_of(node),
+                   fmt::format("{}; {} found", message, type_of(node)), std::move(hint)});
 }
 
 void TableReader::check_keys(const toml::table& table, std::string_view where, const std::vector<std::string>& allowed)
@@ -126,7 +126,7 @@ void TableReader::check_keys(const toml::table& table, std::string_view where, c
         const std::string name{key.str()};
         if (std::ranges::find(allowed, name) != allowed.end()) continue;
         const auto near = quantity::nearest_name(name, allowed);
-        problems_.push_back(
+        problems_.add(
             {quantity::Severity::error, codes::unknown_key, origin_of(key),
              fmt::format("unknown key '{}' in {}; expected one of {}", name, where,
                          quantity::listed(allowed, near ? 3 : 8)),
@@ -140,7 +140,7 @@ std::optional<double> TableReader::number(const toml::node& node, const KeySpec&
     if (const auto text = node.value_exact<std::string>()) {
         double si = 0.0;
         if (auto problem = input::read_number(*text, spec, where, si, units_)) {
-            problems_.push_back(std::move(*problem));
+            problems_.add(std::move(*problem));
             return std::nullopt;
         }
         return si;
@@ -148,7 +148,7 @@ std::optional<double> TableReader::number(const toml::node& node, const KeySpec&
     if (node.is_number()) {
         const double si = std::get<double>(quantity::to_si(*node.value<double>(), "", spec.kind));
         if (auto problem = input::bounds_problem(si, spec, where, units_)) {
-            problems_.push_back(std::move(*problem));
+            problems_.add(std::move(*problem));
             return std::nullopt;
         }
         return si;
@@ -168,7 +168,7 @@ void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<
     if (!text) return wrong_type(node, fmt::format("{}: a text in quotes expected", spec.name), hint_of(spec));
     std::string word;
     if (auto problem = input::read_word(*text, spec, origin_of(node), word)) {
-        problems_.push_back(std::move(*problem));
+        problems_.add(std::move(*problem));
         return;
     }
     out = Given<std::string>{std::move(word), origin_of(node)};

@@ -8,7 +8,7 @@
 #include <toml++/toml.h>
 
 #include <venture/quantity/preferred_units.hpp>
-#include <venture/quantity/problem.hpp>
+#include <venture/quantity/problems.hpp>
 #include <venture/quantity/record.hpp>
 
 namespace venture::project {
@@ -16,8 +16,7 @@ namespace venture::project {
 class TableReader {
 public:
     /// @param library  name of the library that the file is; empty if it is none
-    TableReader(std::string file, quantity::OriginPool& origins, std::vector<quantity::Problem>& problems,
-                std::string library = {})
+    TableReader(std::string file, quantity::OriginPool& origins, quantity::Problems& problems, std::string library = {})
         : file_{std::move(file)},
           library_{std::move(library)},
           origins_{origins},
@@ -64,7 +63,7 @@ private:
 
     std::string file_, library_, table_{}; ///< the last: the table being read
     quantity::OriginPool& origins_;
-    std::vector<quantity::Problem>& problems_;
+    quantity::Problems& problems_;
     quantity::PreferredUnits units_{};
 };
 

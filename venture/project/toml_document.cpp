@@ -17,6 +17,7 @@ namespace {
 
 using quantity::OriginId;
 using quantity::Problem;
+using quantity::Problems;
 
 /// Bytes that no text holds: a zero or another control character.
 std::size_t control_character_in(const std::string& text)
@@ -38,8 +39,7 @@ std::uint32_t line_at(const std::string& text, std::size_t byte)
 /// Reads as much of a text as can be read, and tells the rest.
 class Reading {
 public:
-    Reading(const std::string& text, const std::string& file, quantity::OriginPool& origins,
-            std::vector<Problem>& problems)
+    Reading(const std::string& text, const std::string& file, quantity::OriginPool& origins, Problems& problems)
         : lines_{text},
           file_{file},
           origins_{origins},
@@ -71,8 +71,7 @@ public:
                                              static_cast<std::uint32_t>(line),
                                              static_cast<std::uint32_t>(column),
                                              {}});
-        problems_.push_back(
-            {quantity::Severity::error, quantity::codes::syntax, where, std::move(message), std::move(hint)});
+        problems_.add({quantity::Severity::error, quantity::codes::syntax, where, std::move(message), std::move(hint)});
     }
 
 private:
@@ -116,15 +115,14 @@ private:
     TomlLines lines_;
     const std::string& file_;
     quantity::OriginPool& origins_;
-    std::vector<Problem>& problems_;
+    Problems& problems_;
     TomlDocument document_{};
     bool scanned_ = false;
 };
 
 } // namespace
 
-TomlDocument parse_toml(std::string text, const std::string& file, quantity::OriginPool& origins,
-                        std::vector<Problem>& problems)
+TomlDocument parse_toml(std::string text, const std::string& file, quantity::OriginPool& origins, Problems& problems)
 {
     if (text.starts_with("\xEF\xBB\xBF")) text.replace(0, 3, "");
     const bool utf16 = text.starts_with("\xFF\xFE") || text.starts_with("\xFE\xFF");

@@ -7,7 +7,7 @@
 #include <toml++/toml.h>
 
 #include <venture/quantity/origin.hpp>
-#include <venture/quantity/problem.hpp>
+#include <venture/quantity/problems.hpp>
 
 namespace venture::project {
 
@@ -21,6 +21,6 @@ struct TomlDocument {
 
 /// @param file  name that places are told with
 [[nodiscard]] TomlDocument parse_toml(std::string text, const std::string& file, quantity::OriginPool& origins,
-                                      std::vector<quantity::Problem>& problems);
+                                      quantity::Problems& problems);
 
 } // namespace venture::project

@@ -41,15 +41,15 @@ std::string heading_of(std::string_view text)
 bool has_weather_heading(const std::string& text) { return without_mark(text).starts_with(first_line); }
 
 void read_weather_heading(const std::string& text, const std::string& file, input::WeatherInput& stated,
-                          quantity::OriginPool& origins, std::vector<quantity::Problem>& problems)
+                          quantity::OriginPool& origins, quantity::Problems& problems)
 {
     constexpr std::ptrdiff_t most_lines = 400; // there are not half as many keys
     std::string toml = heading_of(text);
     if (std::ranges::count(toml, '\n') > most_lines) {
-        problems.push_back({quantity::Severity::error, quantity::codes::weather_records,
-                            origins.add({quantity::OriginKind::file, file, 1, 0, {}}),
-                            fmt::format("the file's description of itself has more than {} lines", most_lines),
-                            "put comments behind the headings, or leave out the first line, # [weather]"});
+        problems.add({quantity::Severity::error, quantity::codes::weather_records,
+                      origins.add({quantity::OriginKind::file, file, 1, 0, {}}),
+                      fmt::format("the file's description of itself has more than {} lines", most_lines),
+                      "put comments behind the headings, or leave out the first line, # [weather]"});
         return;
     }
     const TomlDocument document = parse_toml(std::move(toml), file, origins, problems);
@@ -62,7 +62,7 @@ void read_weather_heading(const std::string& text, const std::string& file, inpu
         if (!said.is_given(key)) continue;
         if (key.shape == quantity::ValueShape::number)
             if (auto outside = input::bounds_problem(*said.at<double>(key), key.spec, said.origin(key))) {
-                problems.push_back(std::move(*outside));
+                problems.add(std::move(*outside));
                 continue;
             }
         if (onto.is_open(key)) quantity::take_value(onto, said, key);

@@ -4,7 +4,7 @@
 #include <string>
 
 #include <venture/input/input.hpp>
-#include <venture/quantity/problem.hpp>
+#include <venture/quantity/problems.hpp>
 
 namespace venture::project {
 
@@ -14,6 +14,6 @@ namespace venture::project {
 
 /// Gives `stated` what the description says and nobody else has said.
 void read_weather_heading(const std::string& text, const std::string& file, input::WeatherInput& stated,
-                          quantity::OriginPool& origins, std::vector<quantity::Problem>& problems);
+                          quantity::OriginPool& origins, quantity::Problems& problems);
 
 } // namespace venture::project

@@ -1,3 +1,5 @@
+/// Hours that rooms go by, as a table.
+
 #include <algorithm>
 
 #include <fmt/format.h>

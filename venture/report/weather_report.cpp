@@ -1,3 +1,5 @@
+/// A weather year for people and machines.
+
 #include <algorithm>
 
 #include <fmt/format.h>

@@ -1,13 +1,48 @@
-/// Profiles, named days and calendars.
+#include <venture/resolve/calendars.hpp>
 
 #include <algorithm>
+#include <map>
+#include <set>
 
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/pass.hpp>
+#include <venture/resolve/resolve.hpp>
 
 namespace venture::resolve {
 
 namespace codes = quantity::codes;
 using quantity::Severity;
+
+namespace {
+
+class Calendars : Pass {
+public:
+    explicit Calendars(Work& work) : Pass{work} {}
+    void add_profiles();
+    void add_calendars();
+    void look_for_idle_hours();
+    [[nodiscard]] std::size_t profile_called(const Given<std::string>& name);
+
+private:
+    void set_year();
+    void add_calendar(const CalendarInput& given);
+    void check_days();
+    [[nodiscard]] calendar::Profile profile_of(const ProfileInput& given);
+    [[nodiscard]] std::optional<calendar::YearDays> days_called(std::string_view name);
+    [[nodiscard]] std::optional<calendar::YearDays> days_in(std::string_view text, quantity::OriginId where);
+    [[nodiscard]] std::optional<calendar::Profile> daily_profile(const std::string& text, quantity::OriginId where);
+    [[nodiscard]] std::optional<calendar::Calendar> rule_calendar(const std::string& text, quantity::OriginId where);
+    [[nodiscard]] std::optional<calendar::RuleDays> rule_of(const quantity::PlacedText& rule);
+    void look_over(const calendar::Calendar& made, const CalendarInput& given);
+    [[nodiscard]] std::optional<std::size_t> calendar_called(const Given<std::string>& name);
+    [[nodiscard]] std::optional<std::vector<calendar::HourRange>> hours_in(std::string_view text,
+                                                                           quantity::OriginId where);
+
+    std::map<std::string, calendar::YearDays> days_{}; ///< that [[days]] name
+    std::set<const CalendarInput*> made_{};
+    std::vector<std::string> begun_{}; ///< one asks for the next
+};
+
+} // namespace
 
 namespace {
 
@@ -17,21 +52,21 @@ bool begins_with_digit(const std::string& text) { return !text.empty() && text[0
 
 } // namespace
 
-void Resolver::set_year()
+void Calendars::set_year()
 {
-    Given<double>& year = input_.project.year;
+    Given<double>& year = work_.input.project.year;
     building_.project.year = calendar_year(input_);
     if (!year && !year.refused)
         year = building_.project.year == usual_year
                    ? Given<double>{static_cast<double>(usual_year),
-                                   input_.origins.add({.kind = quantity::OriginKind::default_value,
-                                                       .text = "a common year that begins on a Monday"})}
+                                   work_.input.origins.add({.kind = quantity::OriginKind::default_value,
+                                                            .text = "a common year that begins on a Monday"})}
                    : computed(*input_.weather.year, "that of the weather year", input_.weather.year.origin);
     building_.project.year_origin = year.origin;
 }
 
 /// A profile by its hours or its 24 values.
-calendar::Profile Resolver::profile_of(const ProfileInput& given)
+calendar::Profile Calendars::profile_of(const ProfileInput& given)
 {
     calendar::Profile profile{value_of(given.name), {}};
     if (given.hours && given.values)
@@ -54,7 +89,7 @@ calendar::Profile Resolver::profile_of(const ProfileInput& given)
     return calendar::profile_of(std::move(profile.name), all);
 }
 
-void Resolver::add_profiles()
+void Calendars::add_profiles()
 {
     building_.calendars.push_back(calendar::every_day(calendar::constant_profile("always", 1.0)));
     building_.calendars.push_back(calendar::every_day(calendar::constant_profile("never", 0.0)));
@@ -63,7 +98,7 @@ void Resolver::add_profiles()
 }
 
 /// Days that [[days]] call so; nothing if none does.
-std::optional<calendar::YearDays> Resolver::days_called(std::string_view name)
+std::optional<calendar::YearDays> Calendars::days_called(std::string_view name)
 {
     const auto at = std::ranges::find_if(input_.days, [&](const DaysInput& d) { return d.name && *d.name == name; });
     if (at == input_.days.end()) return std::nullopt;
@@ -75,7 +110,7 @@ std::optional<calendar::YearDays> Resolver::days_called(std::string_view name)
     return days;
 }
 
-std::optional<calendar::YearDays> Resolver::days_in(std::string_view text, quantity::OriginId where)
+std::optional<calendar::YearDays> Calendars::days_in(std::string_view text, quantity::OriginId where)
 {
     const auto parsed =
         calendar::parse_days(text, {.year = building_.project.year,
@@ -88,7 +123,7 @@ std::optional<calendar::YearDays> Resolver::days_in(std::string_view text, quant
     return std::get<calendar::YearDays>(parsed);
 }
 
-void Resolver::check_days()
+void Calendars::check_days()
 {
     for (const DaysInput& given : input_.days) {
         if (!given.name) continue;
@@ -104,7 +139,7 @@ void Resolver::check_days()
 }
 
 /// What stands behind the colon of a rule: a profile or another calendar by name, or hours.
-std::optional<calendar::Calendar> Resolver::rule_calendar(const std::string& text, quantity::OriginId where)
+std::optional<calendar::Calendar> Calendars::rule_calendar(const std::string& text, quantity::OriginId where)
 {
     const auto is_made = [&] {
         return std::ranges::find(building_.calendars, text, &calendar::Calendar::name) != building_.calendars.end();
@@ -112,11 +147,11 @@ std::optional<calendar::Calendar> Resolver::rule_calendar(const std::string& tex
     const auto other =
         std::ranges::find_if(input_.calendars, [&](const CalendarInput& c) { return c.name && *c.name == text; });
     if (!is_made() && other != input_.calendars.end()) {
-        if (const auto round = std::ranges::find(calendars_begun_, text); round != calendars_begun_.end()) {
-            problem(codes::contradiction, where,
-                    fmt::format("calendar '{}' goes by itself: {}, {}", text,
-                                fmt::join(round, calendars_begun_.end(), ", "), text),
-                    "let one of them name a profile");
+        if (const auto round = std::ranges::find(begun_, text); round != begun_.end()) {
+            problem(
+                codes::contradiction, where,
+                fmt::format("calendar '{}' goes by itself: {}, {}", text, fmt::join(round, begun_.end(), ", "), text),
+                "let one of them name a profile");
             return std::nullopt;
         }
         add_calendar(*other);
@@ -128,7 +163,7 @@ std::optional<calendar::Calendar> Resolver::rule_calendar(const std::string& tex
 }
 
 /// The profile that design days take.
-std::optional<calendar::Profile> Resolver::daily_profile(const std::string& text, quantity::OriginId where)
+std::optional<calendar::Profile> Calendars::daily_profile(const std::string& text, quantity::OriginId where)
 {
     const auto index = calendar_called({text, where});
     if (!index) return std::nullopt;
@@ -138,7 +173,7 @@ std::optional<calendar::Profile> Resolver::daily_profile(const std::string& text
     return std::nullopt;
 }
 
-std::optional<calendar::RuleDays> Resolver::rule_of(const quantity::PlacedText& rule)
+std::optional<calendar::RuleDays> Calendars::rule_of(const quantity::PlacedText& rule)
 {
     const auto colon = rule.text.find(": ");
     if (colon == std::string::npos) {
@@ -153,22 +188,22 @@ std::optional<calendar::RuleDays> Resolver::rule_of(const quantity::PlacedText& 
     return calendar::RuleDays{rule.text, *days, std::move(*taken)};
 }
 
-void Resolver::add_calendars()
+void Calendars::add_calendars()
 {
     set_year();
     check_days();
     for (const CalendarInput& given : input_.calendars)
-        if (given.name && given.rules && !calendars_made_.contains(&given)) add_calendar(given); // else told already
+        if (given.name && given.rules && !made_.contains(&given)) add_calendar(given); // else told already
 }
 
-void Resolver::add_calendar(const CalendarInput& given)
+void Calendars::add_calendar(const CalendarInput& given)
 {
     if (!given.rules) return;
-    calendars_begun_.push_back(*given.name);
+    begun_.push_back(*given.name);
     std::vector<calendar::RuleDays> rules;
     for (const auto& text : *given.rules)
         if (auto rule = rule_of(text)) rules.push_back(std::move(*rule));
-    calendars_begun_.pop_back();
+    begun_.pop_back();
     calendar::Calendar made = calendar::calendar_of(*given.name, rules, building_.project.year);
     if (given.design_day)
         if (const auto profile = daily_profile(*given.design_day, given.design_day.origin)) {
@@ -180,11 +215,11 @@ void Resolver::add_calendar(const CalendarInput& given)
         problem(codes::twice, given.name.origin,
                 fmt::format("a profile and a calendar are both called '{}'", made.name), "rename one of them");
     building_.calendars.push_back(std::move(made));
-    calendars_made_.insert(&given);
+    made_.insert(&given);
 }
 
 /// Profiles, calendars and [[days]] of the project that nothing goes by.
-void Resolver::look_for_idle_hours()
+void Calendars::look_for_idle_hours()
 {
     std::vector<std::string_view> said; // texts that name profiles, calendars and days
     quantity::for_each_record_in(ConstRecord{input_}, [&](const ConstRecord& record) {
@@ -209,7 +244,7 @@ void Resolver::look_for_idle_hours()
 }
 
 /// What is odd about a calendar by itself.
-void Resolver::look_over(const calendar::Calendar& made, const CalendarInput& given)
+void Calendars::look_over(const calendar::Calendar& made, const CalendarInput& given)
 {
     const std::string subject = "calendar/" + made.name;
     for (std::size_t r = 0; r < made.rules.size(); ++r) {
@@ -228,7 +263,7 @@ void Resolver::look_over(const calendar::Calendar& made, const CalendarInput& gi
                 "begin with a rule for every day, such as \"every day: never\"");
 }
 
-std::optional<std::size_t> Resolver::calendar_called(const Given<std::string>& name)
+std::optional<std::size_t> Calendars::calendar_called(const Given<std::string>& name)
 {
     const auto at = std::ranges::find(building_.calendars, *name, &calendar::Calendar::name);
     if (at != building_.calendars.end()) return static_cast<std::size_t>(at - building_.calendars.begin());
@@ -242,7 +277,7 @@ std::optional<std::size_t> Resolver::calendar_called(const Given<std::string>& n
 }
 
 /// Hours that stand where a profile's name could: "08-12 50 %, 13-17".
-std::optional<std::vector<calendar::HourRange>> Resolver::hours_in(std::string_view text, quantity::OriginId where)
+std::optional<std::vector<calendar::HourRange>> Calendars::hours_in(std::string_view text, quantity::OriginId where)
 {
     std::vector<calendar::HourRange> all;
     for (std::size_t at = 0; at <= text.size();) {
@@ -259,14 +294,10 @@ std::optional<std::vector<calendar::HourRange>> Resolver::hours_in(std::string_v
     return all;
 }
 
-std::size_t Resolver::profile_called(const Given<std::string>& name)
+std::size_t Calendars::profile_called(const Given<std::string>& name)
 {
     return name ? calendar_called(name).value_or(0) : 0;
 }
-
-} // namespace venture::resolve
-
-namespace venture::resolve {
 
 int calendar_year(const Input& input)
 {
@@ -275,5 +306,13 @@ int calendar_year(const Input& input)
         return static_cast<int>(*input.weather.year);
     return usual_year;
 }
+
+void add_profiles(Work& work) { Calendars{work}.add_profiles(); }
+
+void add_calendars(Work& work) { Calendars{work}.add_calendars(); }
+
+std::size_t profile_called(Work& work, const Given<std::string>& name) { return Calendars{work}.profile_called(name); }
+
+void look_for_idle_hours(Work& work) { Calendars{work}.look_for_idle_hours(); }
 
 } // namespace venture::resolve

@@ -127,12 +127,12 @@ std::optional<climate::Place> station_of(const Input& input)
     return place;
 }
 
-std::optional<climate::SummerTime> summer_time_of(const SiteInput& site, std::vector<Problem>& problems)
+std::optional<climate::SummerTime> summer_time_of(const SiteInput& site, quantity::Problems& problems)
 {
     const auto day = [&](const Given<std::string>& given, const char* key) -> std::optional<climate::MonthDay> {
         const auto read = climate::read_month_day(*given);
         if (const auto* date = std::get_if<climate::MonthDay>(&read)) return *date;
-        problems.push_back(
+        problems.add(
             {Severity::error, codes::date, given.origin,
              fmt::format("{}: '{}' is no day of a year: {}", key, *given, std::get<climate::NoDate>(read).reason),
              "write day and month, such as \"29 March\""});
@@ -141,9 +141,9 @@ std::optional<climate::SummerTime> summer_time_of(const SiteInput& site, std::ve
     const Given<std::string>&first = site.summer_time_first, &last = site.summer_time_last;
     if (!first && !last) return std::nullopt;
     if (!first || !last) {
-        problems.push_back({Severity::error, codes::missing, first ? first.origin : last.origin,
-                            "summer time needs its first and its last day",
-                            fmt::format("add summer_time_{}", first ? "last" : "first")});
+        problems.add({Severity::error, codes::missing, first ? first.origin : last.origin,
+                      "summer time needs its first and its last day",
+                      fmt::format("add summer_time_{}", first ? "last" : "first")});
         return std::nullopt;
     }
     const auto from = day(first, "summer_time_first"), to = day(last, "summer_time_last");
@@ -170,7 +170,7 @@ std::string word_of(const WeatherInput& weather, Given<std::string> WeatherInput
     return weather.*key ? *(weather.*key) : std::string{spec_of(key).default_word};
 }
 
-std::optional<climate::SyntheticRequest> synthetic_request_of(const Input& input, std::vector<Problem>& problems)
+std::optional<climate::SyntheticRequest> synthetic_request_of(const Input& input, quantity::Problems& problems)
 {
     const auto place = station_of(input);
     if (!place) return std::nullopt; // told where it is missing
@@ -187,21 +187,21 @@ std::optional<climate::SyntheticRequest> synthetic_request_of(const Input& input
         const auto index = static_cast<std::size_t>(*m.month) - 1;
         request.months[index] = {*m.dry_bulb, *m.daily_range, *m.relative_humidity, *m.sun, *m.wind};
         if (++given[index] == 2)
-            problems.push_back({Severity::error,
-                                codes::contradiction,
-                                m.month.origin,
-                                fmt::format("{} has means twice", climate::month_name(static_cast<int>(index) + 1)),
-                                {}});
+            problems.add({Severity::error,
+                          codes::contradiction,
+                          m.month.origin,
+                          fmt::format("{} has means twice", climate::month_name(static_cast<int>(index) + 1)),
+                          {}});
     }
     std::vector<std::string> without;
     for (std::size_t i = 0; i < 12; ++i)
         if (given[i] == 0) without.push_back(climate::month_name(static_cast<int>(i) + 1));
     if (!without.empty())
-        problems.push_back({Severity::error, codes::missing, w.form.origin,
-                            fmt::format("a synthetic year needs [[monthly_mean]] of twelve months; without: {}",
-                                        fmt::join(without, ", ")),
-                            "any climate table has them: mean and daily range of the temperature, relative humidity, "
-                            "sun on the horizontal, wind"});
+        problems.add({Severity::error, codes::missing, w.form.origin,
+                      fmt::format("a synthetic year needs [[monthly_mean]] of twelve months; without: {}",
+                                  fmt::join(without, ", ")),
+                      "any climate table has them: mean and daily range of the temperature, relative humidity, "
+                      "sun on the horizontal, wind"});
     if (!without.empty() || std::ranges::max(given) > 1) return std::nullopt;
     return request;
 }

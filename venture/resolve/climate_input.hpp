@@ -8,7 +8,7 @@
 #include <venture/climate/derived_conditions.hpp>
 #include <venture/climate/synthetic_year.hpp>
 #include <venture/input/input.hpp>
-#include <venture/quantity/problem.hpp>
+#include <venture/quantity/problems.hpp>
 
 namespace venture::resolve {
 
@@ -24,8 +24,7 @@ using quantity::Given;
 [[nodiscard]] std::optional<climate::Place> station_of(const Input& input);
 
 /// When clocks are ahead; adds what is wrong with its days to the problems.
-[[nodiscard]] std::optional<climate::SummerTime> summer_time_of(const SiteInput& site,
-                                                                std::vector<quantity::Problem>& problems);
+[[nodiscard]] std::optional<climate::SummerTime> summer_time_of(const SiteInput& site, quantity::Problems& problems);
 
 /// Whether every value of [weather] is one; what is wrong is told by resolve().
 [[nodiscard]] bool is_sound(const WeatherInput& weather);
@@ -36,7 +35,7 @@ using quantity::Given;
 
 /// The synthetic year that a project asks for; nothing, and problems, if months or values are missing.
 [[nodiscard]] std::optional<climate::SyntheticRequest> synthetic_request_of(const Input& input,
-                                                                            std::vector<quantity::Problem>& problems);
+                                                                            quantity::Problems& problems);
 
 /// Whether the site leaves design conditions open that a weather year can give: all of its months, or a required key.
 [[nodiscard]] bool wants_conditions(const SiteInput& site);

@@ -87,7 +87,7 @@ TEST(SyntheticRequest, NeedsTwelveMonths)
 {
     Input in = one_room();
     in.weather.form = "synthetic";
-    std::vector<quantity::Problem> problems;
+    quantity::Problems problems;
     EXPECT_FALSE(synthetic_request_of(in, problems));
     ASSERT_EQ(problems.size(), 1u);
     EXPECT_EQ(problems[0].code, quantity::codes::missing);
@@ -101,7 +101,7 @@ TEST(SyntheticRequest, NeedsTwelveMonths)
         mean.wind = 3.0;
         in.monthly_means.push_back(mean);
     }
-    problems.clear();
+    problems = {};
     const auto request = synthetic_request_of(in, problems);
     ASSERT_TRUE(request && problems.empty());
     EXPECT_EQ(request->seed, 1u); // by default

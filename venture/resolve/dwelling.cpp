@@ -1,8 +1,8 @@
-/// What a dwelling says as a whole - who lives there, appliances, plants - over its rooms.
+#include <venture/resolve/dwelling.hpp>
 
 #include <algorithm>
 
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/pass.hpp>
 
 namespace venture::resolve {
 
@@ -11,8 +11,32 @@ using quantity::Kind;
 using quantity::OriginKind;
 using quantity::Severity;
 
+namespace {
+
+class Dwelling : Pass {
+public:
+    explicit Dwelling(Work& work) : Pass{work} {}
+    void spread_dwelling();
+
+private:
+    struct OfDwelling {
+        double whole = 0.0;
+        Given<double> UseInput::*key;
+        Sourced<double> Use::*onto;
+        bool per_m2 = false; ///< the key is for each square metre
+        quantity::Kind kind; ///< of the whole
+        std::string what{};
+        quantity::OriginId from{};
+    };
+    [[nodiscard]] std::vector<std::size_t> rooms_of_dwelling();
+    [[nodiscard]] bool room_says_itself(quantity::OriginId origin) const;
+    void spread(const OfDwelling& of, const std::vector<std::size_t>& rooms);
+};
+
+} // namespace
+
 /// The rooms that [dwelling] names, else every heated one.
-std::vector<std::size_t> Resolver::rooms_of_dwelling()
+std::vector<std::size_t> Dwelling::rooms_of_dwelling()
 {
     const DwellingInput& dwelling = input_.dwelling;
     std::vector<std::size_t> rooms;
@@ -20,14 +44,12 @@ std::vector<std::size_t> Resolver::rooms_of_dwelling()
         if (!dwelling.rooms && building_.rooms[r].use.heating_setpoint_C) rooms.push_back(r);
     if (!dwelling.rooms) return rooms;
     for (const quantity::PlacedText& name : *dwelling.rooms)
-        if (const auto r = find("room", Given<std::string>{name.text, name.origin}, building_.rooms,
-                                [](const Room& room) { return room.name; }))
-            rooms.push_back(*r);
+        if (const auto r = find_room(Given<std::string>{name.text, name.origin})) rooms.push_back(*r);
     return rooms;
 }
 
 /// Whether a value was said for the room itself, and not by its type or by nobody.
-bool Resolver::room_says_itself(quantity::OriginId id) const
+bool Dwelling::room_says_itself(quantity::OriginId id) const
 {
     const quantity::Origin origin = input_.origins.at(id);
     if (origin.kind == OriginKind::default_value) return false;
@@ -38,7 +60,7 @@ bool Resolver::room_says_itself(quantity::OriginId id) const
 
 /// What rooms say themselves stands and is taken off the whole; the rest goes by floor area over the others, whatever their
 /// types say.
-void Resolver::spread(const OfDwelling& of, const std::vector<std::size_t>& rooms)
+void Dwelling::spread(const OfDwelling& of, const std::vector<std::size_t>& rooms)
 {
     const auto in_room = [&](std::size_t r) {
         const Given<double>& value = input_.rooms[r].use.*of.key;
@@ -67,7 +89,7 @@ void Resolver::spread(const OfDwelling& of, const std::vector<std::size_t>& room
     const double rest = std::max(0.0, left);
     for (const std::size_t r : others) {
         const double share = of.per_m2 ? rest / area_m2 : rest * building_.rooms[r].floor_area_m2 / area_m2;
-        Given<double>& value = input_.rooms[r].use.*of.key;
+        Given<double>& value = work_.input.rooms[r].use.*of.key;
         value = computed(
             share, fmt::format("{} {} of the dwelling, by floor area", units_.text(rest, of.kind), of.what), of.from);
         building_.rooms[r].use.*of.onto = sourced(value);
@@ -79,7 +101,7 @@ void Resolver::spread(const OfDwelling& of, const std::vector<std::size_t>& room
                 "what a room says itself would stand; leave this out of [dwelling] to go by the types");
 }
 
-void Resolver::spread_dwelling()
+void Dwelling::spread_dwelling()
 {
     const DwellingInput& dwelling = input_.dwelling;
     if (!dwelling.is_used()) return;
@@ -121,5 +143,7 @@ void Resolver::spread_dwelling()
                rooms);
     }
 }
+
+void spread_dwelling(Work& work) { Dwelling{work}.spread_dwelling(); }
 
 } // namespace venture::resolve

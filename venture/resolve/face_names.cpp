@@ -1,15 +1,15 @@
-/// What faces of rooms are called: by their side, or by a name that someone gave them.
+#include <venture/resolve/face_names.hpp>
 
 #include <algorithm>
+#include <set>
 
 #include <venture/resolve/faces.hpp>
-#include <venture/resolve/resolver.hpp>
 
 namespace venture::resolve {
 
 namespace codes = quantity::codes;
 
-std::vector<Surface*> Resolver::faces_called(std::string_view name, std::size_t room, quantity::OriginId where)
+std::vector<Surface*> FaceNames::faces_called(std::string_view name, std::size_t room, quantity::OriginId where)
 {
     const std::string wanted = quantity::lower_case(quantity::trimmed(name));
     const auto blank = std::min(wanted.find(' '), wanted.size());
@@ -49,14 +49,14 @@ std::vector<Surface*> Resolver::faces_called(std::string_view name, std::size_t 
 }
 
 /// Names of faces, before anything refers to them. Names of walls by their side stay good beside them.
-void Resolver::name_faces()
+void FaceNames::take_names()
 {
     for (std::size_t r = 0; r < input_.rooms.size(); ++r)
         for (const FaceInput& face : input_.rooms[r].faces)
             if (face.on && face.name) name_face(face, r);
 }
 
-void Resolver::name_face(const FaceInput& face, std::size_t room)
+void FaceNames::name_face(const FaceInput& face, std::size_t room)
 {
     const std::string small = quantity::lower_case(quantity::trimmed(*face.name));
     const std::string& room_name = building_.rooms[room].name;
@@ -89,7 +89,7 @@ void Resolver::name_face(const FaceInput& face, std::size_t room)
 }
 
 /// The side that a face was named on; what is no name stands as it is.
-std::string Resolver::side_of(const RoomInput& room, const std::string& face)
+std::string side_of(const RoomInput& room, const std::string& face)
 {
     for (const FaceInput& f : room.faces)
         if (f.on && f.name &&
@@ -99,7 +99,7 @@ std::string Resolver::side_of(const RoomInput& room, const std::string& face)
 }
 
 /// What a face that was given by its corners is called.
-std::string Resolver::face_of_corners(const FaceInput& face, std::size_t room) const
+std::string FaceNames::of_corners(const FaceInput& face, std::size_t room) const
 {
     std::size_t at = 0;
     for (const FaceInput& other : input_.rooms[room].faces) {

@@ -1,17 +1,45 @@
-/// What is odd about a building that is complete: nothing here is wrong by itself, all of it deserves a look.
+#include <venture/resolve/findings.hpp>
 
 #include <algorithm>
 #include <array>
 #include <map>
 #include <set>
 
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/calendars.hpp>
+#include <venture/resolve/faces.hpp>
+#include <venture/resolve/pass.hpp>
+#include <venture/resolve/room_findings.hpp>
 
 namespace venture::resolve {
 
 namespace codes = quantity::codes;
 using quantity::Kind;
 using quantity::Severity;
+
+namespace {
+
+class BuildingFindings : Pass {
+public:
+    explicit BuildingFindings(Work& work) : Pass{work} {}
+    void look_over();
+
+private:
+    void look_at_hours();
+    void look_at_calendars();
+    void look_at_left_out();
+    void look_at_voids();
+    void look_at_build_ups();
+    void look_at_ground_level();
+    void look_at_cellars();
+    void look_at_fill();
+    void look_at_bridges();
+    void look_at_winter();
+
+    using Rule = void (BuildingFindings::*)();
+    static const Rule rules[];
+};
+
+} // namespace
 
 namespace {
 
@@ -54,7 +82,7 @@ std::string why_turned(const fabric::Buildup& b)
 } // namespace
 
 /// Lengths or psi-values in other units.
-void Resolver::look_at_bridges()
+void BuildingFindings::look_at_bridges()
 {
     constexpr double least_W_per_K = 5.0;
     std::vector<double> bridges(building_.rooms.size(), 0.0), fabric = bridges;
@@ -76,7 +104,7 @@ void Resolver::look_at_bridges()
 }
 
 /// A winter that is warmer than what is held.
-void Resolver::look_at_winter()
+void BuildingFindings::look_at_winter()
 {
     const double winter_C = building_.site.winter.dry_bulb_C;
     for (const Room& room : building_.rooms) {
@@ -91,7 +119,7 @@ void Resolver::look_at_winter()
 }
 
 /// Rooms of one type that have hours of their own, where most have not.
-void Resolver::look_at_hours()
+void BuildingFindings::look_at_hours()
 {
     std::set<std::uint32_t> told; // hours that stand for several profiles
     for (const RoomTypeInput& type : input_.room_types) {
@@ -121,7 +149,7 @@ void Resolver::look_at_hours()
 }
 
 /// Hours that never come, of something that is there.
-void Resolver::look_at_calendars()
+void BuildingFindings::look_at_calendars()
 {
     std::set<std::size_t> looked_at;
     const auto look = [&](std::size_t calendar, const Room& room, std::string_view what) {
@@ -141,7 +169,7 @@ void Resolver::look_at_calendars()
     }
 }
 
-void Resolver::look_at_left_out()
+void BuildingFindings::look_at_left_out()
 {
     std::map<std::size_t, std::set<std::string>> beside;
     for (std::size_t r = 0; r < building_.rooms.size(); ++r)
@@ -168,7 +196,7 @@ void Resolver::look_at_left_out()
 }
 
 /// Heat that rooms send into the voids over their ceilings, where no room is the void.
-void Resolver::look_at_voids()
+void BuildingFindings::look_at_voids()
 {
     std::vector<std::string> names;
     double heat_W = 0.0;
@@ -193,7 +221,7 @@ void Resolver::look_at_voids()
         "name the room that is the void (void_room); or leave it so if the air there is drawn off to outdoors");
 }
 
-void Resolver::look_at_build_ups()
+void BuildingFindings::look_at_build_ups()
 {
     std::set<std::size_t> seen;
     std::set<std::size_t> panes;
@@ -229,7 +257,7 @@ void Resolver::look_at_build_ups()
 }
 
 /// Rooms below the project's zero where nobody said how high the ground outside is.
-void Resolver::look_at_cellars()
+void BuildingFindings::look_at_cellars()
 {
     constexpr double cellar_m = -1.0;
     std::set<std::size_t> in_the_open;
@@ -249,7 +277,7 @@ void Resolver::look_at_cellars()
 }
 
 /// Floors without a room below that lie a little above the ground outside.
-void Resolver::look_at_fill()
+void BuildingFindings::look_at_fill()
 {
     constexpr double rounding_m = 0.001;
     const Given<double>& level = input_.ground.level;
@@ -266,32 +294,30 @@ void Resolver::look_at_fill()
             "say [[room.face]] on = \"floor\", beyond = \"outdoors\" where air passes under one");
 }
 
-void Resolver::look_over_rooms()
+/// Floors above the ground outside where its height is said, cellars where it is not.
+void BuildingFindings::look_at_ground_level()
 {
-    look_at_glass();
-    for (std::size_t r = 0; r < building_.rooms.size(); ++r) {
-        const Room& room = building_.rooms[r];
-        if (room.left_out) continue;
-        look_at_size(room);
-        look_at_gains(room);
-        look_at_moisture(room);
-        look_at_heat_and_air(r);
-        look_at_air(room);
-        look_at_people(room);
-        look_at_name(room);
-    }
-    look_at_hours();
-    look_at_calendars();
-    look_for_idle_hours();
-    look_at_left_out();
-    look_at_voids();
-    look_at_build_ups();
     const Given<double>& level = input_.ground.level;
-    const bool level_said = level && input_.origins.at(level.origin).kind != quantity::OriginKind::computed;
-    level_said ? look_at_fill() : look_at_cellars();
-    look_at_bridges();
-    look_at_winter();
-    look_at_sliding();
+    const bool is_said = level && input_.origins.at(level.origin).kind != quantity::OriginKind::computed;
+    is_said ? look_at_fill() : look_at_cellars();
+}
+
+const BuildingFindings::Rule BuildingFindings::rules[] = {
+    &BuildingFindings::look_at_hours,   &BuildingFindings::look_at_calendars, &BuildingFindings::look_at_left_out,
+    &BuildingFindings::look_at_voids,   &BuildingFindings::look_at_build_ups, &BuildingFindings::look_at_ground_level,
+    &BuildingFindings::look_at_bridges, &BuildingFindings::look_at_winter,
+};
+
+void BuildingFindings::look_over()
+{
+    for (const Rule& rule : rules) (this->*rule)();
+}
+
+void look_over_building(Work& work)
+{
+    look_over_rooms(work);
+    BuildingFindings{work}.look_over();
+    look_for_idle_hours(work);
 }
 
 } // namespace venture::resolve

@@ -1,15 +1,29 @@
-/// What lies on floors and hangs under ceilings beside their build-ups, and how dark faces are outside.
+#include <venture/resolve/finishes.hpp>
 
 #include <algorithm>
 #include <array>
 #include <map>
 #include <set>
 
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/pass.hpp>
 
 namespace venture::resolve {
 
 namespace codes = quantity::codes;
+
+namespace {
+
+class Finishes : Pass {
+public:
+    explicit Finishes(Work& work) : Pass{work} {}
+    void add_finishes();
+    void set_colours(FaceNames& names);
+
+private:
+    [[nodiscard]] std::optional<std::size_t> finish_of(std::size_t room, Attitude attitude);
+};
+
+} // namespace
 
 namespace {
 
@@ -18,7 +32,7 @@ constexpr std::array<double, 3> colour_absorptance = {0.4, 0.6, 0.8}; ///< light
 } // namespace
 
 /// The finish on a room's floors or under its ceilings.
-std::optional<std::size_t> Resolver::finish_of(std::size_t room, Attitude attitude)
+std::optional<std::size_t> Finishes::finish_of(std::size_t room, Attitude attitude)
 {
     if (attitude == Attitude::wall) return std::nullopt;
     const UseInput& use = input_.rooms[room].use;
@@ -30,20 +44,19 @@ std::optional<std::size_t> Resolver::finish_of(std::size_t room, Attitude attitu
 }
 
 /// Build-ups of floors and ceilings with what their rooms have on them, each once.
-void Resolver::add_finishes()
+void Finishes::add_finishes()
 {
     std::set<std::uint32_t> told;
     for (const RoomInput& room : input_.rooms)
         for (const Given<std::string>* name : {&room.use.floor_finish, &room.use.ceiling_finish}) {
             if (!*name || !told.insert(name->origin.index).second) continue;
-            const auto at =
-                find("build-up", *name, building_.build_ups, [](const NamedBuildup& b) { return b.layers.name; });
+            const auto at = find_build_up(*name);
             if (at && building_.build_ups[*at].typed)
                 problem(codes::contradiction, name->origin,
                         fmt::format("'{}' is known by its U-value, which has films in it", **name),
                         "a finish is given by its layers");
         }
-    if (quantity::has_error(problems_)) return;
+    if (problems_.has_error()) return;
     std::map<std::tuple<std::size_t, std::optional<std::size_t>, std::optional<std::size_t>>, std::size_t> made;
     for (Surface& s : building_.surfaces) {
         const Attitude behind = s.attitude == Attitude::floor ? Attitude::ceiling : Attitude::floor;
@@ -74,7 +87,7 @@ void Resolver::add_finishes()
 }
 
 /// Outside faces whose colour is said: for all walls or roofs, or for one face.
-void Resolver::set_colours()
+void Finishes::set_colours(FaceNames& names)
 {
     const auto of_colour = [](const Given<std::string>& word) -> std::optional<double> {
         if (!word) return std::nullopt;
@@ -93,9 +106,13 @@ void Resolver::set_colours()
                         "keep one of them");
             const Given<std::string>& where = face.on ? face.on : face.name;
             if (!where) continue; // told already
-            for (Surface* s : faces_called(*where, r, where.origin))
+            for (Surface* s : names.faces_called(*where, r, where.origin))
                 s->absorptance = face.absorptance ? *face.absorptance : of_colour(face.colour);
         }
 }
+
+void add_finishes(Work& work) { Finishes{work}.add_finishes(); }
+
+void set_colours(Work& work, FaceNames& names) { Finishes{work}.set_colours(names); }
 
 } // namespace venture::resolve

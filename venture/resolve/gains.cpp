@@ -1,11 +1,12 @@
-/// People, and heat and moisture from all that is inside.
+#include <venture/resolve/gains.hpp>
 
 #include <algorithm>
 #include <cmath>
 
 #include <venture/air/moist_air.hpp>
 #include <venture/building/activity.hpp>
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/calendars.hpp>
+#include <venture/resolve/pass.hpp>
 
 namespace venture::resolve {
 
@@ -13,6 +14,21 @@ namespace codes = quantity::codes;
 using quantity::Kind;
 using quantity::OriginKind;
 using quantity::Severity;
+
+namespace {
+
+class Gains : Pass {
+public:
+    explicit Gains(Work& work) : Pass{work} {}
+    void set_people(RoomInput& given, Room& room);
+    void add_gains();
+
+private:
+    void set_activity(UseInput& given, Use& use);
+    [[nodiscard]] Gain gain_of(const GainInput& given, const Room& room);
+};
+
+} // namespace
 
 namespace {
 
@@ -40,7 +56,7 @@ Gain parted(std::string name, Gain::Kind kind, double watts, const Parts& parts)
 } // namespace
 
 /// Number of people, from the floor area for each of them where that is what was said.
-void Resolver::set_people(RoomInput& given, Room& room)
+void Gains::set_people(RoomInput& given, Room& room)
 {
     const bool by_number = given.use.people && !is_default(input_.origins, given.use.people.origin);
     const Given<double>& area = given.use.area_per_person;
@@ -62,7 +78,7 @@ void Resolver::set_people(RoomInput& given, Room& room)
 }
 
 /// Heat of a person by what people do, at the temperature that is held; loads go on from there.
-void Resolver::set_activity(UseInput& given, Use& use)
+void Gains::set_activity(UseInput& given, Use& use)
 {
     if (!given.activity) return;
     for (const auto field : {&UseInput::sensible_per_person, &UseInput::latent_per_person}) {
@@ -84,7 +100,7 @@ void Resolver::set_activity(UseInput& given, Use& use)
     use.person_at_C = room_C;
 }
 
-Gain Resolver::gain_of(const GainInput& given, const Room& room)
+Gain Gains::gain_of(const GainInput& given, const Room& room)
 {
     const auto kind = *given.kind == "lighting"  ? Gain::Kind::lighting
                       : *given.kind == "cooking" ? Gain::Kind::cooking
@@ -113,13 +129,13 @@ Gain Resolver::gain_of(const GainInput& given, const Room& room)
                  watts = value_of(given.power) * count + value_of(given.power_per_area) * room.floor_area_m2;
     Gain gain = parted(*given.name, kind, watts, parts);
     gain.moisture_kg_per_s += count * value_of(given.moisture);
-    gain.profile = profile_called(given.profile);
+    gain.profile = profile_called(work_, given.profile);
     gain.origin = where;
     return gain;
 }
 
 /// All gains of every room, with diversity.
-void Resolver::add_gains()
+void Gains::add_gains()
 {
     for (std::size_t r = 0; r < building_.rooms.size(); ++r) {
         Room& room = building_.rooms[r];
@@ -165,5 +181,9 @@ void Resolver::add_gains()
         }
     }
 }
+
+void set_people(Work& work, RoomInput& given, Room& room) { Gains{work}.set_people(given, room); }
+
+void add_gains(Work& work) { Gains{work}.add_gains(); }
 
 } // namespace venture::resolve

@@ -1,21 +1,38 @@
-/// Glazings and shades.
+#include <venture/resolve/glass.hpp>
 
 #include <algorithm>
 
-#include <fmt/format.h>
-
 #include <venture/input/layer_text.hpp>
-#include <venture/quantity/codes.hpp>
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/calendars.hpp>
+#include <venture/resolve/pass.hpp>
 
 namespace venture::resolve {
 
 namespace codes = quantity::codes;
 
+namespace {
+
+class Glass : Pass {
+public:
+    explicit Glass(Work& work) : Pass{work} {}
+    void add_glazings();
+    void add_shades();
+    [[nodiscard]] std::optional<std::size_t> shade_of(const OpeningInput& opening);
+
+private:
+    void tell_too_much(const PaneInput& pane);
+    void add_glazing(GlazingInput& given, NamedGlazing& out);
+    [[nodiscard]] std::optional<fabric::GlazedUnit> unit_of(const GlazingInput& given);
+    void complete_from_panes(GlazingInput& given, NamedGlazing& out);
+    void add_shutter(const ShadeInput& given, NamedShade& out);
+};
+
+} // namespace
+
 // --- glazings
 
 /// A pane that sends off more than arrives.
-void Resolver::tell_too_much(const PaneInput& pane)
+void Glass::tell_too_much(const PaneInput& pane)
 {
     const auto check = [&](const Given<double>& through, const Given<double>& back, std::string_view what) {
         if (!through || !back || *through + *back <= 1.0) return;
@@ -29,7 +46,7 @@ void Resolver::tell_too_much(const PaneInput& pane)
     check(pane.light_transmittance, pane.light_reflectance_inside, "visible light from inside");
 }
 
-std::optional<fabric::GlazedUnit> Resolver::unit_of(const GlazingInput& given)
+std::optional<fabric::GlazedUnit> Glass::unit_of(const GlazingInput& given)
 {
     fabric::GlazedUnit unit{.name = value_of(given.name)};
     const std::size_t before = problems_.size();
@@ -79,7 +96,7 @@ std::optional<fabric::GlazedUnit> Resolver::unit_of(const GlazingInput& given)
 }
 
 /// Values that follow from panes, unless they were typed beside them.
-void Resolver::complete_from_panes(GlazingInput& given, NamedGlazing& out)
+void Glass::complete_from_panes(GlazingInput& given, NamedGlazing& out)
 {
     const auto p = glazed_unit_properties(*out.unit);
     const auto origin = given.panes.origin;
@@ -100,7 +117,7 @@ void Resolver::complete_from_panes(GlazingInput& given, NamedGlazing& out)
     out.values.reflectance_inside = p.reflectance_inside;
 }
 
-void Resolver::add_glazing(GlazingInput& given, NamedGlazing& out)
+void Glass::add_glazing(GlazingInput& given, NamedGlazing& out)
 {
     constexpr double direct_share_of_g = 0.9;
     fabric::Glazing& g = out.values;
@@ -140,10 +157,10 @@ void Resolver::add_glazing(GlazingInput& given, NamedGlazing& out)
     (void)face_to_face_resistance(g);
 }
 
-void Resolver::add_glazings()
+void Glass::add_glazings()
 {
     for (const PaneInput& pane : input_.panes) tell_too_much(pane);
-    for (GlazingInput& given : input_.glazings) {
+    for (GlazingInput& given : work_.input.glazings) {
         NamedGlazing out{.values = {.name = value_of(given.name)}, .source = value_of(given.source)};
         try {
             if (is_sound(given)) add_glazing(given, out);
@@ -157,7 +174,7 @@ void Resolver::add_glazings()
 // --- shades
 
 /// What a shutter and the air behind it add to the window's resistance.
-void Resolver::add_shutter(const ShadeInput& given, NamedShade& out)
+void Glass::add_shutter(const ShadeInput& given, NamedShade& out)
 {
     const auto& typed = given.resistance ? given.resistance.origin : given.edges.origin;
     if (!given.resistance && !given.edges) return;
@@ -176,10 +193,10 @@ void Resolver::add_shutter(const ShadeInput& given, NamedShade& out)
         *given.resistance, chosen(given.edges, spec_of(&ShadeInput::edges).choices, fabric::ShutterTightness::average));
 }
 
-void Resolver::add_shades()
+void Glass::add_shades()
 {
     constexpr double usual_W_per_m2 = 200.0;
-    for (ShadeInput& given : input_.shades) {
+    for (ShadeInput& given : work_.input.shades) {
         NamedShade out{
             .layer = {.name = value_of(given.name),
                       .place = chosen(given.place, spec_of(&ShadeInput::place).choices, fabric::ShadePlace::inside),
@@ -202,7 +219,7 @@ void Resolver::add_shades()
                                 given.profile ? "names a profile that its use does not follow" : "names no profile"),
                     "use = \"profile\" goes with `profile`");
         out.above_W_per_m2 = value_of(given.above);
-        out.profile = profile_called(given.profile);
+        out.profile = profile_called(work_, given.profile);
         try {
             if (is_sound(given)) {
                 (void)shade_layer(out.layer);
@@ -215,11 +232,17 @@ void Resolver::add_shades()
     }
 }
 
-std::optional<std::size_t> Resolver::shade_of(const OpeningInput& opening)
+std::optional<std::size_t> Glass::shade_of(const OpeningInput& opening)
 {
     const Given<std::string>& name = opening.shade ? opening.shade : input_.fabric.shade;
     if (!name || *name == "none") return std::nullopt;
     return find("shade", name, building_.shades, [](const NamedShade& s) { return s.layer.name; });
 }
+
+std::optional<std::size_t> shade_of(Work& work, const OpeningInput& opening) { return Glass{work}.shade_of(opening); }
+
+void add_glazings(Work& work) { Glass{work}.add_glazings(); }
+
+void add_shades(Work& work) { Glass{work}.add_shades(); }
 
 } // namespace venture::resolve

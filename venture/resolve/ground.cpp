@@ -1,20 +1,36 @@
-/// What goes round the layers: thermal bridges and the ground.
+#include <venture/resolve/ground.hpp>
 
 #include <array>
 #include <map>
 #include <set>
 #include <tuple>
 
-#include <fmt/format.h>
-
-#include <venture/building/junctions.hpp>
-#include <venture/quantity/codes.hpp>
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/pass.hpp>
 
 namespace venture::resolve {
 
 namespace codes = quantity::codes;
 using quantity::Kind;
+
+namespace {
+
+class Ground : Pass {
+public:
+    explicit Ground(Work& work) : Pass{work} {}
+    void check_ground_is_whole();
+    void add_ground();
+
+private:
+    struct OnGround;
+    [[nodiscard]] bool over_void() const;
+    [[nodiscard]] std::map<std::int64_t, OnGround> floors_on_ground();
+    [[nodiscard]] OnGround& level_of(const Surface& surface, std::map<std::int64_t, OnGround>& levels) const;
+    [[nodiscard]] fabric::GroundYear ground_of(const Surface& surface, const OnGround& on) const;
+    [[nodiscard]] bool add_with_ground(const Surface& surface, const OnGround& on);
+    void set_coldest_month();
+};
+
+} // namespace
 
 namespace {
 
@@ -42,7 +58,7 @@ double exposed_perimeter(const Building& b, std::size_t room)
 } // namespace
 
 /// What of one level meets the ground.
-struct Resolver::OnGround {
+struct Ground::OnGround {
     /// Area and mean resistance of surfaces.
     struct Mean {
         double area_m2 = 0.0, area_times_resistance = 0.0;
@@ -58,65 +74,7 @@ struct Resolver::OnGround {
     double perimeter_m = 0.0, depth_m = 0.0; ///< depth of the floors below the ground outside
 };
 
-// --- thermal bridges
-
-/// What is wrong with a thermal bridge that is neither a junction nor a fixing; empty if nothing is.
-std::string Resolver::wrong_bridge(const ThermalBridgeInput& given)
-{
-    const bool linear = given.psi.value.has_value(), point = given.chi.value.has_value();
-    if (linear == point || (point && (given.length || given.at)))
-        return "a junction has psi and length (or `at`, which finds it), a fixing chi";
-    if (linear && static_cast<bool>(given.length) == static_cast<bool>(given.at))
-        return "a junction has a length, or `at` says where it is measured; not both";
-    if (!given.at && !given.room) return "say the room that loses heat through it, or measure it everywhere with `at`";
-    return {};
-}
-
-void Resolver::add_bridge(const ThermalBridgeInput& given, std::size_t room)
-{
-    double length = value_of(given.length);
-    if (given.at) {
-        const auto all = junction_lengths_m(building_, room);
-        length = all.at(chosen(given.at, fabric::junction_names(), std::size_t{0}));
-        if (length <= 0.0) return;
-    }
-    const double one = given.psi ? *given.psi * length : *given.chi;
-    building_.thermal_bridges.push_back({*given.name, room, one * value_of(given.count), given.psi ? length : 0.0});
-}
-
-void Resolver::add_thermal_bridges(bool shaped)
-{
-    for (const ThermalBridgeInput& given : input_.thermal_bridges) {
-        if (!given.name || !is_sound(given)) continue; // said already
-        if (const std::string wrong = wrong_bridge(given); !wrong.empty()) {
-            problem(codes::contradiction, given.name.origin,
-                    fmt::format("thermal bridge '{}' is not complete, or says too much", *given.name), wrong);
-            continue;
-        }
-        const auto room =
-            given.room ? find("room", given.room, building_.rooms, [](const Room& r) { return r.name; }) : std::nullopt;
-        if (!shaped) continue;
-        const std::size_t before = building_.thermal_bridges.size();
-        for (std::size_t r = 0; r < building_.rooms.size(); ++r)
-            if (given.room ? room == r : true) add_bridge(given, r);
-        if (given.at && before == building_.thermal_bridges.size())
-            problem(codes::unused, given.at.origin,
-                    fmt::format("thermal bridge '{}': there is no {} here", *given.name, *given.at))
-                .severity = quantity::Severity::warning;
-    }
-    std::vector<double> of_room(building_.rooms.size(), 0.0);
-    for (const ThermalBridge& bridge : building_.thermal_bridges) of_room[bridge.room] += bridge.heat_loss_W_per_K;
-    for (std::size_t r = 0; r < of_room.size(); ++r)
-        if (of_room[r] < 0.0)
-            problem(codes::physics, building_.rooms[r].origin,
-                    fmt::format("the thermal bridges of '{}' add {:.3g} W/K, less than nothing",
-                                building_.rooms[r].name, of_room[r]),
-                    "corners with a negative psi go with the junctions beside them; add those, or leave both out");
-}
-
-// --- ground
-
-fabric::GroundYear Resolver::ground_of(const Surface& surface, const OnGround& on) const
+fabric::GroundYear Ground::ground_of(const Surface& surface, const OnGround& on) const
 {
     const GroundInput& given = input_.ground;
     const fabric::YearlyTemperatures year{value_of(given.outdoor_mean), value_of(given.outdoor_amplitude),
@@ -149,12 +107,12 @@ fabric::GroundYear Resolver::ground_of(const Surface& surface, const OnGround& o
                                               : basement_floor_year(basement, layers, year);
 }
 
-bool Resolver::over_void() const { return value_of(input_.ground.under_floor) == "a ventilated void"; }
+bool Ground::over_void() const { return value_of(input_.ground.under_floor) == "a ventilated void"; }
 
 /// Floors on the ground by their level, lowest first.
-std::map<std::int64_t, Resolver::OnGround> Resolver::floors_on_ground()
+std::map<std::int64_t, Ground::OnGround> Ground::floors_on_ground()
 {
-    GroundInput& given = input_.ground;
+    GroundInput& given = work_.input.ground;
     std::map<std::int64_t, OnGround> levels;
     for (const Surface& s : building_.surfaces) {
         if (!lies_on_ground(s)) continue;
@@ -184,14 +142,14 @@ std::map<std::int64_t, Resolver::OnGround> Resolver::floors_on_ground()
 }
 
 /// The level that a surface belongs to: its own, or for walls over the rooms of a lower one the lowest.
-Resolver::OnGround& Resolver::level_of(const Surface& s, std::map<std::int64_t, OnGround>& levels) const
+Ground::OnGround& Ground::level_of(const Surface& s, std::map<std::int64_t, OnGround>& levels) const
 {
     const auto own = levels.find(to_grid(building_.rooms[s.room].floor_m));
     return own == levels.end() ? levels.begin()->second : own->second;
 }
 
 /// The height of the ground outside may stand alone; all else of [ground] asks for the year outdoors.
-void Resolver::check_ground_is_whole()
+void Ground::check_ground_is_whole()
 {
     const GroundInput& given = input_.ground;
     bool more = false;
@@ -215,9 +173,9 @@ void Resolver::check_ground_is_whole()
 }
 
 /// Where nobody said when it is coldest: the coldest of the monthly means, else midwinter of the hemisphere.
-void Resolver::set_coldest_month()
+void Ground::set_coldest_month()
 {
-    GroundInput& given = input_.ground;
+    GroundInput& given = work_.input.ground;
     if (given.coldest_month) return;
     const MonthlyMeanInput* coldest = nullptr;
     for (const MonthlyMeanInput& mean : input_.monthly_means)
@@ -230,13 +188,13 @@ void Resolver::set_coldest_month()
                                   : computed(1.0, "January, north of the equator", input_.site.latitude.origin);
 }
 
-void Resolver::add_ground()
+void Ground::add_ground()
 {
     const GroundInput& given = input_.ground;
     if (!given.is_used() || !given.outdoor_mean || !given.outdoor_amplitude || !is_sound(given)) return;
     set_coldest_month();
     auto levels = floors_on_ground();
-    if (levels.empty() || quantity::has_error(problems_)) return;
+    if (levels.empty() || problems_.has_error()) return;
     std::map<std::tuple<std::size_t, const OnGround*, Attitude>, std::size_t> made; // build-up with the ground
     for (Surface& s : building_.surfaces) {
         if (!lies_on_ground(s) && !stands_in_ground(s)) continue;
@@ -249,7 +207,7 @@ void Resolver::add_ground()
 }
 
 /// The surface's build-up with the ground behind it, as one more build-up. @return whether there is one
-bool Resolver::add_with_ground(const Surface& s, const OnGround& on)
+bool Ground::add_with_ground(const Surface& s, const OnGround& on)
 {
     const GroundInput& given = input_.ground;
     NamedBuildup with_ground = building_.build_ups[s.build_up];
@@ -283,5 +241,9 @@ bool Resolver::add_with_ground(const Surface& s, const OnGround& on)
     building_.build_ups.push_back(std::move(with_ground));
     return true;
 }
+
+void check_ground_is_whole(Work& work) { Ground{work}.check_ground_is_whole(); }
+
+void add_ground(Work& work) { Ground{work}.add_ground(); }
 
 } // namespace venture::resolve

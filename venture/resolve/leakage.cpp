@@ -1,15 +1,37 @@
-/// Outdoor air that nobody asked for: through cracks, vents, flues, chimneys and doors.
+#include <venture/resolve/leakage.hpp>
 
 #include <array>
 #include <cmath>
 #include <set>
 
-#include <venture/resolve/resolver.hpp>
+#include <venture/plan/walls.hpp>
+#include <venture/resolve/pass.hpp>
 
 namespace venture::resolve {
 
 namespace codes = quantity::codes;
 using quantity::Kind;
+
+namespace {
+
+class Leakage : Pass {
+public:
+    explicit Leakage(Work& work) : Pass{work} {}
+    void add_leakage();
+
+private:
+    using SomeSurfaces = std::vector<const Surface*>;
+    struct Leaks {
+        SomeSurfaces to_outdoors{};
+        double envelope_m2 = 0.0; ///< between what is heated or cooled and what is not
+    };
+    [[nodiscard]] std::vector<Leaks> leaks_of_rooms() const;
+    [[nodiscard]] double leaks_at_50_Pa_m_per_s(const std::vector<Leaks>& of_rooms);
+    void set_infiltration(std::size_t room, const Leaks& of, double leaks_m_per_s);
+    [[nodiscard]] double through_doors_m3_per_s(const Use& use, const SomeSurfaces& to_outdoors, bool winter) const;
+};
+
+} // namespace
 
 namespace {
 
@@ -50,7 +72,7 @@ bool is_conditioned(const Room& room)
 
 /// Parts of the envelope that a room leaks through: to outdoors, and to what nobody heats or cools. An attic or garage lies
 /// outside of it, and states its own air.
-std::vector<Resolver::Leaks> Resolver::leaks_of_rooms() const
+std::vector<Leakage::Leaks> Leakage::leaks_of_rooms() const
 {
     std::vector<Leaks> out(building_.rooms.size());
     const auto add = [&](const Surface& s, std::size_t room) {
@@ -67,7 +89,7 @@ std::vector<Resolver::Leaks> Resolver::leaks_of_rooms() const
 }
 
 /// Of the whole envelope, for each square metre. Air changes are those of what it encloses.
-double Resolver::leaks_at_50_Pa_m_per_s(const std::vector<Leaks>& of_rooms)
+double Leakage::leaks_at_50_Pa_m_per_s(const std::vector<Leaks>& of_rooms)
 {
     const AirtightnessInput& given = input_.airtightness;
     const int ways = (given.permeability ? 1 : 0) + (given.air_changes ? 1 : 0) + (given.tightness ? 1 : 0);
@@ -90,7 +112,7 @@ double Resolver::leaks_at_50_Pa_m_per_s(const std::vector<Leaks>& of_rooms)
 }
 
 /// Through doors to outdoors that people or goods go through, in the mean.
-double Resolver::through_doors_m3_per_s(const Use& use, const SomeSurfaces& to_outdoors, bool winter) const
+double Leakage::through_doors_m3_per_s(const Use& use, const SomeSurfaces& to_outdoors, bool winter) const
 {
     const double usual_C = winter ? 20.0 : 24.0;
     const auto& held = winter ? use.heating_setpoint_C : use.cooling_setpoint_C;
@@ -108,10 +130,10 @@ double Resolver::through_doors_m3_per_s(const Use& use, const SomeSurfaces& to_o
     return flow;
 }
 
-void Resolver::set_infiltration(std::size_t r, const Leaks& of, double leaks_m_per_s)
+void Leakage::set_infiltration(std::size_t r, const Leaks& of, double leaks_m_per_s)
 {
     Room& room = building_.rooms[r];
-    UseInput& given = input_.rooms[r].use;
+    UseInput& given = work_.input.rooms[r].use;
     const SomeSurfaces& to_outdoors = of.to_outdoors;
     std::set<std::string> facades;
     for (const Surface* s : to_outdoors)
@@ -159,11 +181,13 @@ void Resolver::set_infiltration(std::size_t r, const Leaks& of, double leaks_m_p
     room.use.infiltration_summer_per_h = {summer, given.infiltration.origin};
 }
 
-void Resolver::add_leakage()
+void Leakage::add_leakage()
 {
     const std::vector<Leaks> of_rooms = leaks_of_rooms();
     const double leaks_m_per_s = input_.airtightness.is_used() ? leaks_at_50_Pa_m_per_s(of_rooms) : 0.0;
     for (std::size_t r = 0; r < building_.rooms.size(); ++r) set_infiltration(r, of_rooms[r], leaks_m_per_s);
 }
+
+void add_leakage(Work& work) { Leakage{work}.add_leakage(); }
 
 } // namespace venture::resolve

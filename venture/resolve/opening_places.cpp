@@ -1,15 +1,33 @@
-/// Where windows and doors stand in their surfaces: as typed, or spread over what is free, none over another.
+#include <venture/resolve/opening_places.hpp>
 
 #include <algorithm>
 #include <cmath>
 #include <numeric>
 
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/pass.hpp>
 
 namespace venture::resolve {
 
 namespace codes = quantity::codes;
 using quantity::Kind;
+
+namespace {
+
+class OpeningPlaces : Pass {
+public:
+    explicit OpeningPlaces(Work& work) : Pass{work} {}
+    void place(OpeningsBySurface& to_place);
+
+private:
+    void place_in(Surface& surface, std::vector<ToPlace>& openings);
+    static void size_by_wall(const Surface& surface, std::vector<ToPlace>& openings);
+    static void seat(const Surface& surface, double foot_m, ToPlace& one);
+    static void spread(const Surface& surface, std::vector<ToPlace>& openings);
+    [[nodiscard]] bool fits(const Surface& surface, const ToPlace& one, double free_m2);
+    void tell_overlaps(const Surface& surface, const std::vector<ToPlace>& openings);
+};
+
+} // namespace
 
 namespace {
 
@@ -71,12 +89,12 @@ void spread_evenly(const Stretch& stretch, double wall_begins_m)
 
 } // namespace
 
-std::size_t Resolver::ToPlace::count() const { return static_cast<std::size_t>(given->count ? *given->count : 1.0); }
+std::size_t ToPlace::count() const { return static_cast<std::size_t>(given->count ? *given->count : 1.0); }
 
-double Resolver::ToPlace::row_m() const { return opening.width_m * static_cast<double>(count()); }
+double ToPlace::row_m() const { return opening.width_m * static_cast<double>(count()); }
 
 /// Whether one opening lies within its surface; if not, that is told.
-bool Resolver::fits(const Surface& surface, const ToPlace& one, double free_m2)
+bool OpeningPlaces::fits(const Surface& surface, const ToPlace& one, double free_m2)
 {
     const Extents e = extents_of(surface);
     const Opening& o = one.opening;
@@ -97,7 +115,7 @@ bool Resolver::fits(const Surface& surface, const ToPlace& one, double free_m2)
     return false;
 }
 
-void Resolver::tell_overlaps(const Surface& surface, const std::vector<ToPlace>& openings)
+void OpeningPlaces::tell_overlaps(const Surface& surface, const std::vector<ToPlace>& openings)
 {
     const auto beside = [](double a0, double a1, double b0, double b1) {
         return a1 <= b0 + rounding_m || b1 <= a0 + rounding_m;
@@ -121,7 +139,7 @@ void Resolver::tell_overlaps(const Surface& surface, const std::vector<ToPlace>&
 }
 
 /// Openings by area or by share of the wall, in its proportions; narrower and higher where they do not fit side by side.
-void Resolver::size_by_wall(const Surface& surface, std::vector<ToPlace>& openings)
+void OpeningPlaces::size_by_wall(const Surface& surface, std::vector<ToPlace>& openings)
 {
     const Extents e = extents_of(surface);
     double all_m = 0.0, by_wall_m = 0.0;
@@ -149,7 +167,7 @@ void Resolver::size_by_wall(const Surface& surface, std::vector<ToPlace>& openin
 
 /// Sill and left edges as typed; where they are not, the usual sill, and any left edge.
 /// @param foot_m  of the surface, above the room's floor
-void Resolver::seat(const Surface& surface, double foot_m, ToPlace& one)
+void OpeningPlaces::seat(const Surface& surface, double foot_m, ToPlace& one)
 {
     const Extents e = extents_of(surface);
     Opening& o = one.opening;
@@ -166,7 +184,7 @@ void Resolver::seat(const Surface& surface, double foot_m, ToPlace& one)
 }
 
 /// Openings without a place, as typed from left to right, over the widest stretches that the others leave.
-void Resolver::spread(const Surface& surface, std::vector<ToPlace>& openings)
+void OpeningPlaces::spread(const Surface& surface, std::vector<ToPlace>& openings)
 {
     const Extents e = extents_of(surface);
     std::vector<std::pair<double, double>> taken;
@@ -188,7 +206,7 @@ void Resolver::spread(const Surface& surface, std::vector<ToPlace>& openings)
         if (!stretch.holds.empty()) spread_evenly(stretch, e.left_m);
 }
 
-void Resolver::place_in(Surface& surface, std::vector<ToPlace>& openings)
+void OpeningPlaces::place_in(Surface& surface, std::vector<ToPlace>& openings)
 {
     const double foot_m =
         surface.is_upright() ? extents_of(surface).low_m - building_.rooms[surface.room].floor_m : 0.0;
@@ -206,23 +224,17 @@ void Resolver::place_in(Surface& surface, std::vector<ToPlace>& openings)
     for (ToPlace& one : openings) surface.openings.push_back(std::move(one.opening));
 }
 
-void Resolver::place_openings()
+void OpeningPlaces::place(OpeningsBySurface& to_place)
 {
-    for (auto& [surface, openings] : to_place_) {
+    for (auto& [surface, openings] : to_place) {
         for (const ToPlace& one : openings)
             if (one.given->from_left && one.given->from_right)
                 problem(codes::contradiction, one.given->from_right.origin,
                         fmt::format("{}: from_right stands beside from_left", one.label), "give one of them");
         place_in(building_.surfaces[surface], openings);
     }
-    to_place_.clear();
 }
 
-void Resolver::add_openings()
-{
-    for (std::size_t r = 0; r < input_.rooms.size(); ++r)
-        for (const OpeningInput& opening : input_.rooms[r].openings) add_opening(opening, r);
-    place_openings();
-}
+void place_openings(Work& work, OpeningsBySurface& openings) { OpeningPlaces{work}.place(openings); }
 
 } // namespace venture::resolve

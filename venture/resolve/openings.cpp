@@ -1,14 +1,38 @@
-/// Windows and doors: what they are, and which surface they stand in.
+#include <venture/resolve/openings.hpp>
 
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/glass.hpp>
+#include <venture/resolve/opening_places.hpp>
+#include <venture/resolve/pass.hpp>
 
 namespace venture::resolve {
 
 namespace codes = quantity::codes;
 using quantity::Kind;
 
+namespace {
+
+class Openings : Pass {
+public:
+    Openings(Work& work, FaceNames& names) : Pass{work}, names_{names} {}
+    void add_all();
+
+private:
+    void add_opening(const OpeningInput& opening, std::size_t room);
+    [[nodiscard]] Surface* surface_for(const OpeningInput& opening, std::size_t room, const std::string& label);
+    [[nodiscard]] static Plates plates_of(const OpeningInput& opening);
+    void check_plates(const OpeningInput& opening, const std::string& label);
+    void set_open_share(const OpeningInput& given, const std::string& label, Opening& out);
+    void fill_opening(const OpeningInput& opening, quantity::OriginId where, const std::string& label, Opening& out);
+    [[nodiscard]] std::optional<quantity::OriginId> size_of_opening(const OpeningInput& opening, std::size_t room);
+
+    FaceNames& names_;
+    OpeningsBySurface to_place_{};
+};
+
+} // namespace
+
 /// The surface that an opening stands in; nothing, and a complaint, if there is none.
-Surface* Resolver::surface_for(const OpeningInput& given, std::size_t room, const std::string& label)
+Surface* Openings::surface_for(const OpeningInput& given, std::size_t room, const std::string& label)
 {
     const auto larger = [](Surface* best, Surface& s) {
         return best == nullptr || s.gross_m2 > best->gross_m2 ? &s : best;
@@ -16,7 +40,7 @@ Surface* Resolver::surface_for(const OpeningInput& given, std::size_t room, cons
     const std::string& room_name = building_.rooms[room].name;
     Surface* best = nullptr;
     if (given.to) {
-        const auto other = find("room", given.to, building_.rooms, [](const Room& r) { return r.name; });
+        const auto other = find_room(given.to);
         if (!other) return nullptr;
         for (Surface& s : building_.surfaces)
             if (s.attitude == Attitude::wall && s.beyond.kind == Neighbour::Kind::room &&
@@ -28,7 +52,7 @@ Surface* Resolver::surface_for(const OpeningInput& given, std::size_t room, cons
                     fmt::format("{} from '{}' to '{}': these rooms share no wall", label, room_name, *given.to));
         return best;
     }
-    const auto candidates = faces_called(*given.in, room, given.in.origin);
+    const auto candidates = names_.faces_called(*given.in, room, given.in.origin);
     for (Surface* s : candidates)
         if (s->beyond.kind == Neighbour::Kind::outdoors) best = larger(best, *s);
     if (best == nullptr && !candidates.empty())
@@ -38,7 +62,7 @@ Surface* Resolver::surface_for(const OpeningInput& given, std::size_t room, cons
 }
 
 /// A reveal shades as a plate of its depth over the opening and on either side would.
-Plates Resolver::plates_of(const OpeningInput& given)
+Plates Openings::plates_of(const OpeningInput& given)
 {
     Plates out;
     out.overhang.depth_m = value_of(given.overhang);
@@ -52,7 +76,7 @@ Plates Resolver::plates_of(const OpeningInput& given)
 }
 
 /// Offsets of plates that are not there.
-void Resolver::check_plates(const OpeningInput& given, const std::string& label)
+void Openings::check_plates(const OpeningInput& given, const std::string& label)
 {
     const auto needs = [&](const Given<double>& offset, std::string_view key, const Given<double>& depth,
                            std::string_view of) {
@@ -70,7 +94,7 @@ void Resolver::check_plates(const OpeningInput& given, const std::string& label)
 }
 
 /// What fills an opening: glazing and shade of a window, U-value of a door.
-void Resolver::fill_opening(const OpeningInput& given, quantity::OriginId where, const std::string& label, Opening& out)
+void Openings::fill_opening(const OpeningInput& given, quantity::OriginId where, const std::string& label, Opening& out)
 {
     const bool door = out.kind == Opening::Kind::door;
     if (door != static_cast<bool>(given.u_value) || door == static_cast<bool>(given.glazing))
@@ -83,7 +107,7 @@ void Resolver::fill_opening(const OpeningInput& given, quantity::OriginId where,
         out.glazing = find("glazing", given.glazing, building_.glazings, [](const NamedGlazing& g) {
                           return g.values.name;
                       }).value_or(0);
-    if (!door && !given.to) out.shade = shade_of(given);
+    if (!door && !given.to) out.shade = shade_of(work_, given);
     set_open_share(given, label, out);
     if ((door || given.to) && given.shade)
         problem(codes::contradiction, given.shade.origin,
@@ -91,7 +115,7 @@ void Resolver::fill_opening(const OpeningInput& given, quantity::OriginId where,
 }
 
 /// How much of the time a door to outdoors stands open.
-void Resolver::set_open_share(const OpeningInput& given, const std::string& label, Opening& out)
+void Openings::set_open_share(const OpeningInput& given, const std::string& label, Opening& out)
 {
     if (!given.opened_per_hour && !given.open_for) return;
     const quantity::OriginId where = given.opened_per_hour ? given.opened_per_hour.origin : given.open_for.origin;
@@ -109,7 +133,7 @@ void Resolver::set_open_share(const OpeningInput& given, const std::string& labe
 }
 
 /// Where the size of an opening is said, if it is, in one of three ways.
-std::optional<quantity::OriginId> Resolver::size_of_opening(const OpeningInput& given, std::size_t room)
+std::optional<quantity::OriginId> Openings::size_of_opening(const OpeningInput& given, std::size_t room)
 {
     const bool by_sides = given.width || given.height;
     const int ways = (by_sides ? 1 : 0) + (given.area ? 1 : 0) + (given.share ? 1 : 0);
@@ -131,7 +155,7 @@ std::optional<quantity::OriginId> Resolver::size_of_opening(const OpeningInput& 
     return std::nullopt;
 }
 
-void Resolver::add_opening(const OpeningInput& given, std::size_t room)
+void Openings::add_opening(const OpeningInput& given, std::size_t room)
 {
     const auto where = size_of_opening(given, room);
     if (!where) return;
@@ -158,5 +182,14 @@ void Resolver::add_opening(const OpeningInput& given, std::size_t room)
     to_place_[static_cast<std::size_t>(surface - building_.surfaces.data())].push_back(
         {&given, *where, label, std::move(out)});
 }
+
+void Openings::add_all()
+{
+    for (std::size_t r = 0; r < input_.rooms.size(); ++r)
+        for (const OpeningInput& opening : input_.rooms[r].openings) add_opening(opening, r);
+    place_openings(work_, to_place_);
+}
+
+void add_openings(Work& work, FaceNames& names) { Openings{work, names}.add_all(); }
 
 } // namespace venture::resolve

@@ -1,4 +1,4 @@
-/// Outlines of rooms: read, placed, brought to wall centre lines, and mended.
+#include <venture/resolve/outlines.hpp>
 
 #include <algorithm>
 #include <map>
@@ -7,7 +7,10 @@
 #include <venture/plan/placing.hpp>
 #include <venture/plan/plan_lines.hpp>
 #include <venture/plan/walk.hpp>
-#include <venture/resolve/resolver.hpp>
+#include <venture/plan/walls.hpp>
+#include <venture/resolve/pass.hpp>
+#include <venture/resolve/solids.hpp>
+#include <venture/resolve/surface_build_ups.hpp>
 
 namespace venture::resolve {
 
@@ -15,21 +18,29 @@ namespace codes = quantity::codes;
 using quantity::Kind;
 using quantity::Severity;
 
-quantity::Problem& Resolver::finding(Severity severity, std::string_view code, quantity::OriginId where,
-                                     const std::string& subject, std::string message, std::string hint)
-{
-    const auto place = input_.origins.place_behind(where).kind;
-    if (place == quantity::OriginKind::default_value || place == quantity::OriginKind::unknown)
-        for (const RoomInput& room : input_.rooms) // nobody said it: the room is where to look
-            if (room.name && subject == "room/" + *room.name) where = room.name.origin;
-    quantity::Problem& out = problem(code, where, std::move(message), std::move(hint));
-    out.severity = severity;
-    out.subject = subject;
-    return out;
-}
+namespace {
+
+class Outlines : Pass {
+public:
+    explicit Outlines(Work& work) : Pass{work} {}
+    [[nodiscard]] std::vector<RoomOutline> find_outlines();
+    void add_obstructions();
+
+private:
+    template <class Record>
+    [[nodiscard]] Ring outline_of(std::string_view what, const Record& record);
+    [[nodiscard]] Ring walked(const RoomInput& room);
+    [[nodiscard]] Ring mended_points(const Ring& ring, quantity::OriginId where, const std::string& subject);
+    void place_outlines(std::vector<RoomOutline>& outlines);
+    void move_to_centre_lines(std::vector<PlanRoom>& rooms);
+    void mend(std::vector<PlanRoom>& rooms);
+    void cut_holes(const std::vector<PlanRoom>& rooms, std::vector<RoomOutline>& outlines) const;
+};
+
+} // namespace
 
 /// Corners that stand twice, as nearly as the plan's tolerance tells.
-Ring Resolver::mended_points(const Ring& ring, quantity::OriginId where, const std::string& subject)
+Ring Outlines::mended_points(const Ring& ring, quantity::OriginId where, const std::string& subject)
 {
     double doubled_m = 0.0;
     const double within = std::min(value_of(input_.plan.tolerance), 0.005); // a pier may be as thin as the tolerance
@@ -44,7 +55,7 @@ Ring Resolver::mended_points(const Ring& ring, quantity::OriginId where, const s
 }
 
 /// The outline of a room that was walked round, from its `at`.
-Ring Resolver::walked(const RoomInput& room)
+Ring Outlines::walked(const RoomInput& room)
 {
     if (room.corners || room.size) {
         problem(codes::contradiction, room.walk.origin, "walk: stands beside size or corners", "give one of them");
@@ -90,7 +101,7 @@ Ring Resolver::walked(const RoomInput& room)
 
 /// @param what  "room", as messages call it
 template <class Record>
-Ring Resolver::outline_of(std::string_view what, const Record& record)
+Ring Outlines::outline_of(std::string_view what, const Record& record)
 {
     if constexpr (requires { record.walk; }) {
         if (record.walk) {
@@ -133,9 +144,9 @@ Ring Resolver::outline_of(std::string_view what, const Record& record)
     return ring;
 }
 
-void Resolver::add_obstructions()
+void Outlines::add_obstructions()
 {
-    if (!numbers_sound_) return;
+    if (!work_.numbers_sound) return;
     for (const ObstructionInput& given : input_.obstructions) {
         Obstruction out{.name = value_of(given.name), .outline = outline_of("obstruction", given)};
         out.base_m = value_of(given.base);
@@ -185,7 +196,7 @@ GridPoint shift_to(const Placing& place, const Box& own, const Box& other, std::
 } // namespace
 
 /// Rooms typed against others are shifted there, once those stand.
-void Resolver::place_outlines(std::vector<RoomOutline>& outlines)
+void Outlines::place_outlines(std::vector<RoomOutline>& outlines)
 {
     struct Waiting {
         std::size_t room;
@@ -214,7 +225,7 @@ void Resolver::place_outlines(std::vector<RoomOutline>& outlines)
         return std::ranges::any_of(waiting, [&](const Waiting& w) { return w.room == room; });
     };
     const bool inside = value_of(input_.plan.dimensions) == "inside faces";
-    const std::int64_t gap = inside ? to_grid(thickness_of(input_.fabric.inner_wall)) : 0;
+    const std::int64_t gap = inside ? to_grid(thickness_of(building_, input_.fabric.inner_wall)) : 0;
     while (!waiting.empty()) {
         const auto next = std::ranges::find_if(waiting, [&](const Waiting& w) { return !is_waiting(w.other); });
         if (next == waiting.end()) {
@@ -239,7 +250,7 @@ void Resolver::place_outlines(std::vector<RoomOutline>& outlines)
 }
 
 /// Lines typed to faces become centre lines: across a gap to another room by half of it, else by half of the wall.
-void Resolver::move_to_centre_lines(std::vector<PlanRoom>& rooms)
+void Outlines::move_to_centre_lines(std::vector<PlanRoom>& rooms)
 {
     const std::string dimensions = value_of(input_.plan.dimensions);
     if (dimensions == "centre lines") return;
@@ -258,7 +269,8 @@ void Resolver::move_to_centre_lines(std::vector<PlanRoom>& rooms)
                 return true;
         return false;
     };
-    const double inner_m = thickness_of(input_.fabric.inner_wall), tolerance_m = value_of(input_.plan.tolerance);
+    const double inner_m = thickness_of(building_, input_.fabric.inner_wall),
+                 tolerance_m = value_of(input_.plan.tolerance);
     std::vector<Ring> out;
     for (std::size_t r = 0; r < rooms.size(); ++r) {
         const Ring& ring = rooms[r].ring;
@@ -281,7 +293,7 @@ void Resolver::move_to_centre_lines(std::vector<PlanRoom>& rooms)
             if (!gap && is_within_another(r))
                 by_m[i] = inside ? 0.5 * inner_m : 0.0;
             else if (!gap)
-                by_m[i] = (inside ? 0.5 : -0.5) * outside_wall_m(input_.rooms[r], names[i]);
+                by_m[i] = (inside ? 0.5 : -0.5) * outside_wall_m(work_, input_.rooms[r], names[i]);
             else if (inside)
                 by_m[i] = 0.5 * *gap;
             if (gap && inside && r < across && std::abs(*gap - inner_m) > tolerance_m)
@@ -304,7 +316,7 @@ void Resolver::move_to_centre_lines(std::vector<PlanRoom>& rooms)
 }
 
 /// Walls nearly in line are brought into line, and told.
-void Resolver::mend(std::vector<PlanRoom>& rooms)
+void Outlines::mend(std::vector<PlanRoom>& rooms)
 {
     std::vector<std::vector<std::string>> names;
     for (const PlanRoom& room : rooms)
@@ -318,10 +330,10 @@ void Resolver::mend(std::vector<PlanRoom>& rooms)
 }
 
 /// A room that stands within another one from its floor to its ceiling is a hole in that one.
-void Resolver::cut_holes(const std::vector<PlanRoom>& rooms, std::vector<RoomOutline>& outlines) const
+void Outlines::cut_holes(const std::vector<PlanRoom>& rooms, std::vector<RoomOutline>& outlines) const
 {
     const bool inside = value_of(input_.plan.dimensions) == "inside faces";
-    const double inner_m = thickness_of(input_.fabric.inner_wall);
+    const double inner_m = thickness_of(building_, input_.fabric.inner_wall);
     std::vector<std::optional<Box>> boxes(rooms.size());
     for (std::size_t r = 0; r < rooms.size(); ++r)
         if (outlines[r].on_plan && !rooms[r].ring.empty())
@@ -343,17 +355,17 @@ void Resolver::cut_holes(const std::vector<PlanRoom>& rooms, std::vector<RoomOut
         }
 }
 
-std::vector<Resolver::RoomOutline> Resolver::find_outlines()
+std::vector<RoomOutline> Outlines::find_outlines()
 {
     std::vector<RoomOutline> outlines(input_.rooms.size());
-    if (!numbers_sound_) return outlines;
+    if (!work_.numbers_sound) return outlines;
     std::map<std::string, const StoreyInput*> storeys;
     for (const StoreyInput& storey : input_.storeys) storeys[value_of(storey.name)] = &storey;
     for (std::size_t r = 0; r < outlines.size(); ++r) {
         const RoomInput& given = input_.rooms[r];
         if (is_given_by_faces(given)) {
             const auto storey = storeys.find(value_of(given.storey));
-            outlines[r] = enclosed(given, storey == storeys.end() ? 0.0 : value_of(storey->second->level));
+            outlines[r] = enclosed(work_, given, storey == storeys.end() ? 0.0 : value_of(storey->second->level));
             continue;
         }
         outlines[r].ring = outline_of("room", given);
@@ -380,5 +392,9 @@ std::vector<Resolver::RoomOutline> Resolver::find_outlines()
     cut_holes(rooms, outlines);
     return outlines;
 }
+
+std::vector<RoomOutline> find_outlines(Work& work) { return Outlines{work}.find_outlines(); }
+
+void add_obstructions(Work& work) { Outlines{work}.add_obstructions(); }
 
 } // namespace venture::resolve

@@ -1,9 +1,9 @@
-/// Walls between rooms: which way round they stand, and how far those go that are shared with a neighbour's like room.
+#include <venture/resolve/partitions.hpp>
 
 #include <algorithm>
 #include <set>
 
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/surface_build_ups.hpp>
 
 namespace venture::resolve {
 
@@ -24,7 +24,7 @@ bool adjoins_room(const Surface& s) { return s.beyond.kind == Neighbour::Kind::r
 } // namespace
 
 /// The same layers the other way round, as one more build-up; itself where that makes no difference.
-std::size_t Resolver::turned_round(std::size_t build_up)
+std::size_t Partitions::turned_round(std::size_t build_up)
 {
     if (is_symmetric(building_.build_ups[build_up].layers)) return build_up;
     const auto [known, is_new] = turned_.try_emplace(build_up, building_.build_ups.size());
@@ -38,8 +38,8 @@ std::size_t Resolver::turned_round(std::size_t build_up)
 }
 
 /// Layers run from outside to inside of the room that names the build-up, whichever of the two the surface stands in.
-void Resolver::set_build_up_as_seen_from(std::size_t room, std::size_t build_up, Surface& surface,
-                                         const Given<std::string>& typed)
+void Partitions::set_build_up_as_seen_from(std::size_t room, std::size_t build_up, Surface& surface,
+                                           const Given<std::string>& typed)
 {
     const std::size_t seen = room == surface.room ? build_up : turned_round(build_up);
     if (surface.build_up != no_build_up && surface.build_up != seen) {
@@ -58,14 +58,14 @@ void Resolver::set_build_up_as_seen_from(std::size_t room, std::size_t build_up,
 }
 
 /// Whether two faces of rooms without a place are the two sides of one wall.
-bool Resolver::name_each_other(const Surface& a, const Surface& b) const
+bool Partitions::name_each_other(const Surface& a, const Surface& b) const
 {
     return adjoins_room(a) && adjoins_room(b) && !building_.rooms[a.room].on_plan && a.room == b.beyond.room &&
            b.room == a.beyond.room && b.attitude == opposite(a.attitude);
 }
 
 /// What the side that goes says of the wall goes over to the one that stays, which is the smaller.
-void Resolver::join_sides(Surface& stays, const Surface& goes)
+void Partitions::join_sides(Surface& stays, const Surface& goes)
 {
     const Room &other = building_.rooms[goes.room], &own = building_.rooms[stays.room];
     if (goes.build_up != no_build_up)
@@ -82,7 +82,7 @@ void Resolver::join_sides(Surface& stays, const Surface& goes)
 }
 
 /// Two rooms without a place that name each other share one wall.
-void Resolver::join_stated_pairs()
+void Partitions::join_stated_pairs()
 {
     std::vector<Surface>& all = building_.surfaces;
     std::set<std::size_t> gone;
@@ -103,12 +103,12 @@ void Resolver::join_stated_pairs()
 
 /// Build-ups that [fabric] names. A wall between two rooms that differs from side to side and of which nobody said which
 /// way it faces has one half of its area each way, so that nothing hangs on which room is looked at first.
-void Resolver::give_both_ways()
+void Partitions::give_both_ways()
 {
     std::map<std::size_t, std::vector<std::string>> open; // by build-up: walls
     for (Surface& s : building_.surfaces) {
         if (s.build_up != no_build_up) continue;
-        set_build_up(s);
+        set_build_up(work_, s);
         if (!adjoins_room(s) || s.attitude != Attitude::wall || s.build_up == no_build_up) continue;
         const std::size_t turned = turned_round(s.build_up);
         if (turned == s.build_up) continue;
@@ -130,7 +130,7 @@ void Resolver::give_both_ways()
 }
 
 /// Behind a party wall stands a room like this one: nothing flows through its middle, and each side counts its half.
-void Resolver::end_party_walls_in_the_middle()
+void Partitions::end_party_walls_in_the_middle()
 {
     std::map<std::size_t, std::size_t> halves;
     for (Surface& s : building_.surfaces) {

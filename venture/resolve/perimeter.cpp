@@ -1,15 +1,36 @@
-/// A room cut into perimeter and core: parts that are rooms by themselves, with open boundaries between them.
+#include <venture/resolve/perimeter.hpp>
 
 #include <algorithm>
 #include <cmath>
 
+#include <venture/plan/walls.hpp>
+#include <venture/resolve/face_names.hpp>
 #include <venture/resolve/faces.hpp>
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/pass.hpp>
 #include <venture/resolve/slopes.hpp>
 
 namespace venture::resolve {
 
 namespace codes = quantity::codes;
+
+namespace {
+
+class Perimeters : Pass {
+public:
+    explicit Perimeters(Work& work) : Pass{work} {}
+    void cut_perimeters(std::vector<RoomOutline>& outlines);
+    void open_between_parts();
+
+private:
+    [[nodiscard]] std::vector<CeilingSlope> distances_from(const RoomInput& room, const Ring& ring);
+    void take_share(const Record& part, double share);
+    [[nodiscard]] RoomInput part_of(const RoomInput& room, const std::string& name, const Ring& ring,
+                                    const Ring& whole);
+    static void share_out_openings(const RoomInput& room, const Ring& whole,
+                                   std::vector<std::pair<RoomInput, RoomOutline>>& parts);
+};
+
+} // namespace
 
 namespace {
 
@@ -51,7 +72,7 @@ bool has_face(const Ring& part, const Ring& whole, const std::string& name)
 } // namespace
 
 /// How far a point of the plan lies from each wall along which there is to be a zone, as a plane over the plan.
-std::vector<CeilingSlope> Resolver::distances_from(const RoomInput& room, const Ring& ring)
+std::vector<CeilingSlope> Perimeters::distances_from(const RoomInput& room, const Ring& ring)
 {
     const std::vector<std::string> walls = wall_names({ring, {}});
     std::vector<CeilingSlope> out;
@@ -76,7 +97,7 @@ std::vector<CeilingSlope> Resolver::distances_from(const RoomInput& room, const 
 }
 
 /// Of values that are of the room as a whole.
-void Resolver::take_share(const Record& part, double share)
+void Perimeters::take_share(const Record& part, double share)
 {
     quantity::for_each_record_in(part, [&](const Record& record) {
         for (const Key& key : record.keys()) {
@@ -88,7 +109,7 @@ void Resolver::take_share(const Record& part, double share)
 }
 
 /// One part: what is stated for the whole room by its share of the floor, and what is stated for faces that it has.
-RoomInput Resolver::part_of(const RoomInput& room, const std::string& name, const Ring& ring, const Ring& whole)
+RoomInput Perimeters::part_of(const RoomInput& room, const std::string& name, const Ring& ring, const Ring& whole)
 {
     RoomInput part = room;
     part.name.value = name;
@@ -106,7 +127,7 @@ RoomInput Resolver::part_of(const RoomInput& room, const std::string& name, cons
     return part;
 }
 
-void Resolver::cut_perimeters(std::vector<RoomOutline>& outlines)
+void Perimeters::cut_perimeters(std::vector<RoomOutline>& outlines)
 {
     std::vector<RoomInput> rooms;
     std::vector<RoomOutline> cut;
@@ -116,7 +137,7 @@ void Resolver::cut_perimeters(std::vector<RoomOutline>& outlines)
         const auto keep = [&] {
             rooms.push_back(room);
             cut.push_back(outline);
-            cut_from_.push_back(r);
+            work_.cut_from.push_back(r);
         };
         if (static_cast<bool>(room.perimeter) != static_cast<bool>(room.perimeter_on))
             problem(codes::contradiction, room.perimeter ? room.perimeter.origin : room.name.origin,
@@ -152,17 +173,17 @@ void Resolver::cut_perimeters(std::vector<RoomOutline>& outlines)
         for (auto& [part, its_outline] : parts) {
             rooms.push_back(std::move(part));
             cut.push_back(std::move(its_outline));
-            cut_from_.push_back(r);
+            work_.cut_from.push_back(r);
         }
     }
-    input_.rooms = std::move(rooms);
+    work_.input.rooms = std::move(rooms);
     outlines = std::move(cut);
 }
 
 /// Each opening to the part that has its wall, the zone along it before the ends of others; what leads to other rooms, comes
 /// from them or looks up, to the largest part.
-void Resolver::share_out_openings(const RoomInput& room, const Ring& whole,
-                                  std::vector<std::pair<RoomInput, RoomOutline>>& parts)
+void Perimeters::share_out_openings(const RoomInput& room, const Ring& whole,
+                                    std::vector<std::pair<RoomInput, RoomOutline>>& parts)
 {
     for (auto& [part, outline] : parts) {
         part.openings.clear();
@@ -187,11 +208,12 @@ void Resolver::share_out_openings(const RoomInput& room, const Ring& whole,
 }
 
 /// Walls between parts of one room are none: air goes through them both ways.
-void Resolver::open_between_parts()
+void Perimeters::open_between_parts()
 {
     constexpr double air_m3_per_s_m2 = 0.05; // our assumption: 0.1 m/s through half of the boundary, out and in
     std::erase_if(building_.surfaces, [&](const Surface& s) {
-        if (s.beyond.kind != Neighbour::Kind::room || cut_from_[s.room] != cut_from_[s.beyond.room]) return false;
+        if (s.beyond.kind != Neighbour::Kind::room || work_.cut_from[s.room] != work_.cut_from[s.beyond.room])
+            return false;
         building_.open_boundaries.push_back({s.room, s.beyond.room, s.plan_start, s.plan_end, s.gross_m2});
         building_.transfer_air.push_back({.from = s.beyond.room,
                                           .to = s.room,
@@ -201,5 +223,9 @@ void Resolver::open_between_parts()
         return true;
     });
 }
+
+void cut_perimeters(Work& work, std::vector<RoomOutline>& outlines) { Perimeters{work}.cut_perimeters(outlines); }
+
+void open_between_parts(Work& work) { Perimeters{work}.open_between_parts(); }
 
 } // namespace venture::resolve

@@ -1,16 +1,26 @@
-/// Rooms that do not stand yet or no longer, and rooms left out.
+#include <venture/resolve/phases.hpp>
 
 #include <algorithm>
 
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/pass.hpp>
 
 namespace venture::resolve {
 
 namespace codes = quantity::codes;
 using quantity::Severity;
 
+namespace {
+
+class Phases : Pass {
+public:
+    explicit Phases(Work& work) : Pass{work} {}
+    void drop_absent_rooms(std::vector<RoomOutline>& outlines);
+};
+
+} // namespace
+
 /// Takes out the rooms that do not stand in the project's phase; walls to where they would be are to outdoors.
-void Resolver::drop_absent_rooms(std::vector<RoomOutline>& outlines)
+void Phases::drop_absent_rooms(std::vector<RoomOutline>& outlines)
 {
     const bool existing = input_.project.phase && *input_.project.phase == "existing";
     const std::string_view absent = existing ? "new" : "to be removed";
@@ -24,10 +34,10 @@ void Resolver::drop_absent_rooms(std::vector<RoomOutline>& outlines)
             gone.push_back(value_of(input_.rooms[r].name));
             continue;
         }
-        rooms.push_back(std::move(input_.rooms[r]));
+        rooms.push_back(std::move(work_.input.rooms[r]));
         kept.push_back(std::move(outlines[r]));
     }
-    input_.rooms = std::move(rooms);
+    work_.input.rooms = std::move(rooms);
     outlines = std::move(kept);
     if (gone.empty()) return;
     finding(Severity::note, codes::other_phase, where, "project",
@@ -38,7 +48,7 @@ void Resolver::drop_absent_rooms(std::vector<RoomOutline>& outlines)
 }
 
 /// A room left out stands as a shell: leaky, furnished, and nothing else.
-void Resolver::leave_out(const RoomInput& given, Room& room)
+void leave_out(const RoomInput& given, Room& room)
 {
     if (!given.leave_out || *given.leave_out != "yes") return;
     room.left_out = true;
@@ -54,5 +64,7 @@ void Resolver::leave_out(const RoomInput& given, Room& room)
           &use.ventilation_m3_per_s})
         *value = {0.0, given.leave_out.origin};
 }
+
+void drop_absent_rooms(Work& work, std::vector<RoomOutline>& outlines) { Phases{work}.drop_absent_rooms(outlines); }
 
 } // namespace venture::resolve

@@ -1,11 +1,9 @@
-/// What of a place on earth and its seasons can hardly be meant.
+#include <venture/resolve/place.hpp>
 
 #include <algorithm>
 #include <cmath>
 
-#include <fmt/format.h>
-
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/pass.hpp>
 
 namespace venture::resolve {
 
@@ -15,12 +13,23 @@ using quantity::Severity;
 
 namespace {
 
+class PlaceFindings : Pass {
+public:
+    explicit PlaceFindings(Work& work) : Pass{work} {}
+    void look_at_place();
+    void look_at_seasons();
+};
+
+} // namespace
+
+namespace {
+
 constexpr double tropics_deg = 15.0; ///< between them no season is winter
 
 } // namespace
 
 /// Latitude and longitude of each other, a longitude of the other sign, metres that were feet.
-void Resolver::look_at_place()
+void PlaceFindings::look_at_place()
 {
     const SiteInput& s = input_.site;
     if (!s.latitude || !s.longitude || !s.time_zone) return;
@@ -51,7 +60,7 @@ void Resolver::look_at_place()
 }
 
 /// Summer time in winter, and cooling that is designed for winter alone.
-void Resolver::look_at_seasons()
+void PlaceFindings::look_at_seasons()
 {
     const double latitude = building_.site.place.latitude_deg;
     if (std::abs(latitude) < tropics_deg) return;
@@ -74,5 +83,9 @@ void Resolver::look_at_seasons()
                         quantity::listed(names, 12), south ? "south" : "north"),
             "add the months of summer");
 }
+
+void look_at_place(Work& work) { PlaceFindings{work}.look_at_place(); }
+
+void look_at_seasons(Work& work) { PlaceFindings{work}.look_at_seasons(); }
 
 } // namespace venture::resolve

@@ -1,16 +1,41 @@
-/// What is odd about single rooms that are complete: nothing here is wrong by itself, all of it deserves a look.
+#include <venture/resolve/room_findings.hpp>
 
 #include <algorithm>
 #include <array>
 #include <cmath>
 
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/pass.hpp>
+#include <venture/resolve/types.hpp>
 
 namespace venture::resolve {
 
 namespace codes = quantity::codes;
 using quantity::Kind;
 using quantity::Severity;
+
+namespace {
+
+class RoomFindings : Pass {
+public:
+    explicit RoomFindings(Work& work) : Pass{work} {}
+    void look_over();
+
+private:
+    void look_at_glass();
+    void look_at_size(const Room& room);
+    void look_at_gains(const Room& room);
+    void look_at_moisture(const Room& room);
+    void look_at_heat_and_air(const Room& room);
+    void look_at_air(const Room& room);
+    void look_at_people(const Room& room);
+    void look_at_name(const Room& room);
+    void look_at_sliding();
+
+    using Rule = void (RoomFindings::*)(const Room&);
+    static const Rule rules[];
+};
+
+} // namespace
 
 namespace {
 
@@ -54,7 +79,7 @@ std::optional<std::size_t> use_in(std::string_view name)
 
 } // namespace
 
-void Resolver::look_at_glass()
+void RoomFindings::look_at_glass()
 {
     constexpr double most = 0.9;
     for (const Surface& s : building_.surfaces) {
@@ -71,7 +96,7 @@ void Resolver::look_at_glass()
     }
 }
 
-void Resolver::look_at_gains(const Room& room)
+void RoomFindings::look_at_gains(const Room& room)
 {
     struct Limit {
         Gain::Kind kind;
@@ -99,7 +124,7 @@ void Resolver::look_at_gains(const Room& room)
 }
 
 /// A pool gives off 0.1 g/s for each square metre of it.
-void Resolver::look_at_moisture(const Room& room)
+void RoomFindings::look_at_moisture(const Room& room)
 {
     constexpr double most_kg_per_s_m2 = 2e-4;
     double kg_per_s = 0.0;
@@ -118,7 +143,7 @@ void Resolver::look_at_moisture(const Room& room)
 }
 
 /// Millimetres typed as metres, feet as metres.
-void Resolver::look_at_size(const Room& room)
+void RoomFindings::look_at_size(const Room& room)
 {
     constexpr double least_m2 = 0.5, most_m2 = 20000.0, most_m = 60.0;
     const auto told = [&](const std::string& what) {
@@ -133,11 +158,11 @@ void Resolver::look_at_size(const Room& room)
 }
 
 /// Gains at full that the outdoor air of a room nobody cools would have to be warmed by far to carry off.
-void Resolver::look_at_heat_and_air(std::size_t r)
+void RoomFindings::look_at_heat_and_air(const Room& room)
 {
     constexpr double most_K = 40.0, air_J_per_m3K = 1200.0, least_W_per_m2 = 5.0;
-    const Room& room = building_.rooms[r];
     if (room.use.cooling_setpoint_C) return;
+    const auto r = static_cast<std::size_t>(&room - building_.rooms.data());
     double watts = 0.0;
     for (const Gain& gain : room.use.gains) watts += gain.sensible_W();
     double flow =
@@ -145,7 +170,7 @@ void Resolver::look_at_heat_and_air(std::size_t r)
     for (const TransferAir& air : building_.transfer_air)
         if (air.to == r || (air.both_ways && air.from == r)) flow += air.flow_m3_per_s;
     if (watts < least_W_per_m2 * room.floor_area_m2 || watts <= most_K * air_J_per_m3K * flow) return;
-    const auto type = types_of(input_.rooms[r]);
+    const auto type = types_of(input_, input_.rooms[r]);
     finding(
         Severity::warning, codes::air_for_heat, room.origin, "room/" + room.name,
         fmt::format("room '{}'{}: {} of gains at full against {} of air, which would have to get {} warmer to carry "
@@ -157,7 +182,7 @@ void Resolver::look_at_heat_and_air(std::size_t r)
         .cause = type.empty() ? std::string{} : fmt::format("gains against air of '{}'", value_of(type.front()->name));
 }
 
-void Resolver::look_at_air(const Room& room)
+void RoomFindings::look_at_air(const Room& room)
 {
     const Use& use = room.use;
     const double by_plan = room.outdoor_air_by_plan_m3_per_s(), people = use.people.value;
@@ -191,7 +216,7 @@ void Resolver::look_at_air(const Room& room)
             "check the unit: air changes an hour, L/s or m3/h");
 }
 
-void Resolver::look_at_name(const Room& room)
+void RoomFindings::look_at_name(const Room& room)
 {
     const auto named = use_in(room.name), typed = use_in(room.type);
     if (!named || !typed || *named == *typed) return;
@@ -199,7 +224,7 @@ void Resolver::look_at_name(const Room& room)
             fmt::format("room '{}' is of the type '{}'", room.name, room.type), "change its type, or its name");
 }
 
-void Resolver::look_at_people(const Room& room)
+void RoomFindings::look_at_people(const Room& room)
 {
     const bool served = room.use.heating_setpoint_C || room.use.cooling_setpoint_C || room.heating_load_W ||
                         room.sensible_load_W || room.latent_load_W;
@@ -211,7 +236,7 @@ void Resolver::look_at_people(const Room& room)
 }
 
 /// Set-points that follow a profile of shares: between them and the set-back they slide.
-void Resolver::look_at_sliding()
+void RoomFindings::look_at_sliding()
 {
     std::set<std::size_t> told;
     const auto look = [&](const Room& room, std::string_view what, const std::optional<Sourced<double>>& setpoint,
@@ -241,5 +266,22 @@ void Resolver::look_at_sliding()
         look(room, "cooling", room.use.cooling_setpoint_C, room.use.cooling_setback, given.cooling_profile.origin);
     }
 }
+
+const RoomFindings::Rule RoomFindings::rules[] = {
+    &RoomFindings::look_at_size,         &RoomFindings::look_at_gains, &RoomFindings::look_at_moisture,
+    &RoomFindings::look_at_heat_and_air, &RoomFindings::look_at_air,   &RoomFindings::look_at_people,
+    &RoomFindings::look_at_name,
+};
+
+void RoomFindings::look_over()
+{
+    look_at_glass();
+    for (const Room& room : building_.rooms)
+        for (const Rule& rule : rules)
+            if (!room.left_out) (this->*rule)(room);
+    look_at_sliding();
+}
+
+void look_over_rooms(Work& work) { RoomFindings{work}.look_over(); }
 
 } // namespace venture::resolve

@@ -1,8 +1,20 @@
+#include <venture/resolve/rooms.hpp>
+
 #include <algorithm>
 
+#include <venture/resolve/calendars.hpp>
+#include <venture/resolve/dwelling.hpp>
 #include <venture/resolve/faces.hpp>
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/gains.hpp>
+#include <venture/resolve/outlines.hpp>
+#include <venture/resolve/overlaps.hpp>
+#include <venture/resolve/pass.hpp>
+#include <venture/resolve/perimeter.hpp>
+#include <venture/resolve/phases.hpp>
+#include <venture/resolve/room_use.hpp>
 #include <venture/resolve/slopes.hpp>
+#include <venture/resolve/solids.hpp>
+#include <venture/resolve/types.hpp>
 
 namespace venture::resolve {
 
@@ -10,160 +22,29 @@ namespace codes = quantity::codes;
 using quantity::Kind;
 using quantity::Severity;
 
-std::optional<Setback> Resolver::setback_of(const Given<double>& temperature, const Given<std::string>& profile,
-                                            const Given<double>& ramp)
-{
-    if (!temperature) return std::nullopt;
-    return Setback{sourced(temperature), profile_called(profile), value_of(ramp)};
-}
-
-Use Resolver::use_of(const UseInput& given)
-{
-    const auto if_typed = [](const Given<double>& value) {
-        return value ? std::optional{sourced(value)} : std::nullopt;
-    };
-    return {.heating_setpoint_C = if_typed(given.heating_setpoint),
-            .cooling_setpoint_C = if_typed(given.cooling_setpoint),
-            .humidity_limit = if_typed(given.humidity_limit),
-            .heating_setback = setback_of(given.heating_setback, given.heating_profile, given.preheating),
-            .cooling_setback = setback_of(given.cooling_setback, given.cooling_profile, given.precooling),
-            .stratification_K = value_of(given.stratification),
-            .moisture_buffer = value_of(given.moisture_buffer),
-            .control_operative = value_of(given.control) != "air",
-            .people = sourced(given.people),
-            .sensible_per_person_W = sourced(given.sensible_per_person),
-            .latent_per_person_W = sourced(given.latent_per_person),
-            .lighting_W_per_m2 = sourced(given.lighting),
-            .equipment_W_per_m2 = sourced(given.equipment),
-            .equipment_W = sourced(given.equipment_power),
-            .moisture_kg_per_s = sourced(given.moisture),
-            .infiltration_per_h = sourced(given.infiltration),
-            .infiltration_summer_per_h =
-                given.infiltration_summer ? sourced(given.infiltration_summer) : sourced(given.infiltration),
-            .ventilation_per_person_m3_per_s = sourced(given.ventilation_per_person),
-            .ventilation_per_area_m_per_s = sourced(given.ventilation_per_area),
-            .ventilation_per_h = sourced(given.ventilation_rate),
-            .ventilation_m3_per_s = sourced(given.ventilation_flow),
-            .furniture_J_per_m2K = sourced(given.furniture),
-            .heating_limit_W = if_typed(given.heating_limit),
-            .cooling_limit_W = if_typed(given.cooling_limit),
-            .radiant_share = sourced(given.radiant_share),
-            .people_profile = profile_called(given.people_profile),
-            .lighting_profile = profile_called(given.lighting_profile),
-            .equipment_profile = profile_called(given.equipment_profile),
-            .moisture_profile = profile_called(given.moisture_profile),
-            .ventilation_profile = profile_called(given.ventilation_profile),
-            .heated_by = sourced(given.heated_by),
-            .cooled_by = sourced(given.cooled_by)};
-}
-
 namespace {
 
-constexpr std::string_view says_of_others = "hours"; ///< a key that stands for three others, which are looked at
+class Rooms : Pass {
+public:
+    explicit Rooms(Work& work) : Pass{work} {}
+    void add_rooms();
+    void check_air_balance();
+
+private:
+    void add_room(RoomInput& given, const RoomOutline& outline);
+    void add_slopes(const RoomInput& given, Room& room);
+    void take_out_voids(const RoomInput& given, Room& room);
+    void tell_near_miss(const NearMiss& miss);
+    void add_transfer_air(const TransferAirInput& given, std::size_t room);
+    void set_typed_loads(const RoomInput& given, Room& room);
+    void set_thermostat(const Given<std::string>& governing, std::size_t room);
+
+    RoomTypes types_{work_};
+};
 
 } // namespace
 
-void Resolver::count_origins(const UseInput& given, Room& room) const
-{
-    const ConstRecord use{given};
-    for (const Key& key : use.keys()) {
-        if (!use.is_given(key) || key.spec.name == says_of_others) continue;
-        const auto kind = input_.origins.at(use.origin(key)).kind;
-        if (kind == quantity::OriginKind::inherited)
-            ++room.values_by_type;
-        else if (kind == quantity::OriginKind::default_value)
-            ++room.values_by_default;
-        else
-            ++room.values_given;
-    }
-}
-
-namespace {
-
-std::string as_text(const ConstRecord& record, const Key& key)
-{
-    return key.shape == quantity::ValueShape::number ? quantity::print_quantity(*record.at<double>(key), key.spec.kind)
-                                                     : fmt::format("'{}'", *record.at<std::string>(key));
-}
-
-bool is_equal(const ConstRecord& a, const ConstRecord& b, const Key& key)
-{
-    return key.shape == quantity::ValueShape::number ? *a.at<double>(key) == *b.at<double>(key)
-                                                     : *a.at<std::string>(key) == *b.at<std::string>(key);
-}
-
-} // namespace
-
-/// What a room says itself although its type does.
-void Resolver::list_overruled(const RoomInput& given, Room& room) const
-{
-    const ConstRecord own{given.use};
-    for (const RoomTypeInput* type : types_of(given)) {
-        const ConstRecord theirs{type->use};
-        for (const Key& key : own.keys()) {
-            if (key.spec.name == says_of_others || !own.is_given(key) || !theirs.is_given(key)) continue;
-            const auto kind = input_.origins.at(own.origin(key)).kind;
-            const bool typed = kind != quantity::OriginKind::inherited && kind != quantity::OriginKind::default_value;
-            if (!typed || is_equal(own, theirs, key) ||
-                std::ranges::find(room.overruled, key.spec.name, &OverruledValue::key) != room.overruled.end())
-                continue;
-            room.overruled.push_back({std::string{key.spec.name}, as_text(own, key), as_text(theirs, key)});
-        }
-    }
-}
-
-/// @param away  sign of the way in which a setback lies from its set-point
-void Resolver::check_setback(const Room& room, std::string_view what, const Given<double>& setback,
-                             const Given<std::string>& profile, const Given<double>& ramp,
-                             const std::optional<Sourced<double>>& setpoint, double away)
-{
-    const auto says = [&](quantity::OriginId where, std::string text, std::string hint) {
-        problem(codes::contradiction, where, fmt::format("room '{}' {}", room.name, text), std::move(hint));
-    };
-    if (!setback) {
-        const auto& typed = profile ? profile.origin : ramp.origin;
-        if (profile || ramp)
-            says(typed, fmt::format("says when {} holds, but has no {}_setback to go to", what, what),
-                 fmt::format("type {}_setback, or leave the others out", what));
-        return;
-    }
-    if (!setpoint)
-        says(setback.origin, fmt::format("has a {}_setback but no {} set-point", what, what),
-             fmt::format("type {}_setpoint", what));
-    else if (away * (*setback - setpoint->value) < 0.0)
-        says(setback.origin,
-             fmt::format("has a {} set-point of {} and a setback of {}, which asks for more", what,
-                         units_.text(setpoint->value, Kind::temperature), units_.text(*setback, Kind::temperature)),
-             "swap the two, or mend one");
-    if (!profile)
-        says(setback.origin, fmt::format("has a {}_setback, but no profile says when", what),
-             fmt::format("type {}_profile, the name of a [[profile]]", what));
-}
-
-void Resolver::check_use(const RoomInput& given, const Room& room)
-{
-    const Use& use = room.use;
-    if (use.heating_setpoint_C && use.cooling_setpoint_C &&
-        use.heating_setpoint_C->value > use.cooling_setpoint_C->value)
-        problem(codes::contradiction, use.cooling_setpoint_C->origin,
-                fmt::format("room '{}' would be heated to {} and cooled to {} at once", room.name,
-                            units_.text(use.heating_setpoint_C->value, Kind::temperature),
-                            units_.text(use.cooling_setpoint_C->value, Kind::temperature)),
-                "keep some kelvin between the two");
-    check_setback(room, "heating", given.use.heating_setback, given.use.heating_profile, given.use.preheating,
-                  use.heating_setpoint_C, -1.0);
-    check_setback(room, "cooling", given.use.cooling_setback, given.use.cooling_profile, given.use.precooling,
-                  use.cooling_setpoint_C, 1.0);
-    if (use.cooling_setpoint_C && input_.site.months.empty())
-        problem(codes::missing, use.cooling_setpoint_C->origin,
-                fmt::format("room '{}' is to be cooled, but the site has no design month", room.name),
-                "add [[site.month]] tables for the months that may be the hardest");
-    if (use.humidity_limit && !use.cooling_setpoint_C)
-        problem(codes::contradiction, use.humidity_limit->origin,
-                fmt::format("room '{}' has a humidity limit but no cooling set-point: nothing dries it", room.name));
-}
-
-void Resolver::add_room(RoomInput& given, const RoomOutline& outline)
+void Rooms::add_room(RoomInput& given, const RoomOutline& outline)
 {
     Room room{.name = value_of(given.name), .type = value_of(given.type), .origin = given.name.origin};
     std::optional<std::size_t> storey;
@@ -176,10 +57,9 @@ void Resolver::add_room(RoomInput& given, const RoomOutline& outline)
     if (given.storey) storey = find("storey", given.storey, building_.storeys, [](const Storey& s) { return s.name; });
     if (given.type)
         (void)find("room type", given.type, input_.room_types, [](const RoomTypeInput& t) { return value_of(t.name); });
-    room.use = use_of(given.use);
-    count_origins(given.use, room);
-    list_overruled(given, room);
-    if (!numbers_sound_ || !storey || outline.ring.empty()) return; // a length out of bounds is no shape
+    room.use = use_of(work_, given.use);
+    count_values(work_, given, room);
+    if (!work_.numbers_sound || !storey || outline.ring.empty()) return; // a length out of bounds is no shape
     room.storey = *storey;
     room.outline = {outline.ring, outline.holes};
     room.on_plan = outline.on_plan;
@@ -190,15 +70,15 @@ void Resolver::add_room(RoomInput& given, const RoomOutline& outline)
     if (!outline.faces.empty()) set_solid(room, outline);
     add_slopes(given, room);
     take_out_voids(given, room);
-    set_people(given, room);
+    set_people(work_, given, room);
     leave_out(given, room);
-    check_use(given, room);
-    check_type_fits(given, room);
+    check_use(work_, given, room);
+    types_.check_fit(given, room);
     building_.rooms.push_back(std::move(room));
 }
 
 /// Voids over ceilings and under floors are no air of the room.
-void Resolver::take_out_voids(const RoomInput& given, Room& room)
+void Rooms::take_out_voids(const RoomInput& given, Room& room)
 {
     const double voids_m = value_of(given.ceiling_void) + value_of(given.floor_void);
     const double left_m3 = room.volume_m3 - voids_m * room.floor_area_m2;
@@ -211,7 +91,7 @@ void Resolver::take_out_voids(const RoomInput& given, Room& room)
         room.volume_m3 = left_m3;
 }
 
-void Resolver::add_slopes(const RoomInput& given, Room& room)
+void Rooms::add_slopes(const RoomInput& given, Room& room)
 {
     if (!given.slopes) return;
     for (const quantity::PlacedText& text : *given.slopes) {
@@ -241,16 +121,16 @@ void Resolver::add_slopes(const RoomInput& given, Room& room)
     room.volume_m3 = volume_under_slopes_m3(room) * room.floor_area_m2 / whole_m2;
 }
 
-void Resolver::add_rooms()
+void Rooms::add_rooms()
 {
     if (input_.rooms.empty())
         problem(codes::missing, {}, "the project has no rooms", "add at least one [[room]] with name, storey and size");
     building_.dimensions =
         chosen(input_.plan.dimensions, spec_of(&PlanInput::dimensions).choices, PlanDimensions::centre_lines);
-    std::vector<RoomOutline> outlines = find_outlines();
-    cut_perimeters(outlines);
-    drop_absent_rooms(outlines);
-    for (std::size_t r = 0; r < input_.rooms.size(); ++r) add_room(input_.rooms[r], outlines[r]);
+    std::vector<RoomOutline> outlines = find_outlines(work_);
+    cut_perimeters(work_, outlines);
+    drop_absent_rooms(work_, outlines);
+    for (std::size_t r = 0; r < input_.rooms.size(); ++r) add_room(work_.input.rooms[r], outlines[r]);
     if (building_.rooms.size() != input_.rooms.size()) return;
     for (std::size_t r = 0; r < input_.rooms.size(); ++r) {
         for (const TransferAirInput& air : input_.rooms[r].transfer_air) add_transfer_air(air, r);
@@ -259,8 +139,8 @@ void Resolver::add_rooms()
         if (const Given<std::string>& over = input_.rooms[r].void_room)
             building_.rooms[r].void_room = other_room("void_room", over, r);
     }
-    spread_dwelling();
-    add_gains();
+    spread_dwelling(work_);
+    add_gains(work_);
     for (const auto& [a, b] : overlapping_rooms(building_.rooms))
         problem(codes::overlap, building_.rooms[b].origin,
                 fmt::format("rooms '{}' and '{}' stand in the same place", building_.rooms[a].name,
@@ -269,17 +149,7 @@ void Resolver::add_rooms()
     for (const NearMiss& miss : near_misses(building_.rooms)) tell_near_miss(miss);
 }
 
-/// A room that another one names, and that is not itself.
-std::optional<std::size_t> Resolver::other_room(std::string_view key, const Given<std::string>& name, std::size_t room)
-{
-    const auto found = find("room", name, building_.rooms, [](const Room& r) { return r.name; });
-    if (found != room) return found;
-    problem(codes::contradiction, name.origin, fmt::format("{}: room '{}' names itself", key, *name),
-            "name another room, or leave it out");
-    return std::nullopt;
-}
-
-void Resolver::add_transfer_air(const TransferAirInput& given, std::size_t room)
+void Rooms::add_transfer_air(const TransferAirInput& given, std::size_t room)
 {
     if (!given.from || !given.flow) return; // told already
     const auto from = other_room("transfer_air", given.from, room);
@@ -287,12 +157,12 @@ void Resolver::add_transfer_air(const TransferAirInput& given, std::size_t room)
     building_.transfer_air.push_back({.from = *from,
                                       .to = room,
                                       .flow_m3_per_s = *given.flow,
-                                      .profile = profile_called(given.profile),
+                                      .profile = profile_called(work_, given.profile),
                                       .both_ways = value_of(given.way) == "both",
                                       .origin = given.flow.origin});
 }
 
-void Resolver::set_typed_loads(const RoomInput& given, Room& room)
+void Rooms::set_typed_loads(const RoomInput& given, Room& room)
 {
     const auto take = [](const Given<double>& typed, std::optional<Sourced<double>>& onto) {
         if (typed) onto = sourced(typed);
@@ -317,7 +187,7 @@ void Resolver::set_typed_loads(const RoomInput& given, Room& room)
                 fmt::format("room '{}' is left out and has a typed load", room.name), "keep one of them");
 }
 
-void Resolver::set_thermostat(const Given<std::string>& governing, std::size_t room)
+void Rooms::set_thermostat(const Given<std::string>& governing, std::size_t room)
 {
     if (!governing) return;
     const auto other = other_room("thermostat_in", governing, room);
@@ -338,7 +208,7 @@ void Resolver::set_thermostat(const Given<std::string>& governing, std::size_t r
 }
 
 /// Air that goes on into other rooms must have come in.
-void Resolver::check_air_balance()
+void Rooms::check_air_balance()
 {
     constexpr double rounding = 1e-9;
     for (std::size_t r = 0; r < building_.rooms.size(); ++r) {
@@ -361,7 +231,7 @@ void Resolver::check_air_balance()
     }
 }
 
-void Resolver::tell_near_miss(const NearMiss& miss)
+void Rooms::tell_near_miss(const NearMiss& miss)
 {
     const Room &first = building_.rooms[miss.first], &second = building_.rooms[miss.second];
     const std::string hint = miss.above ? "heights are floor to floor"
@@ -375,5 +245,9 @@ void Resolver::tell_near_miss(const NearMiss& miss)
                 first.name, second.name, miss.above ? "above and below, across" : "across", 1000.0 * miss.gap_m),
             hint);
 }
+
+void add_rooms(Work& work) { Rooms{work}.add_rooms(); }
+
+void check_air_balance(Work& work) { Rooms{work}.check_air_balance(); }
 
 } // namespace venture::resolve

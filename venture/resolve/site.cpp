@@ -1,15 +1,33 @@
+#include <venture/resolve/site.hpp>
+
 #include <set>
 
-#include <fmt/format.h>
-
-#include <venture/quantity/codes.hpp>
 #include <venture/resolve/climate_input.hpp>
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/pass.hpp>
+#include <venture/resolve/place.hpp>
 
 namespace venture::resolve {
 
 namespace codes = quantity::codes;
 using quantity::Kind;
+
+namespace {
+
+class SiteConditions : Pass {
+public:
+    explicit SiteConditions(Work& work) : Pass{work} {}
+    void add_site();
+
+private:
+    [[nodiscard]] climate::CoolingMonth month_of(const MonthInput& month);
+    void check_below_dry_bulb(const Given<double>& value, std::string_view key, const Given<double>& dry_bulb);
+    void check_pair(const Given<double>& peak, const Given<double>& dry_bulb, std::string_view key);
+    void check_means_are_used();
+    void look_at_winter_dew_point();
+    void move_to_height();
+};
+
+} // namespace
 
 namespace {
 
@@ -21,7 +39,8 @@ std::optional<climate::PeakWithDryBulb> pair_of(const Given<double>& peak, const
 
 } // namespace
 
-void Resolver::check_below_dry_bulb(const Given<double>& value, std::string_view key, const Given<double>& dry_bulb)
+void SiteConditions::check_below_dry_bulb(const Given<double>& value, std::string_view key,
+                                          const Given<double>& dry_bulb)
 {
     if (value && dry_bulb && *value > *dry_bulb)
         problem(codes::physics, value.origin,
@@ -30,7 +49,7 @@ void Resolver::check_below_dry_bulb(const Given<double>& value, std::string_view
                 "were the two swapped?");
 }
 
-void Resolver::check_pair(const Given<double>& peak, const Given<double>& dry_bulb, std::string_view key)
+void SiteConditions::check_pair(const Given<double>& peak, const Given<double>& dry_bulb, std::string_view key)
 {
     if (peak && !dry_bulb && !dry_bulb.refused)
         problem(codes::missing, peak.origin, fmt::format("{} has no coincident dry bulb", key),
@@ -41,7 +60,7 @@ void Resolver::check_pair(const Given<double>& peak, const Given<double>& dry_bu
     check_below_dry_bulb(peak, key, dry_bulb);
 }
 
-climate::CoolingMonth Resolver::month_of(const MonthInput& m)
+climate::CoolingMonth SiteConditions::month_of(const MonthInput& m)
 {
     check_below_dry_bulb(m.wet_bulb, "wet_bulb", m.dry_bulb);
     check_pair(m.peak_wet_bulb, m.dry_bulb_at_peak_wet_bulb, "peak_wet_bulb");
@@ -59,7 +78,7 @@ climate::CoolingMonth Resolver::month_of(const MonthInput& m)
             .wind_m_per_s = m.wind.value};
 }
 
-void Resolver::add_site()
+void SiteConditions::add_site()
 {
     const SiteInput& s = input_.site;
     climate::Site& site = building_.site;
@@ -88,12 +107,12 @@ void Resolver::add_site()
     look_at_winter_dew_point();
     check_means_are_used();
     move_to_height();
-    look_at_place();
-    look_at_seasons();
+    look_at_place(work_);
+    look_at_seasons(work_);
 }
 
 /// The driest hours need not be the coldest: it may be so, but was hardly meant where somebody typed both.
-void Resolver::look_at_winter_dew_point()
+void SiteConditions::look_at_winter_dew_point()
 {
     const Given<double>&dew_point = input_.site.winter_dew_point, &dry_bulb = input_.site.winter_dry_bulb;
     if (!dew_point || !dry_bulb || *dew_point <= *dry_bulb) return;
@@ -106,7 +125,7 @@ void Resolver::look_at_winter_dew_point()
         .inputs = fmt::format("{} {}", *dry_bulb, *dew_point);
 }
 
-void Resolver::check_means_are_used()
+void SiteConditions::check_means_are_used()
 {
     if (input_.monthly_means.empty() || word_of(input_.weather, &WeatherInput::form) == "synthetic") return;
     problem(codes::unused, input_.monthly_means.front().month.origin,
@@ -115,11 +134,11 @@ void Resolver::check_means_are_used()
         .severity = quantity::Severity::warning;
 }
 
-void Resolver::move_to_height()
+void SiteConditions::move_to_height()
 {
     const Given<double>& station = input_.site.conditions_height;
     climate::Site& site = building_.site;
-    if (!station || !numbers_sound_ || quantity::has_error(problems_)) return;
+    if (!station || !work_.numbers_sound || problems_.has_error()) return;
     if (*station == site.place.height_m) return;
     try {
         site.winter = climate::at_height(site.winter, *station, site.place.height_m);
@@ -138,5 +157,7 @@ void Resolver::move_to_height()
         "`venture climate` shows them as they are used")
         .severity = quantity::Severity::note;
 }
+
+void add_site(Work& work) { SiteConditions{work}.add_site(); }
 
 } // namespace venture::resolve

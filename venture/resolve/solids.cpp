@@ -1,21 +1,32 @@
-/// Rooms that are given by the faces that enclose them.
+#include <venture/resolve/solids.hpp>
 
 #include <algorithm>
 
 #include <venture/plan/solid.hpp>
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/pass.hpp>
 
 namespace venture::resolve {
 
 namespace codes = quantity::codes;
 using quantity::Severity;
 
-bool Resolver::is_given_by_faces(const RoomInput& room)
+namespace {
+
+class Solids : Pass {
+public:
+    explicit Solids(Work& work) : Pass{work} {}
+    void check_face_keys();
+    [[nodiscard]] RoomOutline enclosed(const RoomInput& room, double level_m);
+};
+
+} // namespace
+
+bool is_given_by_faces(const RoomInput& room)
 {
     return std::ranges::any_of(room.faces, [](const FaceInput& face) { return static_cast<bool>(face.corners); });
 }
 
-void Resolver::check_face_keys()
+void Solids::check_face_keys()
 {
     for (const RoomInput& room : input_.rooms)
         for (const FaceInput& face : room.faces) {
@@ -54,7 +65,7 @@ void Resolver::check_face_keys()
 }
 
 /// @param level_m  of the storey's floor, which heights of corners are typed from
-Resolver::RoomOutline Resolver::enclosed(const RoomInput& room, double level_m)
+RoomOutline Solids::enclosed(const RoomInput& room, double level_m)
 {
     std::vector<Corners> given;
     std::vector<const FaceInput*> inputs;
@@ -103,7 +114,7 @@ Resolver::RoomOutline Resolver::enclosed(const RoomInput& room, double level_m)
     return out;
 }
 
-void Resolver::set_solid(Room& room, const RoomOutline& outline)
+void set_solid(Room& room, const RoomOutline& outline)
 {
     double low = outline.faces[0].corners_m[0][2], high = low;
     for (const RoomFace& face : outline.faces)
@@ -116,5 +127,9 @@ void Resolver::set_solid(Room& room, const RoomOutline& outline)
     room.height_m = high - low;
     room.volume_m3 = outline.volume_m3;
 }
+
+void check_face_keys(Work& work) { Solids{work}.check_face_keys(); }
+
+RoomOutline enclosed(Work& work, const RoomInput& room, double level_m) { return Solids{work}.enclosed(room, level_m); }
 
 } // namespace venture::resolve

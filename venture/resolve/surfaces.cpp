@@ -1,8 +1,17 @@
-#include <algorithm>
-#include <cmath>
+#include <venture/resolve/surfaces.hpp>
 
+#include <algorithm>
+#include <set>
+
+#include <venture/resolve/face_names.hpp>
 #include <venture/resolve/faces.hpp>
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/finishes.hpp>
+#include <venture/resolve/glass.hpp>
+#include <venture/resolve/openings.hpp>
+#include <venture/resolve/partitions.hpp>
+#include <venture/resolve/pass.hpp>
+#include <venture/resolve/perimeter.hpp>
+#include <venture/resolve/surface_build_ups.hpp>
 
 namespace venture::resolve {
 
@@ -10,30 +19,32 @@ namespace codes = quantity::codes;
 
 namespace {
 
-/// Key of [fabric] that a surface takes its build-up from.
-Given<std::string> FabricInput::*fabric_key(const Surface& s, const FabricInput& fabric)
-{
-    const bool in_ground = s.attitude == Attitude::wall && s.beyond.kind == Neighbour::Kind::ground;
-    if (in_ground && fabric.ground_wall) return &FabricInput::ground_wall;
-    if (s.beyond.kind == Neighbour::Kind::nothing && s.beyond.like_room && fabric.party_wall)
-        return &FabricInput::party_wall;
-    const bool to_room = s.beyond.kind == Neighbour::Kind::room;
-    switch (s.attitude) {
-    case Attitude::wall:
-        return to_room ? &FabricInput::inner_wall : &FabricInput::outside_wall;
-    case Attitude::ceiling:
-        return &FabricInput::roof;
-    case Attitude::floor:
-        break;
-    }
-    if (to_room) return &FabricInput::inner_floor;
-    return s.beyond.kind == Neighbour::Kind::outdoors ? &FabricInput::exposed_floor : &FabricInput::ground_floor;
-}
+class Surfaces : Pass {
+public:
+    explicit Surfaces(Work& work) : Pass{work} {}
+    void check_fabric_names();
+    void add_surfaces();
+
+private:
+    void apply_faces();
+    void apply_build_up(const FaceInput& face, std::size_t room, Surface& surface);
+    void tell_bridged(const NearMiss& gap);
+    void join_alike();
+    void apply_face(const FaceInput& face, std::size_t room);
+    void check_face(const FaceInput& face);
+    [[nodiscard]] std::optional<Neighbour> stated_neighbour(const FaceInput& face, std::size_t room);
+    [[nodiscard]] std::optional<Neighbour> stated_room(const FaceInput& face, std::size_t room);
+    void check_stated();
+
+    FaceNames names_{work_};
+    Partitions partitions_{work_};
+    std::set<std::size_t> stated_{}; ///< surfaces of which the input says what lies beyond
+};
 
 } // namespace
 
 /// Keys of a face that go together with what lies beyond.
-void Resolver::check_face(const FaceInput& face)
+void Surfaces::check_face(const FaceInput& face)
 {
     const auto beyond = value_of(face.beyond);
     const auto goes_with = [&](bool typed, std::string_view key, std::string_view word) {
@@ -51,7 +62,7 @@ void Resolver::check_face(const FaceInput& face)
 }
 
 /// The room behind a face that says so; only where no plan tells.
-std::optional<Neighbour> Resolver::stated_room(const FaceInput& face, std::size_t room)
+std::optional<Neighbour> Surfaces::stated_room(const FaceInput& face, std::size_t room)
 {
     if (!face.room) return std::nullopt;
     const auto other = other_room("room", face.room, room);
@@ -67,14 +78,14 @@ std::optional<Neighbour> Resolver::stated_room(const FaceInput& face, std::size_
 }
 
 /// What a face says of what lies beyond; nothing: what was found stands.
-std::optional<Neighbour> Resolver::stated_neighbour(const FaceInput& face, std::size_t room)
+std::optional<Neighbour> Surfaces::stated_neighbour(const FaceInput& face, std::size_t room)
 {
     if (!face.beyond) return std::nullopt;
-    using Kind = Neighbour::Kind;
+    using Beyond = Neighbour::Kind;
     const std::string& word = *face.beyond;
     if (word == "a room") return stated_room(face, room);
     if (word == "a temperature")
-        return Neighbour{.kind = Kind::temperature, .temperature_C = value_of(face.temperature)};
+        return Neighbour{.kind = Beyond::temperature, .temperature_C = value_of(face.temperature)};
     const Use& use = building_.rooms[room].use;
     if (word == "unheated space" && !use.heating_setpoint_C && !use.cooling_setpoint_C)
         problem(codes::contradiction, face.beyond.origin,
@@ -82,19 +93,19 @@ std::optional<Neighbour> Resolver::stated_neighbour(const FaceInput& face, std::
                             building_.rooms[room].name),
                 "state a temperature instead");
     if (word == "unheated space")
-        return Neighbour{.kind = Kind::unheated, .reduction_factor = value_of(face.reduction_factor)};
-    if (word == "ground") return Neighbour{.kind = Kind::ground};
-    if (word == "outdoors") return Neighbour{.kind = Kind::outdoors};
-    return Neighbour{.kind = Kind::nothing, .like_room = word == "party wall"};
+        return Neighbour{.kind = Beyond::unheated, .reduction_factor = value_of(face.reduction_factor)};
+    if (word == "ground") return Neighbour{.kind = Beyond::ground};
+    if (word == "outdoors") return Neighbour{.kind = Beyond::outdoors};
+    return Neighbour{.kind = Beyond::nothing, .like_room = word == "party wall"};
 }
 
-void Resolver::apply_face(const FaceInput& face, std::size_t room)
+void Surfaces::apply_face(const FaceInput& face, std::size_t room)
 {
     const Given<std::string> on = face.on     ? face.on
                                   : face.name ? face.name
-                                              : Given<std::string>{face_of_corners(face, room), face.corners.origin};
+                                              : Given<std::string>{names_.of_corners(face, room), face.corners.origin};
     check_face(face);
-    const std::vector<Surface*> called = faces_called(*on, room, on.origin);
+    const std::vector<Surface*> called = names_.faces_called(*on, room, on.origin);
     const auto faces_a_room = [](const Surface* s) { return s->beyond.kind == Neighbour::Kind::room; };
     if (face.beyond && !called.empty() && std::ranges::all_of(called, faces_a_room))
         problem(codes::no_face, on.origin,
@@ -117,15 +128,14 @@ void Resolver::apply_face(const FaceInput& face, std::size_t room)
 }
 
 /// A wall between two rooms is one wall, whichever of them says what it is made of.
-void Resolver::apply_build_up(const FaceInput& face, std::size_t room, Surface& surface)
+void Surfaces::apply_build_up(const FaceInput& face, std::size_t room, Surface& surface)
 {
-    const auto index =
-        find("build-up", face.build_up, building_.build_ups, [](const NamedBuildup& b) { return b.layers.name; });
-    if (index) set_build_up_as_seen_from(room, *index, surface, face.build_up);
+    const auto index = find_build_up(face.build_up);
+    if (index) partitions_.set_build_up_as_seen_from(room, *index, surface, face.build_up);
 }
 
 /// Rooms without a place on the plan: whatever is not said of their faces is told.
-void Resolver::check_stated()
+void Surfaces::check_stated()
 {
     std::vector<std::string> missing(building_.rooms.size());
     for (std::size_t i = 0; i < building_.surfaces.size(); ++i) {
@@ -142,70 +152,26 @@ void Resolver::check_stated()
                     "give it a place (at, or place), or a [[room.face]] with beyond for each");
 }
 
-void Resolver::set_build_up(Surface& surface)
-{
-    const auto field = fabric_key(surface, input_.fabric);
-    const Given<std::string>& name = input_.fabric.*field;
-    if (!name) {
-        const KeySpec& spec = spec_of(field);
-        const bool told = std::ranges::any_of(problems_, [&](const quantity::Problem& p) {
-            return p.code == codes::missing && p.message.starts_with(fmt::format("[fabric] has no '{}'", spec.name));
-        });
-        if (!told)
-            problem(
-                codes::missing, building_.rooms[surface.room].origin,
-                fmt::format("[fabric] has no '{}', which room '{}' needs for its {}", spec.name,
-                            building_.rooms[surface.room].name, surface.name),
-                field == &FabricInput::exposed_floor
-                    ? "name a build-up there; or, if this floor lies on the ground, say how high the ground outside is "
-                      "([ground] level), or [[room.face]] on = \"floor\", beyond = \"ground\""
-                    : "name a build-up there");
-        return;
-    }
-    for (std::size_t i = 0; i < building_.build_ups.size(); ++i)
-        if (building_.build_ups[i].layers.name == *name) surface.build_up = i;
-}
-
-/// Of a build-up that [fabric] names; 0 if there is none, which is told elsewhere.
-double Resolver::thickness_of(const Given<std::string>& name) const
-{
-    for (const NamedBuildup& b : building_.build_ups)
-        if (name && b.layers.name == *name) return thickness_m(b);
-    return 0.0;
-}
-
-/// Of a wall to outdoors: its build-up may be typed for the face.
-double Resolver::outside_wall_m(const RoomInput& given, const std::string& wall_name) const
-{
-    for (const FaceInput& face : given.faces)
-        if (face.on && face.build_up) {
-            const std::string on = quantity::lower_case(side_of(given, *face.on));
-            if (wall_name == on || wall_name.starts_with(on + " wall")) return thickness_of(face.build_up);
-        }
-    return thickness_of(input_.fabric.outside_wall);
-}
-
-void Resolver::apply_faces()
+void Surfaces::apply_faces()
 {
     for (std::size_t r = 0; r < input_.rooms.size(); ++r)
         for (const FaceInput& face : input_.rooms[r].faces)
             if (face.on || face.corners) apply_face(face, r);
 }
 
-void Resolver::check_fabric_names()
+void Surfaces::check_fabric_names()
 {
     const auto glazings = [](const NamedGlazing& g) { return g.values.name; };
-    const auto build_ups = [](const NamedBuildup& b) { return b.layers.name; };
-    if (input_.fabric.shade) (void)shade_of({});
+    if (input_.fabric.shade) (void)shade_of(work_, {});
     if (input_.fabric.glazing) (void)find("glazing", input_.fabric.glazing, building_.glazings, glazings);
     const ConstRecord fabric{input_.fabric};
     for (const Key& key : fabric.keys())
         if (std::ranges::find(key.spec.names, "build_up") != key.spec.names.end() && fabric.is_given(key))
-            (void)find("build-up", fabric.at<std::string>(key), building_.build_ups, build_ups);
+            (void)find_build_up(fabric.at<std::string>(key));
 }
 
 /// Parts of a face that came to have the same behind them become one again.
-void Resolver::join_alike()
+void Surfaces::join_alike()
 {
     std::vector<Surface> joined;
     for (Surface& s : building_.surfaces) {
@@ -225,7 +191,7 @@ void Resolver::join_alike()
     building_.surfaces = std::move(joined);
 }
 
-void Resolver::tell_bridged(const NearMiss& gap)
+void Surfaces::tell_bridged(const NearMiss& gap)
 {
     const std::string &first = building_.rooms[gap.first].name, &second = building_.rooms[gap.second].name;
     finding(quantity::Severity::note, codes::mended, building_.rooms[gap.second].origin,
@@ -235,24 +201,28 @@ void Resolver::tell_bridged(const NearMiss& gap)
             "[plan] tolerance says up to where that is done");
 }
 
-void Resolver::add_surfaces()
+void Surfaces::add_surfaces()
 {
     FoundSurfaces found = find_surfaces(building_.rooms, building_.plan_bearing_deg, input_.ground.level.value,
                                         value_of(input_.plan.tolerance));
     building_.surfaces = std::move(found.surfaces);
     for (const NearMiss& gap : found.bridged) tell_bridged(gap);
-    open_between_parts();
+    open_between_parts(work_);
     for (Surface& s : building_.surfaces) s.build_up = no_build_up;
-    name_faces();
+    names_.take_names();
     apply_faces();
     check_stated();
-    join_stated_pairs();
+    partitions_.join_stated_pairs();
     join_alike();
-    give_both_ways();
-    end_party_walls_in_the_middle();
-    add_finishes();
-    set_colours();
-    add_openings();
+    partitions_.give_both_ways();
+    partitions_.end_party_walls_in_the_middle();
+    add_finishes(work_);
+    set_colours(work_, names_);
+    add_openings(work_, names_);
 }
+
+void check_fabric_names(Work& work) { Surfaces{work}.check_fabric_names(); }
+
+void add_surfaces(Work& work) { Surfaces{work}.add_surfaces(); }
 
 } // namespace venture::resolve

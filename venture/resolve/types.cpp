@@ -1,8 +1,8 @@
-/// Room types: built on others, fit for the project's region and the room's hours, and used at all.
+#include <venture/resolve/types.hpp>
 
 #include <algorithm>
 
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/repetitions.hpp>
 
 namespace venture::resolve {
 
@@ -21,24 +21,23 @@ const RoomTypeInput* type_called(const std::vector<RoomTypeInput>& types, const 
 
 } // namespace
 
-/// The type of a room, the one that that is like, and so on; each once.
-std::vector<const RoomTypeInput*> Resolver::types_of(const RoomInput& room) const
+std::vector<const RoomTypeInput*> types_of(const Input& input, const RoomInput& room)
 {
     std::vector<const RoomTypeInput*> out;
-    const RoomTypeInput* type = type_called(input_.room_types, room.type);
+    const RoomTypeInput* type = type_called(input.room_types, room.type);
     for (; type != nullptr && std::ranges::find(out, type) == out.end();
-         type = type_called(input_.room_types, type->like))
+         type = type_called(input.room_types, type->like))
         out.push_back(type);
     return out;
 }
 
-void Resolver::check_room_types()
+void RoomTypes::check()
 {
     for (const RoomTypeInput& type : input_.room_types) {
         if (!type.like) continue;
         (void)find("room type", type.like, input_.room_types, [](const RoomTypeInput& t) { return value_of(t.name); });
     }
-    tell_rings("room type", "is like", refers(input_.room_types, &RoomTypeInput::like));
+    tell_rings(problems_, "room type", "is like", refers(input_.room_types, &RoomTypeInput::like));
     for (const RoomTypeInput& type : input_.room_types) {
         const auto names_it = [&](const Given<std::string>& name) { return name && type.name && *name == *type.name; };
         if (!type.name || input_.origins.at(type.name.origin).kind != OriginKind::file)
@@ -52,7 +51,7 @@ void Resolver::check_room_types()
 }
 
 /// Whether a room's type, and the hours that it was given over those of its type, are meant for it.
-void Resolver::check_type_fits(const RoomInput& given, const Room& room)
+void RoomTypes::check_fit(const RoomInput& given, const Room& room)
 {
     const RoomTypeInput* type = type_called(input_.room_types, given.type);
     if (type == nullptr) return;
@@ -67,7 +66,7 @@ void Resolver::check_type_fits(const RoomInput& given, const Room& room)
 
 /// Whether a room's hours, where somebody chose them in the project, are those of its purpose: as long as there are hours
 /// of that purpose at all (there are none of corridors and stores).
-void Resolver::check_hours_fit(const RoomInput& given, const RoomTypeInput& type, const Room& room)
+void RoomTypes::check_hours_fit(const RoomInput& given, const RoomTypeInput& type, const Room& room)
 {
     if (!type.purpose || !has_hours_of(*type.purpose)) return;
     struct Kind {
@@ -95,7 +94,7 @@ void Resolver::check_hours_fit(const RoomInput& given, const RoomTypeInput& type
     }
 }
 
-bool Resolver::has_hours_of(const std::string& purpose) const
+bool RoomTypes::has_hours_of(const std::string& purpose) const
 {
     const auto is_of = [&](const auto& hours) { return hours.purpose && *hours.purpose == purpose; };
     return std::ranges::any_of(input_.profiles, is_of) || std::ranges::any_of(input_.calendars, is_of);
@@ -103,7 +102,7 @@ bool Resolver::has_hours_of(const std::string& purpose) const
 
 /// What hours are of: as their profile or calendar says; or, of a calendar that says nothing, as all do that its rules
 /// name. Empty if nothing is said, or several things.
-std::string Resolver::purpose_of_hours(const std::string& name, std::size_t depth) const
+std::string RoomTypes::purpose_of_hours(const std::string& name, std::size_t depth) const
 {
     for (const ProfileInput& profile : input_.profiles)
         if (profile.name && *profile.name == name) return value_of(profile.purpose);

@@ -48,8 +48,7 @@ private:
     quantity::Problem& say(Severity severity, std::string_view code, OriginId where, std::string message,
                            std::string hint = {})
     {
-        return out_.problems.emplace_back(
-            quantity::Problem{severity, code, where, std::move(message), std::move(hint)});
+        return out_.problems.add(quantity::Problem{severity, code, where, std::move(message), std::move(hint)});
     }
 
     template <class T>
@@ -169,12 +168,12 @@ private:
 
     std::optional<std::size_t> unserved(const Client& client, Duty duty, std::string_view why)
     {
-        say(Severity::warning, codes::unserved, client.origin,
-            fmt::format("{} of room '{}' is not served: {}", name_of(duty), client.room, why),
-            fmt::format("name a circuit with {}, or take the set-point away",
-                        duty == Duty::heating ? "heated_by" : "cooled_by"))
-            .subject = fmt::format("room/{} {}", client.room, name_of(duty));
-        out_.problems.back().cause = fmt::format("{} is not served: {}", name_of(duty), why);
+        quantity::Problem& told = say(Severity::warning, codes::unserved, client.origin,
+                                      fmt::format("{} of room '{}' is not served: {}", name_of(duty), client.room, why),
+                                      fmt::format("name a circuit with {}, or take the set-point away",
+                                                  duty == Duty::heating ? "heated_by" : "cooled_by"));
+        told.subject = fmt::format("room/{} {}", client.room, name_of(duty));
+        told.cause = fmt::format("{} is not served: {}", name_of(duty), why);
         return std::nullopt;
     }
 

@@ -6,7 +6,7 @@
 #include <vector>
 
 #include <venture/input/input.hpp>
-#include <venture/quantity/problem.hpp>
+#include <venture/quantity/problems.hpp>
 
 namespace venture::services {
 
@@ -71,7 +71,7 @@ struct Services {
     std::vector<Plant> plants{};
     std::vector<Link> rooms{}; ///< in the order of the clients
     std::vector<Kept> kept{};
-    std::vector<quantity::Problem> problems{}; ///< errors and findings
+    quantity::Problems problems{}; ///< errors and findings
     [[nodiscard]] const Kept* find_kept(std::string_view serves, Duty duty) const;
     /// Rooms that hang on a plant.
     [[nodiscard]] std::vector<std::size_t> rooms_of_plant(std::size_t plant) const;

@@ -1,15 +1,32 @@
-/// Materials and build-ups.
-
-#include <fmt/format.h>
+#include <venture/resolve/build_ups.hpp>
 
 #include <venture/input/layer_text.hpp>
 #include <venture/input/wall_words.hpp>
-#include <venture/quantity/codes.hpp>
-#include <venture/resolve/resolver.hpp>
+#include <venture/resolve/pass.hpp>
 
 namespace venture::resolve {
 
 namespace codes = quantity::codes;
+
+namespace {
+
+class BuildUps : Pass {
+public:
+    explicit BuildUps(Work& work) : Pass{work} {}
+    void check_materials();
+    void add_build_ups();
+
+private:
+    [[nodiscard]] fabric::HeatFlow direction_of(const BuildupInput& given) const;
+    void complete_words(BuildupInput& given, NamedBuildup& out);
+    void add_stated(BuildupInput& given, NamedBuildup& out);
+    void add_typed(BuildupInput& given, NamedBuildup& out);
+    void add_layer(const quantity::PlacedText& text, fabric::StatedBuildup& buildup);
+    void look_at_thickness(const fabric::StatedLayer& layer, quantity::OriginId where, const std::string& buildup);
+    [[nodiscard]] std::optional<fabric::Material> material_called(const std::string& name, quantity::OriginId where);
+};
+
+} // namespace
 
 namespace {
 
@@ -23,7 +40,7 @@ bool named(const Given<std::string>& name, const Given<std::string>& in_fabric)
 // --- materials
 
 /// What no solid can be, whatever its bounds: light, and conducting like stone. Most often a value in mW.
-void Resolver::check_materials()
+void BuildUps::check_materials()
 {
     constexpr double light_kg_per_m3 = 600.0, most_W_per_mK = 1.0, per_milli = 1e-3;
     for (const MaterialInput& m : input_.materials) {
@@ -39,7 +56,7 @@ void Resolver::check_materials()
 
 // --- build-ups
 
-fabric::HeatFlow Resolver::direction_of(const BuildupInput& given) const
+fabric::HeatFlow BuildUps::direction_of(const BuildupInput& given) const
 {
     const FabricInput& f = input_.fabric;
     if (given.heat_flow) {
@@ -52,20 +69,20 @@ fabric::HeatFlow Resolver::direction_of(const BuildupInput& given) const
     return floor ? fabric::HeatFlow::downwards : fabric::HeatFlow::horizontal;
 }
 
-std::optional<fabric::Material> Resolver::material_called(const std::string& name, quantity::OriginId where)
+std::optional<fabric::Material> BuildUps::material_called(const std::string& name, quantity::OriginId where)
 {
     const auto index = find("material", Given<std::string>{name, where}, input_.materials,
                             [](const MaterialInput& m) { return value_of(m.name); });
     if (!index) return std::nullopt;
     const MaterialInput& m = input_.materials[*index];
     if (!m.conductivity || !m.density || !m.specific_heat || !is_sound(m)) { // said already
-        numbers_sound_ = false;
+        work_.numbers_sound = false;
         return std::nullopt;
     }
     return fabric::Material{name, value_of(m.conductivity), value_of(m.density), value_of(m.specific_heat)};
 }
 
-void Resolver::add_layer(const quantity::PlacedText& text, fabric::StatedBuildup& buildup)
+void BuildUps::add_layer(const quantity::PlacedText& text, fabric::StatedBuildup& buildup)
 {
     auto parsed = parse_layer(text.text);
     if (auto* wrong = std::get_if<LayerProblem>(&parsed))
@@ -88,7 +105,7 @@ void Resolver::add_layer(const quantity::PlacedText& text, fabric::StatedBuildup
 }
 
 /// Layers as thick as what they are made of hardly comes: a slip of the unit, mostly.
-void Resolver::look_at_thickness(const fabric::StatedLayer& layer, quantity::OriginId where, const std::string& buildup)
+void BuildUps::look_at_thickness(const fabric::StatedLayer& layer, quantity::OriginId where, const std::string& buildup)
 {
     if (!layer.main.has_capacity()) return;
     struct Comes {
@@ -111,7 +128,7 @@ void Resolver::look_at_thickness(const fabric::StatedLayer& layer, quantity::Ori
 }
 
 /// A wall in words becomes layers, which stand in the input as what they were made of.
-void Resolver::complete_words(BuildupInput& given, NamedBuildup& out)
+void BuildUps::complete_words(BuildupInput& given, NamedBuildup& out)
 {
     if (!given.made_of) return;
     auto wall = wall_in_words(*given.made_of);
@@ -126,7 +143,7 @@ void Resolver::complete_words(BuildupInput& given, NamedBuildup& out)
     given.layers = computed(std::move(layers), "made_of; assumed: " + out.assumed, given.made_of.origin);
 }
 
-void Resolver::add_stated(BuildupInput& given, NamedBuildup& out)
+void BuildUps::add_stated(BuildupInput& given, NamedBuildup& out)
 {
     fabric::StatedBuildup stated{
         .name = value_of(given.name),
@@ -148,7 +165,7 @@ void Resolver::add_stated(BuildupInput& given, NamedBuildup& out)
                           fabric::resistance(out.layers), {1e-6, 1e3}, "m2K/W");
 }
 
-void Resolver::add_typed(BuildupInput& given, NamedBuildup& out)
+void BuildUps::add_typed(BuildupInput& given, NamedBuildup& out)
 {
     const double film = fabric::standard_inside_resistance(out.direction);
     const bool inner = named(given.name, input_.fabric.inner_wall) || named(given.name, input_.fabric.inner_floor);
@@ -171,9 +188,9 @@ void Resolver::add_typed(BuildupInput& given, NamedBuildup& out)
     out.layers.name = value_of(given.name);
 }
 
-void Resolver::add_build_ups()
+void BuildUps::add_build_ups()
 {
-    for (BuildupInput& given : input_.build_ups) {
+    for (BuildupInput& given : work_.input.build_ups) {
         NamedBuildup out{.layers = {.name = value_of(given.name)},
                          .absorptance = value_of(given.absorptance),
                          .origin = given.u_value   ? given.u_value.origin
@@ -204,5 +221,9 @@ void Resolver::add_build_ups()
         building_.build_ups.push_back(std::move(out));
     }
 }
+
+void check_materials(Work& work) { BuildUps{work}.check_materials(); }
+
+void add_build_ups(Work& work) { BuildUps{work}.add_build_ups(); }
 
 } // namespace venture::resolve

@@ -1,0 +1,15 @@
+#pragma once
+/// Every key by itself: bounds, what must be there, and names that are borne twice. Internal to resolve.
+
+#include <venture/resolve/work.hpp>
+
+namespace venture::resolve {
+
+enum class Of { all, site, fabric };
+
+/// Bounds and requirements of all tables, or of those of one kind.
+void check_records(Work& work, Of what);
+/// Tells of two records of a table that are called the same.
+void check_names(Work& work);
+
+} // namespace venture::resolve
