@@ -1,20 +1,11 @@
 #pragma once
 /// Heat that people give off by what they do.
 
+#include <venture/input/use.hpp>
+
 namespace venture::building {
 
-/// In the order of declare::activities().
-enum class Activity {
-    asleep,
-    seated_at_rest,
-    seated_light_work,
-    office_work,
-    standing,
-    walking,
-    bench_work,
-    heavy_work,
-    sport
-};
+using input::Activity;
 
 /// Air at which people give off no sensible heat any more.
 inline constexpr double no_sensible_heat_C = 39.0;

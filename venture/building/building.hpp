@@ -14,6 +14,7 @@
 #include <venture/fabric/shade.hpp>
 #include <venture/fabric/stated_buildup.hpp>
 #include <venture/fabric/typed_u_value.hpp>
+#include <venture/input/shapes.hpp>
 #include <venture/plan/plates.hpp>
 #include <venture/plan/polygon.hpp>
 #include <venture/plan/space.hpp>
@@ -263,7 +264,7 @@ struct Method {
 
 /// What lengths on the plan were typed to. Surfaces always run along wall centre lines; floor areas and volumes are
 /// those between inside faces where that is what was typed.
-enum class PlanDimensions { centre_lines, inside_faces, outside_faces };
+using input::PlanDimensions;
 
 struct Building {
     Project project{};

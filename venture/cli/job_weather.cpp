@@ -24,7 +24,7 @@ std::optional<climate::WeatherYear> Job::make_weather()
 {
     const input::WeatherInput& w = project_.input.weather;
     auto& origins = project_.input.origins;
-    if (resolve::word_of(w, &input::WeatherInput::form) != "synthetic") {
+    if (w.form != input::WeatherForm::synthetic) {
         if (!w.file) {
             problems_.add({Severity::error, codes::missing, w.form.origin, "[weather] has no 'file'",
                            "name the file, or give form = \"synthetic\" and [[monthly_mean]]"});

@@ -21,6 +21,7 @@ namespace venture::exchange {
 namespace codes = quantity::codes;
 using climate::Readings;
 using climate::RemarkKind;
+using input::WeatherForm;
 using input::WeatherInput;
 using project::CsvCell;
 using project::CsvRow;
@@ -67,7 +68,8 @@ public:
         const std::size_t before = problems_.size();
         if (project::has_weather_heading(bytes))
             project::read_weather_heading(bytes, file_, stated_, origins_, problems_);
-        tmy3_ = resolve::word_of(stated_, &WeatherInput::form) == "tmy3" || (!stated_.form && detail::is_tmy3(bytes));
+        tmy3_ = resolve::choice_of(stated_, &WeatherInput::form) == WeatherForm::tmy3 ||
+                (!stated_.form && detail::is_tmy3(bytes));
         if (tmy3_) detail::describe_tmy3(bytes, file_, stated_, origins_, problems_);
         project::CsvStated how = project::stated_by(stated_);
         how.skip_lines = static_cast<int>(resolve::number_of(stated_, &WeatherInput::skip_lines));
@@ -174,16 +176,13 @@ private:
                     "give [weather] latitude, longitude, time_zone and height, or a [site]");
             return std::nullopt;
         }
-        const std::string form = resolve::word_of(stated_, &WeatherInput::form);
         r.name = stated_.name ? *stated_.name : file_;
-        r.synthetic = form == "synthetic";
+        r.synthetic = stated_.form == WeatherForm::synthetic;
         r.source = r.synthetic ? fmt::format("synthetic: made up from monthly means, kept in {}", file_)
                                : fmt::format("{} ({})", file_, tmy3_ ? "TMY3" : "described columns");
-        r.calendar_year = static_cast<int>(resolve::number_of(stated_, &WeatherInput::year));
-        r.stamp = *stated_.stamp == "end" ? climate::Stamp::end : climate::Stamp::beginning;
-        r.below_freezing = resolve::word_of(stated_, &WeatherInput::below_freezing) == "ice"
-                               ? climate::BelowFreezing::ice
-                               : climate::BelowFreezing::water;
+        r.calendar_year = resolve::number_of(stated_, &WeatherInput::year);
+        r.stamp = *stated_.stamp.which();
+        r.below_freezing = resolve::choice_of(stated_, &WeatherInput::below_freezing);
         r.place = *station;
         tell_distance(*station);
         climate::CompletedYear done =

@@ -33,10 +33,7 @@ public:
           origins_{origins},
           problems_{problems}
     {
-        const std::string word = resolve::word_of(stated, &WeatherInput::date_order);
-        date_order_ = word == "day-month-year"   ? DateOrder::day_month_year
-                      : word == "month-day-year" ? DateOrder::month_day_year
-                                                 : DateOrder::year_month_day;
+        date_order_ = resolve::choice_of(stated, &WeatherInput::date_order);
     }
 
     std::optional<Order> run() { return columns_.has_times() ? by_times() : by_number(); }

@@ -7,10 +7,11 @@
 #include <variant>
 
 #include <venture/climate/date.hpp>
+#include <venture/input/weather.hpp>
 
 namespace venture::exchange::detail {
 
-enum class DateOrder { year_month_day, day_month_year, month_day_year };
+using input::DateOrder;
 
 /// A time of any year: minutes from the beginning of its day, which may be 1440 (24:00).
 struct RecordTime {

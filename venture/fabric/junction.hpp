@@ -1,12 +1,13 @@
 #pragma once
 /// Kinds of places where the parts of an envelope meet, for linear thermal bridges.
 
-#include <string>
-#include <vector>
+#include <array>
+#include <cstddef>
+#include <string_view>
 
 namespace venture::fabric {
 
-/// A kind of junction, in the order of junction_names().
+/// A kind of junction, in the order of junction_words.
 enum class Junction {
     opening_edge,       ///< round windows and doors to outdoors
     ground_floor_edge,  ///< walls to outdoors on a floor on the ground
@@ -19,6 +20,8 @@ enum class Junction {
 };
 inline constexpr std::size_t junction_count = 8;
 
-[[nodiscard]] const std::vector<std::string>& junction_names();
+inline constexpr std::array<std::string_view, junction_count> junction_words = {
+    "opening edge",     "ground floor edge", "exposed floor edge", "roof edge",
+    "inner floor edge", "inner wall end",    "outward corner",     "inward corner"};
 
 } // namespace venture::fabric

@@ -23,19 +23,7 @@ double areal_capacity_J_per_m2K(WeightClass weight)
     VENTURE_UNREACHABLE("a weight without a capacity");
 }
 
-const std::vector<std::string>& weight_class_names()
-{
-    static const std::vector<std::string> names = {"very light", "light", "medium", "heavy", "very heavy"};
-    return names;
-}
-
-std::string_view name_of(WeightClass weight) { return weight_class_names()[static_cast<std::size_t>(weight)]; }
-
-const std::vector<std::string>& mass_place_names()
-{
-    static const std::vector<std::string> names = {"inside", "outside", "both", "middle", "even"};
-    return names;
-}
+std::string_view name_of(WeightClass weight) { return weight_class_words[static_cast<std::size_t>(weight)]; }
 
 double stripped_resistance(const TypedUValue& typed)
 {

@@ -1,6 +1,7 @@
 #pragma once
 /// A wall of which only the U-value is known.
 
+#include <array>
 #include <string>
 #include <string_view>
 #include <vector>
@@ -13,12 +14,13 @@ namespace venture::fabric {
 /// Source    ISO 52016-1:2017, annex B: 50, 75, 110, 175 and 250 kJ/m2K
 enum class WeightClass { very_light, light, medium, heavy, very_heavy };
 [[nodiscard]] double areal_capacity_J_per_m2K(WeightClass weight);
-[[nodiscard]] const std::vector<std::string>& weight_class_names(); ///< in the order of the enum
+inline constexpr std::array<std::string_view, 5> weight_class_words = {"very light", "light", "medium", "heavy",
+                                                                       "very heavy"};
 [[nodiscard]] std::string_view name_of(WeightClass weight);
 
 /// Where in the wall most of its mass lies.
 enum class MassPlace { inside, outside, both, middle, even };
-[[nodiscard]] const std::vector<std::string>& mass_place_names(); ///< in the order of the enum
+inline constexpr std::array<std::string_view, 5> mass_place_words = {"inside", "outside", "both", "middle", "even"};
 
 /// A U-value as somebody states it.
 struct TypedUValue {

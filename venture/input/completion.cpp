@@ -129,7 +129,7 @@ private:
         if (const StoreyInput* storey = find(input_.storeys, room.storey))
             take(room.height, storey->height, "storey", *storey->name);
         for (OpeningInput& opening : room.openings)
-            if (opening.kind && *opening.kind == "door")
+            if (opening.kind == OpeningKind::door)
                 take(opening.u_value, input_.fabric.door_u_value, "table", "fabric");
             else
                 take(opening.glazing, input_.fabric.glazing, "table", "fabric");

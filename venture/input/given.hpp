@@ -1,6 +1,7 @@
 #pragma once
 /// What records of an input are made of.
 
+#include <venture/quantity/choice.hpp>
 #include <venture/quantity/key.hpp>
 
 namespace venture::quantity {
@@ -9,9 +10,11 @@ class RecordSpec;
 
 namespace venture::input {
 
+using quantity::Choice;
 using quantity::Given;
 using quantity::PointList;
 using quantity::QuantityList;
 using quantity::TextList;
+using quantity::Whole;
 
 } // namespace venture::input

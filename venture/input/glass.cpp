@@ -67,19 +67,13 @@ const RecordSpec& ShadeInput::spec()
     using T = ShadeInput;
     static const RecordSpec all = RecordSpec::of<T>({
         name_key<T>("what windows call it"),
-        {otherwise_word(word("place", "where it hangs", {"outside", "between panes", "inside"}), "inside",
-                        "inside unless typed"),
-         &T::place},
+        {otherwise_word(text("place", "where it hangs"), "inside", "inside unless typed"), &T::place},
         {must(share("transmittance", "of sunlight through its closed material")), &T::transmittance},
         {must(share("reflectance", "of sunlight, towards the sun")), &T::reflectance},
         {otherwise(share("openness", "share of its area that is holes or stays uncovered"), 0.0, "none"), &T::openness},
-        {otherwise_word(word("slats", "how its slats stand, if it has any", {"closed", "at 45 degrees"}), "closed",
-                        "closed unless typed"),
+        {otherwise_word(text("slats", "how its slats stand, if it has any"), "closed", "closed unless typed"),
          &T::slats},
-        {otherwise_word(
-             word("use", "when it is down", {"never", "always", "above", "profile", "while occupied", "at night"}),
-             "above", "let down in the sun, our assumption"),
-         &T::use},
+        {otherwise_word(text("use", "when it is down"), "above", "let down in the sun, our assumption"), &T::use},
         {number(
              "above", Kind::power_per_area, 0, 1500,
              "with use = \"above\": sun on that window from which it is down; 200 W/m2 unless typed (our assumption)"),
@@ -89,9 +83,7 @@ const RecordSpec& ShadeInput::spec()
                 "of a closed shutter outside, for what it and the air behind it add to the window (ISO 10077-1, annex "
                 "G): aluminium slats 0.01, plastic 0.10, with foam 0.15, wood 0.20 m2K/W"),
          &T::resistance},
-        {word("edges", "of that shutter: how well they close; average unless typed",
-              {"very open", "open", "average", "tight", "airtight"}),
-         &T::edges},
+        {text("edges", "of that shutter: how well they close; average unless typed"), &T::edges},
         source_key<T>(),
         note_key<T>(),
     });

@@ -28,15 +28,13 @@ const RecordSpec& GroundInput::spec()
          &T::edge_thickness},
         {otherwise(number("edge_conductivity", Kind::conductivity, 0.005, 0.3, "of that insulation"), 0.035, own),
          &T::edge_conductivity},
-        {otherwise_word(word("edge_lies", "how that insulation lies", {"level", "upright"}), "level",
-                        "under the slab unless typed"),
+        {otherwise_word(text("edge_lies", "how that insulation lies"), "level", "under the slab unless typed"),
          &T::edge_lies},
         {number("level", Kind::length, -200, 1000,
                 "of the ground outside, as storeys' levels; walls below it stand in the ground, floors below it are a "
                 "basement's. That of the lowest storey unless typed"),
          &T::level},
-        {otherwise_word(word("under_floor", "what the lowest floors lie on", {"soil", "a ventilated void"}), "soil",
-                        "slab or basement unless typed"),
+        {otherwise_word(text("under_floor", "what the lowest floors lie on"), "soil", "slab or basement unless typed"),
          &T::under_floor},
         {otherwise(number("void_vents", Kind::length, 0, 1, "openings of the void, m2 for each m of its perimeter"),
                    0.0015, own),
@@ -47,9 +45,7 @@ const RecordSpec& GroundInput::spec()
         {otherwise(number("void_wind", Kind::velocity, 0, 20, "mean of the year at 10 m, as it drives the void's air"),
                    4.0, own),
          &T::void_wind},
-        {otherwise_word(word("void_shelter", "from that wind", {"sheltered", "average", "exposed"}), "average",
-                        "ISO 13370: 0.05"),
-         &T::void_shelter},
+        {otherwise_word(text("void_shelter", "from that wind"), "average", "ISO 13370: 0.05"), &T::void_shelter},
         {number("outdoor_mean", Kind::temperature, -30, 40,
                 "mean temperature of the year; with outdoor_amplitude floors and walls find the ground's temperature "
                 "month "

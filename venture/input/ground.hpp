@@ -1,7 +1,43 @@
 #pragma once
 /// The ground under the building.
 
+#include <array>
+#include <cstdint>
+#include <string_view>
+
 #include <venture/input/given.hpp>
+
+namespace venture::input {
+
+/// How insulation along the edge of a slab lies.
+enum class EdgeLies : std::uint8_t { level, upright };
+
+/// What the lowest floors lie on.
+enum class UnderFloor : std::uint8_t { soil, ventilated_void };
+
+/// Of a void under the floor from wind.
+enum class VoidShelter : std::uint8_t { sheltered, average, exposed };
+
+} // namespace venture::input
+
+namespace venture {
+
+template <>
+struct quantity::WordsOf<input::EdgeLies> {
+    static constexpr std::array<std::string_view, 2> words = {"level", "upright"};
+};
+
+template <>
+struct quantity::WordsOf<input::UnderFloor> {
+    static constexpr std::array<std::string_view, 2> words = {"soil", "a ventilated void"};
+};
+
+template <>
+struct quantity::WordsOf<input::VoidShelter> {
+    static constexpr std::array<std::string_view, 3> words = {"sheltered", "average", "exposed"};
+};
+
+} // namespace venture
 
 namespace venture::input {
 
@@ -9,11 +45,13 @@ namespace venture::input {
 struct GroundInput {
     Given<double> conductivity, wall_thickness, exposed_perimeter;
     Given<double> edge_width, edge_thickness, edge_conductivity;
-    Given<std::string> edge_lies, note;
+    Given<std::string> note;
     Given<double> level;
-    Given<std::string> under_floor, void_shelter;
     Given<double> void_vents, void_wall_u_value, void_wind;
     Given<double> outdoor_mean, outdoor_amplitude, coldest_month, indoor;
+    Choice<EdgeLies> edge_lies;
+    Choice<UnderFloor> under_floor;
+    Choice<VoidShelter> void_shelter;
     /// Whether anything was said of it; without it floors lie on a stated ground temperature.
     [[nodiscard]] bool is_used() const
     {

@@ -168,13 +168,6 @@ inline KeySpec whole(KeySpec spec)
 /// Regions that room types ship for.
 inline std::vector<std::string> regions() { return {"Europe", "North America"}; }
 
-/// What people do, in the order of building::Activity.
-inline std::vector<std::string> activities()
-{
-    return {"asleep",  "seated at rest", "seated light work", "office work", "standing",
-            "walking", "bench work",     "heavy work",        "sport"};
-}
-
 inline KeySpec listed(KeySpec spec, std::size_t count)
 {
     spec.count = count;

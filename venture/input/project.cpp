@@ -19,15 +19,14 @@ const RecordSpec& ProjectInput::spec()
         {word("region", "whose usual values the room types that ship bring: \"Europe\" or \"North America\"",
               regions()),
          &T::region},
-        {whole(declare::number(
+        {declare::number(
              "year", Kind::number, 1600, 9999,
              "whose weekdays and dates calendars count; that of the weather year unless typed, else 2029, which "
-             "begins on a Monday")),
+             "begins on a Monday"),
          &T::year},
-        {otherwise_word(word("phase",
+        {otherwise_word(text("phase",
                              "what stands: existing, without rooms that are new; or planned, without those to be "
-                             "removed",
-                             {"existing", "planned"}),
+                             "removed"),
                         "planned", "what is designed for"),
          &T::phase},
         note_key<T>(),
@@ -116,9 +115,8 @@ const RecordSpec& TableFileInput::spec()
         {document(word("decimal_mark", "of numbers; detected unless typed", {"point", "comma"})), &T::decimal_mark},
         {document(word("encoding", "of letters; detected unless typed", {"utf-8", "utf-16", "windows-1252"})),
          &T::encoding},
-        {document(
-             whole(number("header_rows", Kind::number, 1, 2,
-                          "1: names, with units in brackets; 2: units in a row of their own; detected unless typed"))),
+        {document(number("header_rows", Kind::number, 1, 2,
+                         "1: names, with units in brackets; 2: units in a row of their own; detected unless typed")),
          &T::header_rows},
         note_key<T>(),
     });
@@ -141,30 +139,26 @@ const RecordSpec& MethodInput::spec()
 {
     using T = MethodInput;
     static const RecordSpec all = RecordSpec::of<T>({
-        {otherwise_word(word("inside_films",
+        {otherwise_word(text("inside_films",
                              "convection inside: fixed after ISO 6946; or by the difference between face "
-                             "and air, after the tilt of the face",
-                             {"fixed", "by difference"}),
+                             "and air, after the tilt of the face"),
                         "fixed", "ISO 6946, for design"),
          &T::inside_films},
         {otherwise_word(
-             word("outside_films",
-                  "outside: 25 W/m2K to the air; or convection by the wind and long wave to sky, ground and air",
-                  {"fixed", "wind and sky"}),
+             text("outside_films",
+                  "outside: 25 W/m2K to the air; or convection by the wind and long wave to sky, ground and air"),
              "fixed", "ISO 6946, for design"),
          &T::outside_films},
         {otherwise_word(
-             word("outdoor_air_flows",
+             text("outdoor_air_flows",
                   "what volume flows of leakage and ventilation are measured at: 20 degC and the pressure of "
-                  "the site; or the outdoor air of each hour, of which a litre weighs more in winter",
-                  {"at 20 degC", "as outdoors"}),
+                  "the site; or the outdoor air of each hour, of which a litre weighs more in winter"),
              "at 20 degC", "EN 12831-1, which takes 0.34 Wh/m3K all year"),
          &T::outdoor_air_flows},
         {otherwise_word(
-             word("air_heat",
+             text("air_heat",
                   "heat that air carries: that of dry air, 1,006 J/kgK; or with that of the vapour in it, at "
-                  "the mean humidity outdoors",
-                  {"dry", "moist"}),
+                  "the mean humidity outdoors"),
              "dry", "latent loads count vapour at 2,501 kJ/kg, whatever its temperature"),
          &T::air_heat},
         note_key<T>(),

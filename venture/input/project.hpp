@@ -1,14 +1,67 @@
 #pragma once
 /// Who the job is for, how it is printed, and which files it is made of.
 
+#include <array>
+#include <cstdint>
+#include <string_view>
+
 #include <venture/input/given.hpp>
+
+namespace venture::input {
+
+/// Of a project: what stands.
+enum class Phase : std::uint8_t { existing, planned };
+
+/// Convection inside.
+enum class InsideFilms : std::uint8_t { fixed, by_difference };
+
+/// Convection and long wave outside.
+enum class OutsideFilms : std::uint8_t { fixed, wind_and_sky };
+
+/// What volume flows of outdoor air are measured at.
+enum class FlowsAt : std::uint8_t { room, outdoors };
+
+/// Heat that air carries.
+enum class AirHeat : std::uint8_t { dry, moist };
+
+} // namespace venture::input
+
+namespace venture {
+
+template <>
+struct quantity::WordsOf<input::Phase> {
+    static constexpr std::array<std::string_view, 2> words = {"existing", "planned"};
+};
+
+template <>
+struct quantity::WordsOf<input::InsideFilms> {
+    static constexpr std::array<std::string_view, 2> words = {"fixed", "by difference"};
+};
+
+template <>
+struct quantity::WordsOf<input::OutsideFilms> {
+    static constexpr std::array<std::string_view, 2> words = {"fixed", "wind and sky"};
+};
+
+template <>
+struct quantity::WordsOf<input::FlowsAt> {
+    static constexpr std::array<std::string_view, 2> words = {"at 20 degC", "as outdoors"};
+};
+
+template <>
+struct quantity::WordsOf<input::AirHeat> {
+    static constexpr std::array<std::string_view, 2> words = {"dry", "moist"};
+};
+
+} // namespace venture
 
 namespace venture::input {
 
 /// Who the job is for.
 struct ProjectInput {
-    Given<std::string> name, client, number, author, revision, region, phase, note;
-    Given<double> year;
+    Given<std::string> name, client, number, author, revision, region, note;
+    Choice<Phase> phase;
+    Whole year;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 
@@ -31,7 +84,7 @@ struct LibraryInput {
 /// A CSV file with one record a line, and how it is written.
 struct TableFileInput {
     Given<std::string> file, holds, separator, decimal_mark, encoding, note;
-    Given<double> header_rows;
+    Whole header_rows;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 
@@ -43,7 +96,11 @@ struct AcceptedInput {
 
 /// How the heat balance takes what can be taken in more than one way.
 struct MethodInput {
-    Given<std::string> inside_films, outside_films, outdoor_air_flows, air_heat, note;
+    Given<std::string> note;
+    Choice<InsideFilms> inside_films;
+    Choice<OutsideFilms> outside_films;
+    Choice<FlowsAt> outdoor_air_flows;
+    Choice<AirHeat> air_heat;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 

@@ -1,11 +1,38 @@
 #pragma once
 /// A room.
 
+#include <array>
+#include <cstdint>
+#include <string_view>
 #include <vector>
 
 #include <venture/input/air.hpp>
 #include <venture/input/shapes.hpp>
 #include <venture/input/use.hpp>
+
+namespace venture::input {
+
+/// Whether a room stands in both phases of a project.
+enum class RoomStatus : std::uint8_t { as_it_is, added, to_be_removed };
+
+/// Whether a room has loads.
+enum class LeaveOut : std::uint8_t { no, yes };
+
+} // namespace venture::input
+
+namespace venture {
+
+template <>
+struct quantity::WordsOf<input::RoomStatus> {
+    static constexpr std::array<std::string_view, 3> words = {"as it is", "new", "to be removed"};
+};
+
+template <>
+struct quantity::WordsOf<input::LeaveOut> {
+    static constexpr std::array<std::string_view, 2> words = {"no", "yes"};
+};
+
+} // namespace venture
 
 namespace venture::input {
 
@@ -17,7 +44,7 @@ struct RoomInput {
     RoomInput& operator=(RoomInput&&) noexcept;
     ~RoomInput();
 
-    Given<std::string> name, storey, type, like, walk, place, thermostat_in, status, leave_out, void_room, note;
+    Given<std::string> name, storey, type, like, walk, place, thermostat_in, void_room, note;
     Given<QuantityList> at, size;
     Given<PointList> corners;
     Given<double> height, ceiling_void, floor_void, perimeter;
@@ -29,6 +56,8 @@ struct RoomInput {
     std::vector<FaceInput> faces{};
     std::vector<TransferAirInput> transfer_air{};
     std::vector<GainInput> gains{};
+    Choice<RoomStatus> status;
+    Choice<LeaveOut> leave_out;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 

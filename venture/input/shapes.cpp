@@ -10,10 +10,8 @@ const RecordSpec& PlanInput::spec()
 {
     using T = PlanInput;
     static const RecordSpec all = RecordSpec::of<T>({
-        {otherwise_word(word("dimensions",
-                             "what lengths on the plan run to; \"outside faces\" are those of outside "
-                             "walls, with partitions to their centre lines",
-                             {"centre lines", "inside faces", "outside faces"}),
+        {otherwise_word(text("dimensions", "what lengths on the plan run to; \"outside faces\" are those of outside "
+                                           "walls, with partitions to their centre lines"),
                         "centre lines", own),
          &T::dimensions},
         {otherwise(number("tolerance", Kind::length, 0, 0.1,
@@ -53,10 +51,10 @@ const RecordSpec& RepeatInput::spec()
         {must(naming("rooms", {"room"}, "which rooms")), &T::rooms},
         {listed(number("shift", Kind::length, -1e4, 1e4, "by how much each time, along x and along y: [x, y]"), 2),
          &T::shift},
-        {otherwise(whole(number("times", Kind::number, 1, 200, "how often")), 1.0, "once"), &T::times},
-        {otherwise(whole(number("count_on", Kind::number, 1, 10000,
-                                "by how much numbers at the end of names count on "
-                                "each time")),
+        {otherwise(number("times", Kind::number, 1, 200, "how often"), 1.0, "once"), &T::times},
+        {otherwise(number("count_on", Kind::number, 1, 10000,
+                          "by how much numbers at the end of names count on "
+                          "each time"),
                    1.0, "one by one"),
          &T::count_on},
         {number("mirror_x", Kind::length, -1e5, 1e5, "before they are shifted, mirrored left to right about this x"),
@@ -84,9 +82,7 @@ const RecordSpec& OpeningInput::spec()
         text_key("in", &T::in, "face to outdoors that it is in: a side of the compass, or \"roof\""),
         {naming("to", {"room"}, "instead of in: the room that it leads or looks to, through the largest wall between"),
          &T::to},
-        {otherwise_word(word("kind", "what it is", {"window", "door", "roof window"}), "window",
-                        "a window unless typed"),
-         &T::kind},
+        {otherwise_word(text("kind", "what it is"), "window", "a window unless typed"), &T::kind},
         {naming("glazing", {"glazing"}, "for windows; that of [fabric] unless typed"), &T::glazing},
         {naming("shade", {"shade"}, "for windows; that of [fabric] unless typed, \"none\" for none"), &T::shade},
         {number("u_value", Kind::heat_transfer, 0.1, 7, "for doors; that of [fabric] unless typed"), &T::u_value},
@@ -101,7 +97,7 @@ const RecordSpec& OpeningInput::spec()
                 "from the left end of the wall seen from outside; spread evenly unless typed"),
          &T::from_left},
         {number("from_right", Kind::length, 0, 1000, "instead, from the right end"), &T::from_right},
-        {otherwise(whole(number("count", Kind::number, 1, 1000, "how many alike")), 1.0, "one"), &T::count},
+        {otherwise(number("count", Kind::number, 1, 1000, "how many alike"), 1.0, "one"), &T::count},
         {number("opened_per_hour", Kind::number, 0, 3600, "of a door to outdoors: how often each is opened in an hour"),
          &T::opened_per_hour},
         {beside("opened_per_hour", otherwise(number("open_for", Kind::hours, 0, 1, "how long it stands open each time"),
@@ -145,10 +141,9 @@ const RecordSpec& FaceInput::spec()
                        "round it; x and y on the plan, z above the storey's floor"),
                 3),
          &T::corners},
-        {word("beyond",
+        {text("beyond",
               "what lies behind it instead of what was found; behind a party wall lies a like room, so that nothing "
-              "flows through its middle; with \"no exchange\" nothing flows through its far face",
-              {"outdoors", "ground", "no exchange", "party wall", "a temperature", "unheated space", "a room"}),
+              "flows through its middle; with \"no exchange\" nothing flows through its far face"),
          &T::beyond},
         {naming("room", {"room"}, "behind the face, with beyond = \"a room\": for rooms without a place on the plan"),
          &T::room},
@@ -168,7 +163,7 @@ const RecordSpec& FaceInput::spec()
                 "instead of the one in [fabric]; its layers run from outside to inside as this room sees them, also "
                 "of a wall between rooms"),
          &T::build_up},
-        {word("colour", "of its outside: takes up 40, 60 or 80 % of the sun", {"light", "medium", "dark"}), &T::colour},
+        {text("colour", "of its outside: takes up 40, 60 or 80 % of the sun"), &T::colour},
         {number("absorptance", Kind::fraction, 0, 1, "instead of colour: share of the sun that its outside takes up"),
          &T::absorptance},
         note_key<T>(),

@@ -17,7 +17,7 @@ const RecordSpec& MonthInput::spec()
 {
     using T = MonthInput;
     static const RecordSpec all = RecordSpec::of<T>({
-        {must(whole(number("month", Kind::number, 1, 12, "1 to 12; the design day is the 21st"))), &T::month},
+        {must(number("month", Kind::number, 1, 12, "1 to 12; the design day is the 21st")), &T::month},
         {must_or_derive(number("dry_bulb", Kind::temperature, -40, 60, "highest of the design day")), &T::dry_bulb},
         {must_or_derive(number("wet_bulb", Kind::temperature, -40, 40, "coincident with the highest dry bulb")),
          &T::wet_bulb},

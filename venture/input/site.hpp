@@ -16,7 +16,8 @@ struct MonthInput {
     MonthInput& operator=(MonthInput&&) noexcept;
     ~MonthInput();
 
-    Given<double> month, dry_bulb, wet_bulb, daily_range, wet_bulb_range, beam_depth, diffuse_depth, ground;
+    Whole month;
+    Given<double> dry_bulb, wet_bulb, daily_range, wet_bulb_range, beam_depth, diffuse_depth, ground;
     Given<double> peak_wet_bulb, dry_bulb_at_peak_wet_bulb, peak_dew_point, dry_bulb_at_peak_dew_point, wind;
     Given<std::string> note;
     [[nodiscard]] static const quantity::RecordSpec& spec();

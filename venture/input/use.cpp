@@ -18,8 +18,7 @@ const RecordSpec& GainInput::spec()
     using T = GainInput;
     static const RecordSpec all = RecordSpec::of<T>({
         name_key<T>("what it is: \"copier\"; a room's own stands instead of that of its type"),
-        {otherwise_word(word("kind", "whose share of the load it is counted to; cooking has usual shares of its own",
-                             {"equipment", "lighting", "cooking"}),
+        {otherwise_word(text("kind", "whose share of the load it is counted to; cooking has usual shares of its own"),
                         "equipment", "equipment unless typed"),
          &T::kind},
         {shared(number("power", Kind::power, 0, 1e7, "heat of one piece at full, all forms together")), &T::power},
@@ -98,7 +97,7 @@ const RecordSpec& UseInput::spec()
                           "moisture that the room and what stands in it take up, as a multiple of that of the air"),
                    1.0, "the air alone"),
          &T::moisture_buffer},
-        {otherwise_word(word("control", "what set-points refer to", {"operative", "air"}), "operative",
+        {otherwise_word(text("control", "what set-points refer to"), "operative",
                         "EN 12831-1 and EN 16798-1 state design temperatures as operative"),
          &T::control},
         {otherwise(shared(number("people", Kind::number, 0, 1e5, "number of people")), 0.0, "nobody"), &T::people},
@@ -110,9 +109,8 @@ const RecordSpec& UseInput::spec()
          &T::people_expected},
         {instead_of(
              {"sensible_per_person", "latent_per_person"},
-             word("activity",
-                  "instead of heat by person: what people do; the sensible part goes by the temperature of the air",
-                  activities())),
+             text("activity",
+                  "instead of heat by person: what people do; the sensible part goes by the temperature of the air")),
          &T::activity},
         {otherwise(number("sensible_per_person", Kind::power, 0, 1000, "heat given off, without evaporation"), 75.0,
                    "seated light work at 24 degC, ASHRAE Handbook - Fundamentals, rounded"),
@@ -249,19 +247,17 @@ const RecordSpec& DwellingInput::spec()
 {
     using T = DwellingInput;
     static const RecordSpec all = RecordSpec::of<T>({
-        {whole(number("bedrooms", Kind::number, 0, 50,
-                      "one more person than bedrooms lives here, after ASHRAE 62.2; they are spread over the rooms by "
-                      "floor area, where a room states none")),
+        {number("bedrooms", Kind::number, 0, 50,
+                "one more person than bedrooms lives here, after ASHRAE 62.2; they are spread over the rooms by "
+                "floor area, where a room states none"),
          &T::bedrooms},
         {instead_of({"bedrooms"}, number("people", Kind::number, 0, 200, "instead of bedrooms: how many live here")),
          &T::people},
-        {word("appliances",
+        {text("appliances",
               "heat of lighting and appliances after the ASHRAE Handbook - Fundamentals, residential loads (136 W and "
-              "2.2 W/m2; a few 60 %, many 150 % of it), spread by floor area where a room states no equipment",
-              {"few", "usual", "many"}),
+              "2.2 W/m2; a few 60 %, many 150 % of it), spread by floor area where a room states no equipment"),
          &T::appliances},
-        {whole(
-             number("plants", Kind::number, 0, 500, "house plants: 10 g of water an hour each, spread by floor area")),
+        {number("plants", Kind::number, 0, 500, "house plants: 10 g of water an hour each, spread by floor area"),
          &T::plants},
         {naming("rooms", {"room"}, "rooms that it is spread over; all heated rooms unless typed"), &T::rooms},
         note_key<T>(),

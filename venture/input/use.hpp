@@ -1,9 +1,64 @@
 #pragma once
 /// What rooms are used for: set-points, people, gains, outdoor air.
 
+#include <array>
+#include <cstdint>
+#include <string_view>
 #include <vector>
 
 #include <venture/input/given.hpp>
+
+namespace venture::input {
+
+/// Whose share of the load a gain is counted to.
+enum class GainKind : std::uint8_t { equipment, lighting, cooking };
+
+/// What set-points refer to.
+enum class Control : std::uint8_t { operative, air };
+
+/// What people do.
+enum class Activity : std::uint8_t {
+    asleep,
+    seated_at_rest,
+    seated_light_work,
+    office_work,
+    standing,
+    walking,
+    bench_work,
+    heavy_work,
+    sport
+};
+
+/// Of a dwelling.
+enum class Appliances : std::uint8_t { few, usual, many };
+
+} // namespace venture::input
+
+namespace venture {
+
+template <>
+struct quantity::WordsOf<input::GainKind> {
+    static constexpr std::array<std::string_view, 3> words = {"equipment", "lighting", "cooking"};
+};
+
+template <>
+struct quantity::WordsOf<input::Control> {
+    static constexpr std::array<std::string_view, 2> words = {"operative", "air"};
+};
+
+template <>
+struct quantity::WordsOf<input::Activity> {
+    static constexpr std::array<std::string_view, 9> words = {"asleep",      "seated at rest", "seated light work",
+                                                              "office work", "standing",       "walking",
+                                                              "bench work",  "heavy work",     "sport"};
+};
+
+template <>
+struct quantity::WordsOf<input::Appliances> {
+    static constexpr std::array<std::string_view, 3> words = {"few", "usual", "many"};
+};
+
+} // namespace venture
 
 namespace venture::input {
 
@@ -16,8 +71,9 @@ struct GainInput {
     GainInput& operator=(GainInput&&) noexcept;
     ~GainInput();
 
-    Given<std::string> name, kind, profile, note;
+    Given<std::string> name, profile, note;
     Given<double> power, power_per_area, count, moisture, radiant, latent, lost, to_void;
+    Choice<GainKind> kind;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 
@@ -31,12 +87,11 @@ struct UseInput {
     ~UseInput();
 
     Given<double> heating_setpoint, cooling_setpoint, humidity_limit;
-    Given<std::string> control;
     Given<double> heating_setback, preheating, cooling_setback, precooling;
     Given<std::string> heating_profile, cooling_profile;
     Given<double> stratification, moisture_buffer;
     Given<double> people, area_per_person, people_expected, sensible_per_person, latent_per_person;
-    Given<std::string> activity;
+    Choice<Activity> activity;
     Given<double> lighting, lighting_power, equipment, equipment_power, moisture;
     Given<double> people_radiant, lighting_radiant, equipment_radiant, lighting_to_void, gain_diversity;
     Given<std::string> hours; ///< of people, lighting and equipment that have none of their own
@@ -48,6 +103,7 @@ struct UseInput {
     Given<double> furniture;
     Given<double> heating_limit, cooling_limit, radiant_share;
     Given<std::string> heated_by, cooled_by;
+    Choice<Control> control;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 
@@ -67,9 +123,11 @@ struct RoomTypeInput {
 
 /// A dwelling's people, appliances and plants, in short.
 struct DwellingInput {
-    Given<double> bedrooms, people, plants;
-    Given<std::string> appliances, note;
+    Given<double> people;
+    Given<std::string> note;
     Given<TextList> rooms;
+    Choice<Appliances> appliances;
+    Whole bedrooms, plants;
     [[nodiscard]] bool is_used() const { return bedrooms || people || plants || appliances || rooms; }
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };

@@ -1,9 +1,47 @@
 #pragma once
 /// A year of weather.
 
+#include <array>
+#include <cstdint>
+#include <string_view>
 #include <vector>
 
+#include <venture/climate/readings.hpp>
 #include <venture/input/given.hpp>
+
+namespace venture::input {
+
+/// How a weather year is given.
+enum class WeatherForm : std::uint8_t { columns, tmy3, synthetic };
+
+/// How dates are written.
+enum class DateOrder : std::uint8_t { year_month_day, day_month_year, month_day_year };
+
+} // namespace venture::input
+
+namespace venture {
+
+template <>
+struct quantity::WordsOf<input::WeatherForm> {
+    static constexpr std::array<std::string_view, 3> words = {"columns", "tmy3", "synthetic"};
+};
+
+template <>
+struct quantity::WordsOf<climate::Stamp> {
+    static constexpr std::array<std::string_view, 2> words = {"beginning", "end"};
+};
+
+template <>
+struct quantity::WordsOf<input::DateOrder> {
+    static constexpr std::array<std::string_view, 3> words = {"year-month-day", "day-month-year", "month-day-year"};
+};
+
+template <>
+struct quantity::WordsOf<climate::BelowFreezing> {
+    static constexpr std::array<std::string_view, 2> words = {"water", "ice"};
+};
+
+} // namespace venture
 
 namespace venture::input {
 
@@ -22,12 +60,17 @@ struct WeatherInput {
     WeatherInput& operator=(WeatherInput&&) noexcept;
     ~WeatherInput();
 
-    Given<std::string> name, form, file, stamp, date_order, below_freezing, separator, decimal_mark, encoding, note;
+    Given<std::string> name, file, separator, decimal_mark, encoding, note;
     Given<TextList> missing;
-    Given<double> latitude, longitude, time_zone, height, year, skip_lines, header_rows, longest_gap;
-    Given<double> seed, day_to_day, wind_from;
+    Given<double> latitude, longitude, time_zone, height, longest_gap;
+    Given<double> day_to_day, wind_from;
     Given<double> winter_frequency, summer_frequency, heating_base, cooling_base;
     std::vector<WeatherColumnInput> columns{};
+    Choice<WeatherForm> form;
+    Choice<climate::Stamp> stamp;
+    Choice<DateOrder> date_order;
+    Choice<climate::BelowFreezing> below_freezing;
+    Whole year, skip_lines, header_rows, seed;
     /// Whether the project has a weather year; without one its defaults say nothing.
     [[nodiscard]] bool is_used() const
     {
@@ -38,8 +81,9 @@ struct WeatherInput {
 
 /// What a month's weather is like in the mean.
 struct MonthlyMeanInput {
-    Given<double> month, dry_bulb, daily_range, relative_humidity, sun, wind;
+    Given<double> dry_bulb, daily_range, relative_humidity, sun, wind;
     Given<std::string> note;
+    Whole month;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 

@@ -11,6 +11,7 @@
 #include <type_traits>
 #include <vector>
 
+#include <venture/quantity/choice.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/key.hpp>
 
@@ -100,6 +101,24 @@ struct Key {
           offset{detail::offset_in(detail::blank<T>(), member)}
     {
     }
+    template <class T, class E>
+    Key(KeySpec s, Choice<E> T::*member)
+        : spec{std::move(s)},
+          shape{ValueShape::text},
+          offset{detail::offset_in(detail::blank<T>(), member)}
+    {
+        static_assert(sizeof(Choice<E>) == sizeof(Given<std::string>));
+        spec.choices.assign(WordsOf<E>::words.begin(), WordsOf<E>::words.end());
+    }
+    template <class T>
+    Key(KeySpec s, Whole T::*member)
+        : spec{std::move(s)},
+          shape{ValueShape::number},
+          offset{detail::offset_in(detail::blank<T>(), member)}
+    {
+        static_assert(sizeof(Whole) == sizeof(Given<double>));
+        spec.whole = true;
+    }
 };
 
 /// A table inside a record: one, or a list of them.
@@ -166,8 +185,8 @@ public:
     [[nodiscard]] const Key& key_called(std::string_view name) const;
 
     /// The key of a member. @pre the member has one
-    template <class T, class V>
-    [[nodiscard]] const Key& key_of(Given<V> T::*member) const
+    template <class T, class Member>
+    [[nodiscard]] const Key& key_of(Member T::*member) const
     {
         return key_at(detail::offset_in(*static_cast<const T*>(blank_), member));
     }
@@ -184,8 +203,8 @@ private:
 };
 
 /// What a member's key is; every member that the library reads has one.
-template <Declared T, class V>
-[[nodiscard]] const KeySpec& spec_of(Given<V> T::*member)
+template <Declared T, class Member>
+[[nodiscard]] const KeySpec& spec_of(Member T::*member)
 {
     return T::spec().key_of(member).spec;
 }

@@ -189,7 +189,7 @@ std::string how_found(const building::NamedBuildup& b, const PreferredUnits& uni
                         units.text(b.typed->films.outside_m2K_per_W, "resistance"),
                         units.text(b.typed->films.inside_m2K_per_W, "resistance"), name_of(b.typed->weight),
                         units.text(areal_capacity_J_per_m2K(b.typed->weight), "areal_capacity"),
-                        fabric::mass_place_names()[static_cast<std::size_t>(b.typed->mass)]);
+                        fabric::mass_place_words[static_cast<std::size_t>(b.typed->mass)]);
     if (b.made.bounds)
         out += fmt::format(
             "Bridged layers stand as even ones (ISO 6946): R between {} and {}, their mean {} +- {:.1f} %\n",

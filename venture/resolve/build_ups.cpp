@@ -59,10 +59,7 @@ void BuildUps::check_materials()
 fabric::HeatFlow BuildUps::direction_of(const BuildupInput& given) const
 {
     const FabricInput& f = input_.fabric;
-    if (given.heat_flow) {
-        if (*given.heat_flow == "upwards") return fabric::HeatFlow::upwards;
-        return *given.heat_flow == "downwards" ? fabric::HeatFlow::downwards : fabric::HeatFlow::horizontal;
-    }
+    if (const auto stated = given.heat_flow.which()) return *stated;
     if (named(given.name, f.roof)) return fabric::HeatFlow::upwards;
     const bool floor =
         named(given.name, f.ground_floor) || named(given.name, f.exposed_floor) || named(given.name, f.inner_floor);
@@ -145,14 +142,13 @@ void BuildUps::complete_words(BuildupInput& given, NamedBuildup& out)
 
 void BuildUps::add_stated(BuildupInput& given, NamedBuildup& out)
 {
-    fabric::StatedBuildup stated{
-        .name = value_of(given.name),
-        .direction = out.direction,
-        .air_gaps = chosen(given.air_gaps, spec_of(&BuildupInput::air_gaps).choices, fabric::AirGaps::none),
-        .fasteners = {value_of(given.fasteners), value_of(given.fastener_diameter),
-                      value_of(given.fastener_conductivity)},
-        .falls = chosen(given.falls, spec_of(&BuildupInput::falls).choices, fabric::Taper::rectangle),
-        .correction_W_per_m2K = value_of(given.correction)};
+    fabric::StatedBuildup stated{.name = value_of(given.name),
+                                 .direction = out.direction,
+                                 .air_gaps = given.air_gaps.which().value_or(fabric::AirGaps::none),
+                                 .fasteners = {value_of(given.fasteners), value_of(given.fastener_diameter),
+                                               value_of(given.fastener_conductivity)},
+                                 .falls = given.falls.which().value_or(fabric::Taper::rectangle),
+                                 .correction_W_per_m2K = value_of(given.correction)};
     const std::size_t before = problems_.size();
     for (const auto& text : *given.layers) add_layer(text, stated);
     if (problems_.size() != before || stated.layers.size() != given.layers.value->size()) return; // said already
@@ -178,12 +174,11 @@ void BuildUps::add_typed(BuildupInput& given, NamedBuildup& out)
     assume(given.inside_film, film);
     if (!given.weight) given.weight = computed(std::string{"medium"}, "our assumption", given.u_value.origin);
     if (!given.mass) given.mass = computed(std::string{"inside"}, "our assumption", given.u_value.origin);
-    out.typed =
-        fabric::TypedUValue{.name = "build-up '" + value_of(given.name) + "'",
-                            .u_value_W_per_m2K = value_of(given.u_value) + value_of(given.correction),
-                            .films = {value_of(given.outside_film), value_of(given.inside_film)},
-                            .weight = chosen(given.weight, fabric::weight_class_names(), fabric::WeightClass::medium),
-                            .mass = chosen(given.mass, fabric::mass_place_names(), fabric::MassPlace::inside)};
+    out.typed = fabric::TypedUValue{.name = "build-up '" + value_of(given.name) + "'",
+                                    .u_value_W_per_m2K = value_of(given.u_value) + value_of(given.correction),
+                                    .films = {value_of(given.outside_film), value_of(given.inside_film)},
+                                    .weight = given.weight.which().value_or(fabric::WeightClass::medium),
+                                    .mass = given.mass.which().value_or(fabric::MassPlace::inside)};
     out.layers = fabric::buildup_of_u_value(*out.typed);
     out.layers.name = value_of(given.name);
 }

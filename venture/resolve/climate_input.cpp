@@ -165,9 +165,11 @@ double number_of(const WeatherInput& weather, Given<double> WeatherInput::*key)
     return weather.*key ? *(weather.*key) : *otherwise;
 }
 
-std::string word_of(const WeatherInput& weather, Given<std::string> WeatherInput::*key)
+int number_of(const WeatherInput& weather, quantity::Whole WeatherInput::*key)
 {
-    return weather.*key ? *(weather.*key) : std::string{spec_of(key).default_word};
+    const auto& otherwise = spec_of(key).default_value;
+    VENTURE_ASSERT(otherwise.has_value());
+    return (weather.*key).number().value_or(static_cast<int>(*otherwise));
 }
 
 std::optional<climate::SyntheticRequest> synthetic_request_of(const Input& input, quantity::Problems& problems)

@@ -8,7 +8,9 @@
 #include <venture/climate/derived_conditions.hpp>
 #include <venture/climate/synthetic_year.hpp>
 #include <venture/input/input.hpp>
+#include <venture/quantity/error.hpp>
 #include <venture/quantity/problems.hpp>
+#include <venture/quantity/record.hpp>
 
 namespace venture::resolve {
 
@@ -29,9 +31,17 @@ using quantity::Given;
 /// Whether every value of [weather] is one; what is wrong is told by resolve().
 [[nodiscard]] bool is_sound(const WeatherInput& weather);
 
-/// What [weather] says of a number or a word, or its default; every key asked for here has one.
+/// What [weather] says, or the key's default; every key asked for here has one.
 [[nodiscard]] double number_of(const WeatherInput& weather, Given<double> WeatherInput::*key);
-[[nodiscard]] std::string word_of(const WeatherInput& weather, Given<std::string> WeatherInput::*key);
+[[nodiscard]] int number_of(const WeatherInput& weather, quantity::Whole WeatherInput::*key);
+template <class E>
+[[nodiscard]] E choice_of(const WeatherInput& weather, quantity::Choice<E> WeatherInput::*key)
+{
+    if (const auto said = (weather.*key).which()) return *said;
+    const auto otherwise = quantity::Choice<E>{std::string{quantity::spec_of(key).default_word}}.which();
+    VENTURE_ASSERT(otherwise.has_value());
+    return *otherwise;
+}
 
 /// The synthetic year that a project asks for; nothing, and problems, if months or values are missing.
 [[nodiscard]] std::optional<climate::SyntheticRequest> synthetic_request_of(const Input& input,

@@ -122,7 +122,9 @@ void Dwelling::spread_dwelling()
     for (const std::size_t r : rooms) all_m2 += building_.rooms[r].floor_area_m2;
     if (dwelling.appliances) {
         constexpr double fixed_W = 136.0, each_W_per_m2 = 2.2;
-        const double level = *dwelling.appliances == "few" ? 0.6 : *dwelling.appliances == "many" ? 1.5 : 1.0;
+        const double level = dwelling.appliances == Appliances::few    ? 0.6
+                             : dwelling.appliances == Appliances::many ? 1.5
+                                                                       : 1.0;
         spread({.whole = level * (fixed_W + each_W_per_m2 * all_m2),
                 .key = &UseInput::equipment,
                 .onto = &Use::equipment_W_per_m2,

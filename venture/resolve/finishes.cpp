@@ -89,9 +89,10 @@ void Finishes::add_finishes()
 /// Outside faces whose colour is said: for all walls or roofs, or for one face.
 void Finishes::set_colours(FaceNames& names)
 {
-    const auto of_colour = [](const Given<std::string>& word) -> std::optional<double> {
-        if (!word) return std::nullopt;
-        return colour_absorptance[chosen(word, spec_of(&FabricInput::wall_colour).choices, std::size_t{1})];
+    const auto of_colour = [](const Choice<Colour>& said) -> std::optional<double> {
+        const auto colour = said.which();
+        if (!colour) return std::nullopt;
+        return colour_absorptance[static_cast<std::size_t>(*colour)];
     };
     for (Surface& s : building_.surfaces) {
         if (s.beyond.kind != Neighbour::Kind::outdoors) continue;

@@ -90,8 +90,7 @@ void Gains::set_activity(UseInput& given, Use& use)
         return;
     }
     const double room_C = use.cooling_setpoint_C ? use.cooling_setpoint_C->value : 24.0;
-    const auto heat =
-        heat_of_person(chosen(given.activity, spec_of(&UseInput::activity).choices, Activity::office_work), room_C);
+    const auto heat = heat_of_person(given.activity.which().value_or(Activity::office_work), room_C);
     const std::string how = fmt::format("'{}' at {}", *given.activity, units_.text(room_C, Kind::temperature));
     given.sensible_per_person = computed(heat.sensible_W, how, given.activity.origin);
     given.latent_per_person = computed(heat.latent_W, how, given.activity.origin);
@@ -102,9 +101,9 @@ void Gains::set_activity(UseInput& given, Use& use)
 
 Gain Gains::gain_of(const GainInput& given, const Room& room)
 {
-    const auto kind = *given.kind == "lighting"  ? Gain::Kind::lighting
-                      : *given.kind == "cooking" ? Gain::Kind::cooking
-                                                 : Gain::Kind::equipment;
+    const auto kind = given.kind == GainKind::lighting  ? Gain::Kind::lighting
+                      : given.kind == GainKind::cooking ? Gain::Kind::cooking
+                                                        : Gain::Kind::equipment;
     const Parts parts{.radiant = value_of(given.radiant),
                       .latent = value_of(given.latent),
                       .lost = value_of(given.lost),

@@ -189,22 +189,21 @@ void Glass::add_shutter(const ShadeInput& given, NamedShade& out)
                 "type the resistance of the closed shutter, 0 if it is next to none");
         return;
     }
-    out.added_resistance_m2K_per_W = shutter_resistance(
-        *given.resistance, chosen(given.edges, spec_of(&ShadeInput::edges).choices, fabric::ShutterTightness::average));
+    out.added_resistance_m2K_per_W =
+        shutter_resistance(*given.resistance, given.edges.which().value_or(fabric::ShutterTightness::average));
 }
 
 void Glass::add_shades()
 {
     constexpr double usual_W_per_m2 = 200.0;
     for (ShadeInput& given : work_.input.shades) {
-        NamedShade out{
-            .layer = {.name = value_of(given.name),
-                      .place = chosen(given.place, spec_of(&ShadeInput::place).choices, fabric::ShadePlace::inside),
-                      .transmittance = value_of(given.transmittance),
-                      .reflectance = value_of(given.reflectance),
-                      .openness = value_of(given.openness),
-                      .slats_at_45 = value_of(given.slats) == "at 45 degrees"},
-            .use = chosen(given.use, spec_of(&ShadeInput::use).choices, fabric::ShadeUse::above_irradiance)};
+        NamedShade out{.layer = {.name = value_of(given.name),
+                                 .place = given.place.which().value_or(fabric::ShadePlace::inside),
+                                 .transmittance = value_of(given.transmittance),
+                                 .reflectance = value_of(given.reflectance),
+                                 .openness = value_of(given.openness),
+                                 .slats_at_45 = given.slats == Slats::at_45_degrees},
+                       .use = given.use.which().value_or(fabric::ShadeUse::above_irradiance)};
         if (out.use == fabric::ShadeUse::above_irradiance && !given.above)
             given.above = computed(usual_W_per_m2, "our assumption", given.use.origin);
         if (out.use != fabric::ShadeUse::above_irradiance && given.above)

@@ -93,21 +93,21 @@ fabric::GroundYear Ground::ground_of(const Surface& surface, const OnGround& on)
                                          .vents_m2_per_m = value_of(given.void_vents),
                                          .wind_m_per_s = value_of(given.void_wind)};
         suspended.wind_shielding =
-            shelter.at(chosen(given.void_shelter, spec_of(&GroundInput::void_shelter).choices, std::size_t{1}));
+            shelter.at(static_cast<std::size_t>(given.void_shelter.which().value_or(VoidShelter::average)));
         suspended.ground.floor_m2K_per_W = 0.0; // bare ground below
         return suspended_floor_year(suspended, layers, year);
     }
     constexpr double no_basement_m = 0.05;
     if (on.depth_m < no_basement_m)
         return ground_year(floor, layers, year,
-                           {value_of(given.edge_lies) == "upright", value_of(given.edge_width),
+                           {given.edge_lies == EdgeLies::upright, value_of(given.edge_width),
                             value_of(given.edge_thickness), value_of(given.edge_conductivity)});
     const fabric::Basement basement{.floor = floor, .depth_m = on.depth_m, .wall_m2K_per_W = on.walls.m2K_per_W()};
     return surface.attitude == Attitude::wall ? basement_wall_year(basement, layers, year)
                                               : basement_floor_year(basement, layers, year);
 }
 
-bool Ground::over_void() const { return value_of(input_.ground.under_floor) == "a ventilated void"; }
+bool Ground::over_void() const { return input_.ground.under_floor == UnderFloor::ventilated_void; }
 
 /// Floors on the ground by their level, lowest first.
 std::map<std::int64_t, Ground::OnGround> Ground::floors_on_ground()

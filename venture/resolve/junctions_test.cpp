@@ -20,7 +20,7 @@ std::map<std::string, double> lengths(const Building& b, std::string_view room)
     const auto all = junction_lengths_m(b, *b.find_room(room));
     std::map<std::string, double> out;
     for (std::size_t i = 0; i < junction_count; ++i)
-        if (all.at(i) > 0.0) out[fabric::junction_names()[i]] = 1e-6 * std::round(1e6 * all.at(i));
+        if (all.at(i) > 0.0) out[std::string{fabric::junction_words[i]}] = 1e-6 * std::round(1e6 * all.at(i));
     return out;
 }
 

@@ -96,10 +96,9 @@ double Leakage::leaks_at_50_Pa_m_per_s(const std::vector<Leaks>& of_rooms)
     if (ways > 1)
         problem(codes::contradiction, given.permeability ? given.permeability.origin : given.air_changes.origin,
                 "[airtightness] is said in more than one way", "keep one of permeability, air_changes and tightness");
-    if (given.tightness) {
+    if (const auto tightness = given.tightness.which()) {
         constexpr std::array<double, 4> of_class = {1.0, 3.0, 6.0, 12.0}; // m3/h for each m2
-        return of_class[chosen(given.tightness, spec_of(&AirtightnessInput::tightness).choices, std::size_t{0})] /
-               hour_s;
+        return of_class[static_cast<std::size_t>(*tightness)] / hour_s;
     }
     const double to_50_Pa = std::pow(50.0 / value_of(given.test_pressure), value_of(given.flow_exponent));
     if (given.permeability) return *given.permeability * to_50_Pa;
@@ -155,7 +154,7 @@ void Leakage::set_infiltration(std::size_t r, const Leaks& of, double leaks_m_pe
     quantity::OriginId from = given.infiltration.origin;
     if (by_envelope) {
         const auto shielding =
-            chosen(input_.airtightness.shielding, spec_of(&AirtightnessInput::shielding).choices, std::size_t{1});
+            static_cast<std::size_t>(input_.airtightness.shielding.which().value_or(Shielding::moderate));
         double ground_m = building_.rooms.front().floor_m;
         for (const Room& other : building_.rooms) ground_m = std::min(ground_m, other.floor_m);
         if (input_.ground.level) ground_m = *input_.ground.level;

@@ -173,7 +173,7 @@ void Openings::add_opening(const OpeningInput& given, std::size_t room)
                 "an opening has `in` (a face to outdoors), or `to` (another room)");
         return;
     }
-    if (given.kind && *given.kind == "door") out.kind = Opening::Kind::door;
+    if (given.kind == OpeningKind::door) out.kind = Opening::Kind::door;
     fill_opening(given, *where, label, out);
     check_plates(given, label);
     out.plates = plates_of(given);

@@ -224,7 +224,7 @@ void Outlines::place_outlines(std::vector<RoomOutline>& outlines)
     const auto is_waiting = [&](std::size_t room) {
         return std::ranges::any_of(waiting, [&](const Waiting& w) { return w.room == room; });
     };
-    const bool inside = value_of(input_.plan.dimensions) == "inside faces";
+    const bool inside = input_.plan.dimensions == PlanDimensions::inside_faces;
     const std::int64_t gap = inside ? to_grid(thickness_of(building_, input_.fabric.inner_wall)) : 0;
     while (!waiting.empty()) {
         const auto next = std::ranges::find_if(waiting, [&](const Waiting& w) { return !is_waiting(w.other); });
@@ -252,9 +252,8 @@ void Outlines::place_outlines(std::vector<RoomOutline>& outlines)
 /// Lines typed to faces become centre lines: across a gap to another room by half of it, else by half of the wall.
 void Outlines::move_to_centre_lines(std::vector<PlanRoom>& rooms)
 {
-    const std::string dimensions = value_of(input_.plan.dimensions);
-    if (dimensions == "centre lines") return;
-    const bool inside = dimensions == "inside faces";
+    if (input_.plan.dimensions == PlanDimensions::centre_lines) return;
+    const bool inside = input_.plan.dimensions == PlanDimensions::inside_faces;
     constexpr double widest_m = 0.6;
     std::vector<Box> extents;
     for (const PlanRoom& room : rooms) extents.push_back(room.ring.empty() ? Box{} : box_round(room.ring));
@@ -332,7 +331,7 @@ void Outlines::mend(std::vector<PlanRoom>& rooms)
 /// A room that stands within another one from its floor to its ceiling is a hole in that one.
 void Outlines::cut_holes(const std::vector<PlanRoom>& rooms, std::vector<RoomOutline>& outlines) const
 {
-    const bool inside = value_of(input_.plan.dimensions) == "inside faces";
+    const bool inside = input_.plan.dimensions == PlanDimensions::inside_faces;
     const double inner_m = thickness_of(building_, input_.fabric.inner_wall);
     std::vector<std::optional<Box>> boxes(rooms.size());
     for (std::size_t r = 0; r < rooms.size(); ++r)
@@ -386,7 +385,7 @@ std::vector<RoomOutline> Outlines::find_outlines()
     mend(rooms);
     for (std::size_t r = 0; r < outlines.size(); ++r)
         if (outlines[r].on_plan && outlines[r].faces.empty()) outlines[r].ring = rooms[r].ring;
-    if (value_of(input_.plan.dimensions) != "inside faces")
+    if (input_.plan.dimensions != PlanDimensions::inside_faces)
         for (RoomOutline& outline : outlines)
             if (outline.faces.empty()) outline.typed_m2 = outline.ring.empty() ? 0.0 : area_m2(outline.ring);
     cut_holes(rooms, outlines);

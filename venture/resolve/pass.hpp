@@ -1,7 +1,6 @@
 #pragma once
 /// What every pass can do: look at what was given, add to the building, say what is wrong. Internal to resolve.
 
-#include <algorithm>
 #include <optional>
 #include <string>
 #include <string_view>
@@ -14,15 +13,6 @@
 #include <venture/resolve/work.hpp>
 
 namespace venture::resolve {
-
-/// A word as the enumerator that stands in its place among the choices.
-template <class Enum>
-[[nodiscard]] Enum chosen(const Given<std::string>& word, const std::vector<std::string>& choices, Enum otherwise)
-{
-    if (!word) return otherwise;
-    const auto at = std::ranges::find(choices, *word);
-    return at == choices.end() ? otherwise : static_cast<Enum>(at - choices.begin());
-}
 
 /// The value; nothing typed where something must be is told elsewhere, and stands as 0 or no text here.
 template <class T>

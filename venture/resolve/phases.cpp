@@ -22,14 +22,14 @@ public:
 /// Takes out the rooms that do not stand in the project's phase; walls to where they would be are to outdoors.
 void Phases::drop_absent_rooms(std::vector<RoomOutline>& outlines)
 {
-    const bool existing = input_.project.phase && *input_.project.phase == "existing";
-    const std::string_view absent = existing ? "new" : "to be removed";
+    const bool existing = input_.project.phase == Phase::existing;
+    const RoomStatus absent = existing ? RoomStatus::added : RoomStatus::to_be_removed;
     std::vector<std::string> gone;
     quantity::OriginId where{};
     std::vector<RoomInput> rooms;
     std::vector<RoomOutline> kept;
     for (std::size_t r = 0; r < input_.rooms.size(); ++r) {
-        if (input_.rooms[r].status && *input_.rooms[r].status == absent) {
+        if (input_.rooms[r].status == absent) {
             if (gone.empty()) where = input_.rooms[r].status.origin;
             gone.push_back(value_of(input_.rooms[r].name));
             continue;
@@ -50,7 +50,7 @@ void Phases::drop_absent_rooms(std::vector<RoomOutline>& outlines)
 /// A room left out stands as a shell: leaky, furnished, and nothing else.
 void leave_out(const RoomInput& given, Room& room)
 {
-    if (!given.leave_out || *given.leave_out != "yes") return;
+    if (given.leave_out != LeaveOut::yes) return;
     room.left_out = true;
     Use& use = room.use;
     use.heating_setpoint_C.reset();

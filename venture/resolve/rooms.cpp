@@ -125,8 +125,7 @@ void Rooms::add_rooms()
 {
     if (input_.rooms.empty())
         problem(codes::missing, {}, "the project has no rooms", "add at least one [[room]] with name, storey and size");
-    building_.dimensions =
-        chosen(input_.plan.dimensions, spec_of(&PlanInput::dimensions).choices, PlanDimensions::centre_lines);
+    building_.dimensions = input_.plan.dimensions.which().value_or(PlanDimensions::centre_lines);
     std::vector<RoomOutline> outlines = find_outlines(work_);
     cut_perimeters(work_, outlines);
     drop_absent_rooms(work_, outlines);
@@ -158,7 +157,7 @@ void Rooms::add_transfer_air(const TransferAirInput& given, std::size_t room)
                                       .to = room,
                                       .flow_m3_per_s = *given.flow,
                                       .profile = profile_called(work_, given.profile),
-                                      .both_ways = value_of(given.way) == "both",
+                                      .both_ways = given.way == AirWay::both,
                                       .origin = given.flow.origin});
 }
 
@@ -235,7 +234,7 @@ void Rooms::tell_near_miss(const NearMiss& miss)
 {
     const Room &first = building_.rooms[miss.first], &second = building_.rooms[miss.second];
     const std::string hint = miss.above ? "heights are floor to floor"
-                             : value_of(input_.plan.dimensions) == "inside faces"
+                             : input_.plan.dimensions == PlanDimensions::inside_faces
                                  ? "this wall faces another room as well, across another distance: mend the plan"
                                  : "lengths are to wall centre lines unless [plan] dimensions says otherwise";
     finding(Severity::warning, codes::near_miss, second.origin,

@@ -65,7 +65,7 @@ climate::CoolingMonth SiteConditions::month_of(const MonthInput& m)
     check_below_dry_bulb(m.wet_bulb, "wet_bulb", m.dry_bulb);
     check_pair(m.peak_wet_bulb, m.dry_bulb_at_peak_wet_bulb, "peak_wet_bulb");
     check_pair(m.peak_dew_point, m.dry_bulb_at_peak_dew_point, "peak_dew_point");
-    return {.month = static_cast<int>(value_of(m.month)),
+    return {.month = m.month.number().value_or(0),
             .dry_bulb_C = value_of(m.dry_bulb),
             .wet_bulb_C = value_of(m.wet_bulb),
             .daily_range_K = value_of(m.daily_range),
@@ -91,10 +91,10 @@ void SiteConditions::add_site()
                        .dew_point_C = s.winter_dew_point.value,
                        .wind_m_per_s = s.winter_wind.value}};
     const MethodInput& method = input_.method;
-    building_.method = {.films_by_difference = value_of(method.inside_films) == "by difference",
-                        .wind_and_sky = value_of(method.outside_films) == "wind and sky",
-                        .flows_as_outdoors = value_of(method.outdoor_air_flows) == "as outdoors",
-                        .moist_air_heat = value_of(method.air_heat) == "moist"};
+    building_.method = {.films_by_difference = method.inside_films == InsideFilms::by_difference,
+                        .wind_and_sky = method.outside_films == OutsideFilms::wind_and_sky,
+                        .flows_as_outdoors = method.outdoor_air_flows == FlowsAt::outdoors,
+                        .moist_air_heat = method.air_heat == AirHeat::moist};
     building_.plan_bearing_deg = value_of(s.plan_bearing);
     std::set<int> seen;
     for (const MonthInput& m : s.months) {
@@ -127,7 +127,7 @@ void SiteConditions::look_at_winter_dew_point()
 
 void SiteConditions::check_means_are_used()
 {
-    if (input_.monthly_means.empty() || word_of(input_.weather, &WeatherInput::form) == "synthetic") return;
+    if (input_.monthly_means.empty() || input_.weather.form == WeatherForm::synthetic) return;
     problem(codes::unused, input_.monthly_means.front().month.origin,
             "[[monthly_mean]] are given, but nothing makes a year of them",
             "give [weather] form = \"synthetic\", or leave them out")

@@ -81,22 +81,21 @@ std::optional<Neighbour> Surfaces::stated_room(const FaceInput& face, std::size_
 std::optional<Neighbour> Surfaces::stated_neighbour(const FaceInput& face, std::size_t room)
 {
     if (!face.beyond) return std::nullopt;
-    using Beyond = Neighbour::Kind;
-    const std::string& word = *face.beyond;
-    if (word == "a room") return stated_room(face, room);
-    if (word == "a temperature")
-        return Neighbour{.kind = Beyond::temperature, .temperature_C = value_of(face.temperature)};
+    const auto word = face.beyond.which();
+    if (word == input::Beyond::room) return stated_room(face, room);
+    if (word == input::Beyond::temperature)
+        return Neighbour{.kind = Neighbour::Kind::temperature, .temperature_C = value_of(face.temperature)};
     const Use& use = building_.rooms[room].use;
-    if (word == "unheated space" && !use.heating_setpoint_C && !use.cooling_setpoint_C)
+    if (word == input::Beyond::unheated_space && !use.heating_setpoint_C && !use.cooling_setpoint_C)
         problem(codes::contradiction, face.beyond.origin,
                 fmt::format("'{}' has no set-point, so that no factor tells how warm the space behind it is",
                             building_.rooms[room].name),
                 "state a temperature instead");
-    if (word == "unheated space")
-        return Neighbour{.kind = Beyond::unheated, .reduction_factor = value_of(face.reduction_factor)};
-    if (word == "ground") return Neighbour{.kind = Beyond::ground};
-    if (word == "outdoors") return Neighbour{.kind = Beyond::outdoors};
-    return Neighbour{.kind = Beyond::nothing, .like_room = word == "party wall"};
+    if (word == input::Beyond::unheated_space)
+        return Neighbour{.kind = Neighbour::Kind::unheated, .reduction_factor = value_of(face.reduction_factor)};
+    if (word == input::Beyond::ground) return Neighbour{.kind = Neighbour::Kind::ground};
+    if (word == input::Beyond::outdoors) return Neighbour{.kind = Neighbour::Kind::outdoors};
+    return Neighbour{.kind = Neighbour::Kind::nothing, .like_room = word == input::Beyond::party_wall};
 }
 
 void Surfaces::apply_face(const FaceInput& face, std::size_t room)

@@ -38,7 +38,7 @@ void ThermalBridges::add_bridge(const ThermalBridgeInput& given, std::size_t roo
     double length = value_of(given.length);
     if (given.at) {
         const auto all = junction_lengths_m(building_, room);
-        length = all.at(chosen(given.at, fabric::junction_names(), std::size_t{0}));
+        length = all.at(static_cast<std::size_t>(given.at.which().value_or(fabric::Junction::opening_edge)));
         if (length <= 0.0) return;
     }
     const double one = given.psi ? *given.psi * length : *given.chi;
