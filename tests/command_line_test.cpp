@@ -389,7 +389,7 @@ TEST_F(CommandLine, SaysWhenItCannotWrite)
 TEST_F(CommandLine, ExamplesPrintWhatStandsBesideThem)
 {
     for (const char* name : {"one_room", "cooling_coil", "sun_on_a_day", "synthetic_climate", "two_zones",
-                             "own_control", "free_floating_week"}) {
+                             "own_control", "free_floating_week", "from_the_library"}) {
         const Ran r = run("", fmt::format("{}/{}", EXAMPLES, name));
         EXPECT_EQ(r.code, 0) << name;
         EXPECT_EQ(r.out, text_of(fs::path{VENTURE_SOURCE_DIR} / "examples" / (std::string{name} + ".expected")));

@@ -11,7 +11,7 @@
 #include <gtest/gtest.h>
 
 #include <program.hpp>
-#include <venture/catalogue/shipped.hpp>
+#include <venture/catalogue/shipped_library.hpp>
 #include <venture/project/read_project.hpp>
 #include <venture/report/key_report.hpp>
 #include <venture/resolve/resolve.hpp>
@@ -180,8 +180,7 @@ TEST(UseAndHours, HasNoSnippetThatDoesNotStandInABuilding)
         for (const auto& problem : p.problems)
             if (problem.severity == quantity::Severity::error) ADD_FAILURE() << problem.message << "\n" << block;
         p.input = in_two_rooms(std::move(p.input));
-        for (const std::string_view file : catalogue::shipped_library())
-            project::take_from_library(p, "shipped", std::string{file}, std::string{catalogue::shipped_file(file)});
+        catalogue::take_from_shipped_library(p.input, p.problems);
         const resolve::Resolved resolved = resolve::resolve(p.input);
         for (const auto& problem : resolved.problems)
             if (problem.severity == quantity::Severity::error) ADD_FAILURE() << problem.message << "\n" << block;

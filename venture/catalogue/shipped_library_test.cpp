@@ -5,7 +5,7 @@
 #include <gmock/gmock.h>
 
 #include <small_building.hpp>
-#include <venture/catalogue/shipped.hpp>
+#include <venture/catalogue/shipped_library.hpp>
 #include <venture/project/read_project.hpp>
 #include <venture/resolve/resolve.hpp>
 
@@ -15,8 +15,7 @@ namespace {
 project::ProjectFile whole_library()
 {
     project::ProjectFile out;
-    for (const std::string_view file : shipped_library())
-        project::read_whole_library(out, "shipped", std::string{file}, std::string{shipped_file(file)});
+    read_shipped_library(out.input, out.problems);
     return out;
 }
 
@@ -75,8 +74,7 @@ TEST(ShippedLibrary, HasRoomTypesThatRoomsCanTake)
             p.input.rooms.push_back(r);
             x += 4.0;
         }
-        for (const std::string_view file : shipped_library())
-            project::take_from_library(p, "shipped", std::string{file}, std::string{shipped_file(file)});
+        take_from_shipped_library(p.input, p.problems);
         const resolve::Resolved r = resolve::resolve(p.input);
         for (const auto& problem : r.problems) ADD_FAILURE() << problem.code << " " << problem.message;
         ASSERT_TRUE(r.building);

@@ -6,7 +6,7 @@
 #include <nlohmann/json.hpp>
 
 #include <venture/air/moist_air.hpp>
-#include <venture/catalogue/shipped.hpp>
+#include <venture/catalogue/shipped_library.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/draw/glass_drawing.hpp>
 #include <venture/draw/wall_drawing.hpp>
@@ -45,8 +45,7 @@ fabric::WallConditions conditions_in(const Building& b, std::size_t index, bool 
 project::ProjectFile whole_library()
 {
     project::ProjectFile out;
-    for (const std::string_view file : catalogue::shipped_library())
-        project::read_whole_library(out, "shipped", std::string{file}, std::string{catalogue::shipped_file(file)});
+    catalogue::read_shipped_library(out.input, out.problems);
     return out;
 }
 

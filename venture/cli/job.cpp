@@ -6,6 +6,7 @@
 
 #include <venture/catalogue/read_catalogue.hpp>
 #include <venture/catalogue/shipped.hpp>
+#include <venture/catalogue/shipped_library.hpp>
 #include <venture/exchange/icalendar.hpp>
 #include <venture/exchange/loads_table.hpp>
 #include <venture/exchange/weather_file.hpp>
@@ -71,10 +72,7 @@ void Job::read_events()
 
 void Job::take_from_shipped_library(const std::vector<std::string>& also)
 {
-    for (const std::string_view file : catalogue::shipped_library())
-        project::take_from_library(project_, "shipped", std::string{file}, std::string{catalogue::shipped_file(file)},
-                                   also);
-    problems_.add_all(std::move(project_.problems).all());
+    catalogue::take_from_shipped_library(project_.input, problems_, also);
 }
 
 Job Job::with_weather(const std::filesystem::path& path, const std::vector<std::string>& changes)

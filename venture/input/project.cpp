@@ -1,5 +1,9 @@
 #include <venture/input/project.hpp>
 
+#include <algorithm>
+#include <iterator>
+
+#include <venture/input/input.hpp>
 #include <venture/input/key_shorthand.hpp>
 #include <venture/quantity/preferred_units.hpp>
 
@@ -101,15 +105,28 @@ const RecordSpec& LibraryInput::spec()
     return all;
 }
 
+namespace {
+
+/// Of a record and those inside it.
+std::vector<std::string> tables_with_own_file(const RecordSpec& record)
+{
+    std::vector<std::string> out;
+    for (const Nested& nested : record.nested()) {
+        if (!nested.has_own_file) continue;
+        out.emplace_back(nested.name);
+        std::ranges::copy(tables_with_own_file(nested.spec()), std::back_inserter(out));
+    }
+    return out;
+}
+
+} // namespace
+
 const RecordSpec& TableFileInput::spec()
 {
     using T = TableFileInput;
     static const RecordSpec all = RecordSpec::of<T>({
         document_key("file", &T::file, "CSV file in the project's folder, one record a line", true),
-        {document(must(word("holds", "what a line is",
-                            {"material", "build_up", "glazing", "profile", "room_type", "storey", "room", "opening",
-                             "gain", "transfer_air", "circuit", "plant", "kept", "monthly_mean"}))),
-         &T::holds},
+        {document(must(word("holds", "what a line is", tables_with_own_file(Input::spec())))), &T::holds},
         {document(word("separator", "between cells; detected unless typed", {"comma", "semicolon", "tab", "bar"})),
          &T::separator},
         {document(word("decimal_mark", "of numbers; detected unless typed", {"point", "comma"})), &T::decimal_mark},

@@ -1,4 +1,4 @@
-/// What a project takes from a library that ships with the program.
+#include <venture/project/library.hpp>
 
 #include <algorithm>
 #include <iterator>
@@ -6,7 +6,6 @@
 #include <set>
 
 #include <venture/input/wall_words.hpp>
-#include <venture/project/read_project.hpp>
 #include <venture/project/table_reader.hpp>
 #include <venture/project/toml_document.hpp>
 
@@ -79,42 +78,53 @@ bool is_of_region(const input::RoomTypeInput& type, const input::Input& own)
 
 std::string with_region(const input::RoomTypeInput& type) { return *type.name + " (" + *type.region + ")"; }
 
-/// Whether there is such a record already; profiles and calendars share their names.
+/// Whether some key may name a record of either: then no two of them may be called the same.
+bool share_names(std::string_view table, std::string_view other, const quantity::RecordSpec& record)
+{
+    const auto names = [](const quantity::Key& key, std::string_view what) {
+        return std::ranges::find(key.spec.names, what) != key.spec.names.end();
+    };
+    return std::ranges::any_of(record.keys(),
+                               [&](const quantity::Key& key) {
+                                   return !key.spec.names_within && names(key, table) && names(key, other);
+                               }) ||
+           std::ranges::any_of(record.nested(), [&](const quantity::Nested& nested) {
+               return share_names(table, other, nested.spec());
+           });
+}
+
+/// Whether there is such a record already.
 bool has_record(const quantity::ConstRecord& input, const quantity::Nested& table, std::string_view name)
 {
-    const bool of_hours = table.name == "profile" || table.name == "calendar";
     return std::ranges::any_of(input.spec().nested(), [&](const quantity::Nested& other) {
-        const bool alike =
-            other.name == table.name || (of_hours && (other.name == "profile" || other.name == "calendar"));
-        return alike && quantity::find_named(input.records(other), name).has_value();
+        return other.is_list() && quantity::find_named(input.records(other), name).has_value() &&
+               (other.name == table.name || share_names(table.name, other.name, input.spec()));
     });
 }
 
 } // namespace
 
-void read_whole_library(ProjectFile& project, const std::string& name, const std::string& file, std::string text)
+void read_whole_library(input::Input& input, quantity::Problems& problems, LibraryFile library)
 {
-    TomlDocument document = parse_toml(std::move(text), file, project.input.origins, project.problems);
-    TableReader reader{file, project.input.origins, project.problems, name};
+    TomlDocument document = parse_toml(std::move(library.text), library.file, input.origins, problems);
+    TableReader reader{library.file, input.origins, problems, library.name};
     for (const quantity::Nested& table : input::Input::spec().nested())
-        if (table.in_library) reader.read(document.root, quantity::Record{project.input}.records(table));
+        if (table.in_library) reader.read(document.root, quantity::Record{input}.records(table));
 }
 
-void take_from_library(ProjectFile& project, const std::string& name, const std::string& file, std::string text,
+void take_from_library(input::Input& own, quantity::Problems& problems, LibraryFile file,
                        const std::vector<std::string>& also)
 {
-    input::Input& own = project.input;
-    ProjectFile library;
-    std::swap(library.input.origins, own.origins); // one pool for both
-    read_whole_library(library, name, file, std::move(text));
-    std::swap(library.input.origins, own.origins);
-    project.problems.add_all(std::move(library.problems).all());
+    input::Input library;
+    std::swap(library.origins, own.origins); // one pool for both
+    read_whole_library(library, problems, std::move(file));
+    std::swap(library.origins, own.origins);
     // types of the project's region by their names, those of others by "NAME (REGION)"
-    for (input::RoomTypeInput& type : library.input.room_types)
+    for (input::RoomTypeInput& type : library.room_types)
         if (type.name && !is_of_region(type, own)) type.name.value = with_region(type);
     Named named{own};
     for (const std::string& asked : also) named.ask_for(asked);
-    const quantity::Record all{library.input}, into{own};
+    const quantity::Record all{library}, into{own};
     for (bool more = true; more;) { // what is taken may name something in turn
         more = false;
         for (const quantity::Nested& table : input::Input::spec().nested()) {
@@ -130,7 +140,7 @@ void take_from_library(ProjectFile& project, const std::string& name, const std:
         }
     }
     for (const quantity::Nested& table : input::Input::spec().nested()) {
-        const quantity::ConstRecords held = quantity::ConstRecord{library.input}.records(table);
+        const quantity::ConstRecords held = quantity::ConstRecord{library}.records(table);
         for (std::size_t i = 0; table.in_library && i < held.size(); ++i)
             if (const Given<std::string>* called = quantity::name_of(held[i])) own.offered.push_back(**called);
     }

@@ -1,5 +1,6 @@
 #include <gmock/gmock.h>
 
+#include <venture/project/library.hpp>
 #include <venture/project/read_project.hpp>
 #include <venture/resolve/resolve.hpp>
 
@@ -35,7 +36,7 @@ g_value = 0.5
 ProjectFile with(const std::string& project)
 {
     ProjectFile out = read_project_text("format = 1\n" + project, "project.toml");
-    take_from_library(out, "shipped", "library.toml", library);
+    take_from_library(out.input, out.problems, {"shipped", "library.toml", library});
     return out;
 }
 
@@ -61,10 +62,11 @@ TEST(ShippedLibrary, GivesTheMaterialsThatAWallInWordsStandsFor)
 {
     ProjectFile p = read_project_text("format = 1\n[[build_up]]\nname = \"w\"\nmade_of = \"sheathing, 100 mm brick\"\n",
                                       "project.toml");
-    take_from_library(p, "shipped", "library.toml",
-                      "format = 1\n[[material]]\nname = \"plywood\"\nconductivity = 0.13\ndensity = 500\n"
-                      "specific_heat = 1600\n[[material]]\nname = \"softwood\"\nconductivity = 0.13\ndensity = 500\n"
-                      "specific_heat = 1600\n");
+    take_from_library(p.input, p.problems,
+                      {"shipped", "library.toml",
+                       "format = 1\n[[material]]\nname = \"plywood\"\nconductivity = 0.13\ndensity = 500\n"
+                       "specific_heat = 1600\n[[material]]\nname = \"softwood\"\nconductivity = 0.13\ndensity = 500\n"
+                       "specific_heat = 1600\n"});
     EXPECT_THAT(names(p.input.materials), testing::ElementsAre("plywood"));
 }
 
@@ -75,7 +77,7 @@ TEST(ShippedLibrary, GivesTheRoomTypesOfTheProjectsRegion)
                                   "[[room_type]]\nname = \"shop\"\nregion = \"Europe\"\nlighting = 15\n";
     const auto taken = [&](const std::string& text) {
         ProjectFile p = read_project_text("format = 1\n" + text, "project.toml");
-        take_from_library(p, "shipped", "types.toml", types);
+        take_from_library(p.input, p.problems, {"shipped", "types.toml", types});
         return p.input;
     };
     const std::string room = "[[room]]\nname = \"A\"\ntype = \"office\"\n";
@@ -112,7 +114,7 @@ TEST(ShippedLibrary, GivesNoProfileWhereTheProjectHasACalendarOfThatName)
                                   "[[calendar]]\nname = \"office week\"\nrules = [\"every day: office hours\"]\n";
     const auto taken = [&](const std::string& text) {
         ProjectFile p = read_project_text("format = 1\n" + text, "project.toml");
-        take_from_library(p, "shipped", "hours.toml", hours);
+        take_from_library(p.input, p.problems, {"shipped", "hours.toml", hours});
         return p.input;
     };
     const input::Input week = taken("[[room]]\nname = \"A\"\nhours = \"office week\"\n");

@@ -37,17 +37,6 @@ using FileLoader = std::function<FileText(const std::filesystem::path& named)>;
 /// @param load  brings what it includes; without it an include is an error
 [[nodiscard]] ProjectFile read_project_text(std::string text, const std::string& file, const FileLoader& load = {});
 
-/// Adds from a library what a project names and has not itself: materials, build-ups, panes, glazings, shades, profiles
-/// and room types, and what those name in turn. The rest of the library stays out.
-/// @param name  as origins call it
-/// @param text  TOML; mistakes in it are told like those of any library
-/// @param also  names that somebody asks for without the project naming them
-void take_from_library(ProjectFile& project, const std::string& name, const std::string& file, std::string text,
-                       const std::vector<std::string>& also = {});
-
-/// Adds a whole library, whether it is named or not.
-void read_whole_library(ProjectFile& project, const std::string& name, const std::string& file, std::string text);
-
 /// Why a path may not be named where only files inside the project's folder may; empty if it may.
 [[nodiscard]] std::string outside_project(const std::filesystem::path& named);
 

@@ -5,6 +5,7 @@
 #include <fmt/format.h>
 
 #include <venture/quantity/error.hpp>
+#include <venture/quantity/hash.hpp>
 
 namespace venture::project {
 
@@ -50,9 +51,9 @@ const SourceFile* Sources::find(std::string_view name) const
 
 std::string fingerprint(std::string_view bytes)
 {
-    std::uint64_t hash = 1469598103934665603ULL;
-    for (const char c : bytes) hash = (hash ^ static_cast<unsigned char>(c)) * 1099511628211ULL;
-    return fmt::format("{:016x}", hash);
+    quantity::Hash hash;
+    hash.add(bytes);
+    return fmt::format("{:016x}", hash.value());
 }
 
 } // namespace venture::project

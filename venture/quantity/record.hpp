@@ -131,7 +131,7 @@ struct Nested {
         nullptr;               ///< of one that stands once: whether it says anything; nothing: always
     bool in_library = false;   ///< a library may hold it
     bool of_site = false;      ///< says where it is and what weather it has
-    bool has_own_file = false; ///< may stand in a CSV file by itself, with a column for whose it is
+    bool has_own_file = false; ///< may stand in a CSV file by itself; inside a record, with a column for whose it is
     [[nodiscard]] bool is_list() const { return list != nullptr; }
 
     template <class T, Declared Inner>
