@@ -110,8 +110,8 @@ TEST(HousePlan, HasEachModuleLinkWhatItIncludes)
 
 TEST(HousePlan, KeepsFilesTerminalsClocksAndFormatsOutOfTheCore)
 {
-    const std::set<std::string> banned = {"fstream", "iostream",      "filesystem",        "cstdio",      "chrono",
-                                          "ctime",   "toml++/toml.h", "nlohmann/json.hpp", "CLI/CLI.hpp", "cairo.h"};
+    const std::set<std::string> banned = {"fstream",       "iostream",          "filesystem",  "cstdio", "ctime",
+                                          "toml++/toml.h", "nlohmann/json.hpp", "CLI/CLI.hpp", "cairo.h"};
     for (const Include& i : includes(false)) {
         const bool core = place_of(i.module) < place_of(first_of_the_edge);
         const bool assertion =
@@ -120,6 +120,15 @@ TEST(HousePlan, KeepsFilesTerminalsClocksAndFormatsOutOfTheCore)
             EXPECT_FALSE(banned.contains(i.what)) << i.file << " includes " << i.what;
         }
     }
+}
+
+/// Calendar types of <chrono> are plain numbers; its clocks would make results hang on when they are asked for.
+TEST(HousePlan, KeepsClocksOutOfTheCore)
+{
+    for (const Include& i : includes(false))
+        if (i.what == "chrono" && place_of(i.module) < place_of(first_of_the_edge)) {
+            EXPECT_EQ(text_of(i.file).find("_clock"), std::string::npos) << i.file;
+        }
 }
 
 TEST(HousePlan, KeepsEigenOutOfPublicHeaders)

@@ -98,6 +98,23 @@ TEST_F(ProjectCommands, TellSomeOfAKindWhereThereAreThousands)
     EXPECT_EQ(run_json("check house --json")["problems"].size(), 300U);
 }
 
+TEST_F(ProjectCommands, TellNothingOfWhatStandsWhereALinkLeadsOutOfTheProject)
+{
+    const fs::path elsewhere = folder.string() + "_private.txt"; // not beside the project, where files are shared
+    std::ofstream{elsewhere} << "password: tulip\nsecond: rose, daisy\n";
+    fs::create_symlink(elsewhere, folder / "house/rooms.csv");
+    append("house/project.toml", "\n[[table]]\nfile = \"rooms.csv\"\nholds = \"room\"\n");
+    const Ran r = run("check house"), for_machines = run("check house --json");
+    EXPECT_EQ(r.code, 2);
+    EXPECT_THAT(r.errors, HasSubstr("rooms.csv:1:1: error V104: unknown column '...'"));
+    EXPECT_THAT(r.errors, HasSubstr("a link leads out of the project's folder: what stands there is not shown"));
+    for (const char* word : {"tulip", "password", "rose", "daisy"}) {
+        EXPECT_THAT(r.out + r.errors, Not(HasSubstr(word)));
+        EXPECT_THAT(for_machines.out + for_machines.errors, Not(HasSubstr(word)));
+    }
+    fs::remove(elsewhere);
+}
+
 TEST_F(ProjectCommands, SayWhichDaysAndRoomsAModelHas)
 {
     const Ran day = run("loads house --model August"), room = run("loads house --model July --room Attic");

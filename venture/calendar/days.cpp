@@ -2,6 +2,7 @@
 
 #include <array>
 #include <charconv>
+#include <chrono>
 #include <vector>
 
 #include <fmt/format.h>
@@ -20,13 +21,7 @@ constexpr std::array<std::string_view, 7> weekdays = {"Monday", "Tuesday",  "Wed
                                                       "Friday", "Saturday", "Sunday"};
 constexpr std::array<std::string_view, 4> seasons = {"spring", "summer", "autumn", "winter"};
 
-/// Days from the beginning of the calendar, in which 1 January of year 1 was day 1, a Monday.
-int day_of(int year, MonthDay date)
-{
-    const int before = year - 1;
-    return 365 * before + before / 4 - before / 100 + before / 400 +
-           climate::day_of_year(date, climate::is_leap_year(year));
-}
+std::chrono::sys_days day_of(int year, MonthDay date) { return std::chrono::year{year} / date.month / date.day; }
 
 /// A day with or without its year.
 struct Date {
@@ -170,10 +165,15 @@ private:
             wrong_ = fmt::format("'{}' ends before it begins", item);
             return {};
         }
-        return where([&](MonthDay date) {
-            const auto day = day_of(names_.year, date);
-            return day >= from && day <= to;
-        });
+        YearDays out;
+        const std::chrono::year year{names_.year};
+        for (auto day = std::max(from, std::chrono::sys_days{year / 1 / 1}),
+                  end = std::min(to, std::chrono::sys_days{year / 12 / 31});
+             day <= end; day += std::chrono::days{1}) {
+            const std::chrono::year_month_day date{day};
+            out.set(place_in_year({static_cast<int>(unsigned{date.month()}), static_cast<int>(unsigned{date.day()})}));
+        }
+        return out;
     }
 
     YearDays weeks(std::string_view numbers, std::string_view item)
@@ -233,7 +233,10 @@ std::size_t place_in_year(MonthDay date) { return static_cast<std::size_t>(clima
 
 MonthDay date_at(std::size_t place) { return climate::month_day(static_cast<int>(place) + 1, true); }
 
-int weekday(int year, MonthDay date) { return (day_of(year, date) - 1) % 7 + 1; }
+int weekday(int year, MonthDay date)
+{
+    return static_cast<int>(std::chrono::weekday{day_of(year, date)}.iso_encoding());
+}
 
 std::string_view weekday_name(int weekday)
 {

@@ -2,6 +2,7 @@
 
 #include <array>
 #include <charconv>
+#include <chrono>
 #include <optional>
 
 #include <fmt/format.h>
@@ -15,7 +16,11 @@ namespace {
 
 constexpr std::array names = {"January", "February", "March",     "April",   "May",      "June",
                               "July",    "August",   "September", "October", "November", "December"};
-constexpr std::array<int, 12> lengths = {31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31};
+
+/// A year of either kind; which one tells nothing.
+constexpr std::chrono::year some_year(bool leap) { return std::chrono::year{leap ? 2028 : 2029}; }
+
+constexpr std::chrono::sys_days in_some_year(int month, int day, bool leap) { return some_year(leap) / month / day; }
 
 /// The month that a word, or its first three letters or more, names.
 std::optional<int> month_called(std::string_view word)
@@ -41,7 +46,7 @@ std::optional<int> whole_number(std::string_view text)
 int days_in_month(int month, bool leap)
 {
     quantity::check_range("days_in_month", "month", month, {1, 12}, "");
-    return lengths[static_cast<std::size_t>(month - 1)] + (leap && month == 2 ? 1 : 0);
+    return static_cast<int>(unsigned{(some_year(leap) / month / std::chrono::last).day()});
 }
 
 int day_of_year(MonthDay date, bool leap)
@@ -49,20 +54,17 @@ int day_of_year(MonthDay date, bool leap)
     quantity::check_range("day_of_year", "month", date.month, {1, 12}, "");
     quantity::check_range("day_of_year", "day", date.day, {1.0, static_cast<double>(days_in_month(date.month, leap))},
                           "");
-    int day = date.day;
-    for (int m = 1; m < date.month; ++m) day += days_in_month(m, leap);
-    return day;
+    return static_cast<int>((in_some_year(date.month, date.day, leap) - in_some_year(1, 1, leap)).count()) + 1;
 }
 
 MonthDay month_day(int day_of_year, bool leap)
 {
     quantity::check_range("month_day", "day of the year", day_of_year, {1.0, leap ? 366.0 : 365.0}, "");
-    MonthDay date{1, day_of_year};
-    for (; date.day > days_in_month(date.month, leap); ++date.month) date.day -= days_in_month(date.month, leap);
-    return date;
+    const std::chrono::year_month_day date{in_some_year(1, 1, leap) + std::chrono::days{day_of_year - 1}};
+    return {static_cast<int>(unsigned{date.month()}), static_cast<int>(unsigned{date.day()})};
 }
 
-bool is_leap_year(int year) { return (year % 4 == 0 && year % 100 != 0) || year % 400 == 0; }
+bool is_leap_year(int year) { return std::chrono::year{year}.is_leap(); }
 
 std::string month_name(int month)
 {

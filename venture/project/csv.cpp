@@ -22,6 +22,8 @@ using quantity::Severity;
 namespace {
 
 /// Cuts a text into cells.
+constexpr std::size_t most_columns = 16384; ///< as sheets of calculation have
+
 class Splitter {
 public:
     /// @param skip  lines at the top that are not read
@@ -213,6 +215,15 @@ public:
         if (splitter.unclosed_line() > 0)
             problem(codes::syntax, splitter.unclosed_line(), 0, "a quoted cell does not end", "close it with \"");
         split_header(table);
+        if (!table.header.empty() && table.header.front().size() > most_columns) {
+            problem(
+                codes::syntax, 1, 0,
+                fmt::format("{} columns, more than the {} that are read", table.header.front().size(), most_columns),
+                "is the separator right? No record has so many keys");
+            table.header.clear();
+            table.rows.clear();
+            return table;
+        }
         settle_decimal_mark(table);
         return table;
     }

@@ -158,11 +158,21 @@ TEST(CsvCellText, RoundTrips)
 TEST(ParseCsv, CountsTheColumnsOfManyCells)
 {
     std::string line = "caf\u00e9";
-    for (int i = 0; i < 200'000; ++i) line += ",x";
+    for (int i = 0; i < 16'000; ++i) line += ",x";
     const Parsed p = parse(line + "\n" + line + "\n", {.separator = ','});
     ASSERT_EQ(p.rows.size(), 2U);
     EXPECT_EQ(p.rows[1][1].column, 6U);
-    EXPECT_EQ(p.rows[1].back().column, 4U + 2U * 200'000U);
+    EXPECT_EQ(p.rows[1].back().column, 4U + 2U * 16'000U);
+}
+
+TEST(ReadCsv, RefusesMoreColumnsThanAnyRecordHas)
+{
+    std::string line = "a";
+    for (int i = 0; i < 20'000; ++i) line += ",a";
+    const Parsed p = parse(line + "\n" + line + "\n", {.separator = ','});
+    ASSERT_EQ(p.problems.size(), 1u);
+    EXPECT_EQ(p.problems[0].message, "20001 columns, more than the 16384 that are read");
+    EXPECT_TRUE(p.rows.empty());
 }
 
 } // namespace

@@ -7,6 +7,7 @@
 #include <fmt/format.h>
 
 #include <venture/project/utf8.hpp>
+#include <venture/quantity/codes.hpp>
 #include <venture/quantity/names.hpp>
 
 namespace venture::project {
@@ -99,6 +100,33 @@ std::string printable(std::string_view text)
     return out;
 }
 
+namespace {
+
+/// Whether a message is of how something is written, and so may have words of the file.
+bool quotes_a_file(const Problem& problem)
+{
+    return problem.code < quantity::codes::missing || problem.code == quantity::codes::unknown_name;
+}
+
+/// What a message quotes of a file goes, and hints, which are made of it.
+void keep_to_itself(Problem& problem)
+{
+    std::string out;
+    bool quoted = false;
+    for (const char c : problem.message) {
+        if (c == '\'') {
+            if (!quoted) out += "'...'";
+            quoted = !quoted;
+        } else if (!quoted) {
+            out += c;
+        }
+    }
+    problem.message = std::move(out);
+    problem.hint = "a link leads out of the project's folder: what stands there is not shown";
+}
+
+} // namespace
+
 std::vector<ProblemGroup> grouped(std::vector<Problem> problems, const OriginPool& origins, const Sources& sources)
 {
     std::ranges::stable_sort(problems, {}, [&](const Problem& p) {
@@ -108,6 +136,10 @@ std::vector<ProblemGroup> grouped(std::vector<Problem> problems, const OriginPoo
     std::vector<ProblemGroup> groups;
     std::map<std::tuple<quantity::Severity, std::string_view, std::string>, std::size_t> known;
     for (Problem& p : problems) {
+        if (quotes_a_file(p))
+            if (const SourceFile* source = sources.find(origins.place_behind(p.where).text);
+                source != nullptr && source->linked_out)
+                keep_to_itself(p);
         const auto [at, is_new] =
             known.try_emplace({p.severity, p.code, p.cause.empty() ? p.message : p.cause}, groups.size());
         if (is_new) groups.emplace_back();
@@ -125,7 +157,7 @@ std::string in_words(const ProblemGroup& group, const OriginPool& origins, const
     out +=
         fmt::format("{} {}: {}\n", severity_word(problem.severity, colour), problem.code, printable(problem.message));
     const SourceFile* source = sources.find(place.text);
-    if (place.kind == OriginKind::file && source != nullptr && place.line > 0)
+    if (place.kind == OriginKind::file && source != nullptr && !source->linked_out && place.line > 0)
         if (const std::string line = line_of(source->text, place.line); !line.empty())
             out += with_caret(line, place.column);
     if (!problem.hint.empty()) out += fmt::format("    {}\n", printable(problem.hint));

@@ -228,12 +228,14 @@ void ProjectReader::read_lines(const input::TableFileInput& t, const std::string
     const auto holds_numbers = [&](std::size_t, const std::string& heading) {
         return RecordTable::holds_numbers(spec, heading);
     };
+    const std::size_t told = out_.problems.size();
     const CsvTable table = read_csv(bytes, *t.file, stated, holds_numbers, out_.input.origins, out_.problems);
+    const bool sound = out_.problems.size() == told;
     out_.sources.add({.name = *t.file, .role = FileRole::table, .text = table.text, .path = out_.folder / *t.file},
                      bytes);
     note_dialect(table, stated, *t.file, out_.input.origins, out_.problems);
     if (table.header.empty()) {
-        problem(codes::file, place(*t.file, 1, 0), "the table is empty", "begin with a row of column names");
+        if (sound) problem(codes::file, place(*t.file, 1, 0), "the table is empty", "begin with a row of column names");
         return;
     }
     RecordTable reader{table, *t.file, out_.input.origins, out_.problems};

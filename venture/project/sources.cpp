@@ -32,9 +32,30 @@ std::string_view name_of(FileRole role)
     VENTURE_UNREACHABLE("a file without a role");
 }
 
+namespace {
+
+/// Whether a name that stays within a folder leads to a file that lies neither there nor beside it, where files are that
+/// several projects share.
+bool leads_out(const std::filesystem::path& file, const std::filesystem::path& name)
+{
+    namespace fs = std::filesystem;
+    if (file.empty() || name.is_absolute() || std::ranges::find(name, fs::path{".."}) != name.end()) return false;
+    fs::path folder = file;
+    for (auto part = name.begin(); part != name.end(); ++part) folder = folder.parent_path();
+    std::error_code failed;
+    const fs::path from = fs::canonical(folder.empty() ? fs::path{"."} : folder, failed),
+                   to = fs::canonical(file, failed);
+    if (failed) return false; // is no file of a folder
+    const fs::path way = to.lexically_relative(from.parent_path());
+    return !way.empty() && *way.begin() == "..";
+}
+
+} // namespace
+
 SourceFile& Sources::add(SourceFile file, std::string_view bytes)
 {
     file.fingerprint = fingerprint(bytes);
+    file.linked_out = leads_out(file.path, file.name);
     return files_.emplace_back(std::move(file));
 }
 
