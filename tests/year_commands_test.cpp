@@ -58,6 +58,7 @@ TEST_F(YearCommands, PrintNoNumbersOfRoomsThatCannotBe)
     EXPECT_EQ(r.out, "");
     EXPECT_THAT(r.errors, HasSubstr("error V442: room 'Front bedroom' would stand at"));
     EXPECT_THAT(r.errors, HasSubstr("in the year, which cannot be"));
+    EXPECT_THAT(r.errors, HasSubstr("no numbers are told, since none of them would hold"));
 }
 
 TEST_F(YearCommands, TellHowFarShadesAreDown)

@@ -288,6 +288,7 @@ report::Sizing Job::size()
 loads::BuildingYear Job::run_year(const loads::BuildingYearOptions& options)
 {
     loads::BuildingYear out = loads::run_year(*building_, *weather_, options);
+    ran_a_year_ = true;
     problems_.add_all(loads::year_findings(*building_, out, units_));
     return out;
 }

@@ -44,6 +44,8 @@ public:
     /// Chooses units and plant, and adds what was found on the way.
     [[nodiscard]] report::Sizing size();
 
+    /// Whether loads or a year were computed, whatever came of it.
+    [[nodiscard]] bool has_run() const { return computed_ || ran_a_year_; }
     [[nodiscard]] bool failed() const { return problems_.has_error(); }
     [[nodiscard]] const std::optional<building::Building>& building() const { return building_; }
     [[nodiscard]] const std::optional<climate::Site>& site() const { return site_; }
@@ -88,7 +90,7 @@ private:
     services::Services services_{};
     loads::DesignLoads design_{};
     quantity::PreferredUnits units_{};
-    bool weather_used_ = false, computed_ = false, sized_ = false;
+    bool weather_used_ = false, computed_ = false, sized_ = false, ran_a_year_ = false;
 };
 
 } // namespace venture::cli

@@ -95,7 +95,10 @@ std::string problems_in_words(const Job& job)
         out += fmt::format("  {} {}\n    accepted by {}: {}\n", a.finding.code, project::printable(a.finding.message),
                            project::printable(a.by), project::printable(a.reason));
     const std::string open = sums(all.open);
-    if (!open.empty()) out += open + (job.failed() ? "; nothing was computed\n" : "\n");
+    if (!open.empty())
+        out += open + (!job.failed()   ? "\n"
+                       : job.has_run() ? "; no numbers are told, since none of them would hold\n"
+                                       : "; nothing was computed\n");
     return out;
 }
 

@@ -2,7 +2,9 @@
 
 #include <algorithm>
 #include <cmath>
+#include <iterator>
 #include <optional>
+#include <span>
 
 #include <polyclipping/clipper.hpp>
 
@@ -227,7 +229,33 @@ Polygon rectangle(std::int64_t x0, std::int64_t y0, std::int64_t x1, std::int64_
 }
 
 Polygons intersection(const Polygons& a, const Polygons& b) { return combine(ClipperLib::ctIntersection, a, b); }
-Polygons united(const Polygons& all) { return combine(ClipperLib::ctUnion, all, {}); }
+
+namespace {
+
+/// Of some that lie side by side, halves first: edges that two share are gone before the others are looked at.
+Polygons united_by_halves(std::span<const Polygon> some)
+{
+    constexpr std::size_t at_once = 32;
+    Polygons all{some.begin(), some.end()};
+    if (some.size() > at_once) {
+        all = united_by_halves(some.first(some.size() / 2));
+        std::ranges::move(united_by_halves(some.subspan(some.size() / 2)), std::back_inserter(all));
+    }
+    return combine(ClipperLib::ctUnion, all, {});
+}
+
+} // namespace
+
+Polygons united(const Polygons& all)
+{
+    Polygons sorted = all;
+    std::ranges::stable_sort(sorted, {}, [](const Polygon& p) {
+        const auto left = std::ranges::min_element(p.outline, {}, &GridPoint::x);
+        return left == p.outline.end() ? std::pair{std::int64_t{0}, std::int64_t{0}} : std::pair{left->x, left->y};
+    });
+    return united_by_halves(sorted);
+}
+
 Polygons difference(const Polygons& a, const Polygons& b) { return combine(ClipperLib::ctDifference, a, b); }
 
 bool is_simple(const Ring& ring)

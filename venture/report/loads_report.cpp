@@ -214,7 +214,7 @@ json room_json(const RoomLoad& r, const quantity::OriginPool& origins)
                           {"humidity_ratio", r.cooling_humidity_ratio},
                           {"outdoor_C", r.cooling_outdoor_C}};
     if (r.cooling_overruled) out["cooling"]["typed_over"] = overruled_json(*r.cooling_overruled, origins);
-    if (!r.typed) out["cooling"]["set_point_from"] = origins.describe(r.cooling_setpoint_origin);
+    if (r.cooled && !r.typed) out["cooling"]["set_point_from"] = origins.describe(r.cooling_setpoint_origin);
     if (r.cooled && !r.typed) out["cooling"]["air_balance_W"] = balance_json(r.cooling_balance);
     if (!r.typed) {
         out["lowest_air_C"] = r.lowest_air_C;

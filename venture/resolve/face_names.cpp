@@ -23,10 +23,10 @@ std::vector<Surface*> FaceNames::faces_called(std::string_view name, std::size_t
         return named != called_.end() ? small == quantity::lower_case(named->second) : is_called(small);
     };
     std::vector<Surface*> found;
-    for (Surface& s : building_.surfaces)
-        if (s.room == room ? is_meant(s.plain_name())
-                           : s.beyond.kind == Neighbour::Kind::room && s.beyond.room == room && is_meant(s.face_beyond))
-            found.push_back(&s);
+    for (const std::size_t i : surfaces_of(room)) {
+        Surface& s = building_.surfaces[i];
+        if (is_meant(s.room == room ? s.plain_name() : s.face_beyond)) found.push_back(&s);
+    }
     if (!found.empty()) return found;
     std::vector<std::string> there = face_names(building_.rooms[room]);
     const std::string& room_name = building_.rooms[room].name;
@@ -46,6 +46,20 @@ std::vector<Surface*> FaceNames::faces_called(std::string_view name, std::size_t
             near ? fmt::format("did you mean '{}'?", *near)
                  : std::string{"sides are those of the plan, whose upward direction is north"});
     return {};
+}
+
+/// In their order: its own, and those of other rooms that it lies behind.
+const std::vector<std::size_t>& FaceNames::surfaces_of(std::size_t room)
+{
+    if (by_room_.empty()) {
+        by_room_.resize(building_.rooms.size());
+        for (std::size_t i = 0; i < building_.surfaces.size(); ++i) {
+            const Surface& s = building_.surfaces[i];
+            by_room_[s.room].push_back(i);
+            if (s.beyond.kind == Neighbour::Kind::room && s.beyond.room != s.room) by_room_[s.beyond.room].push_back(i);
+        }
+    }
+    return by_room_[room];
 }
 
 /// Names of faces, before anything refers to them. Names of walls by their side stay good beside them.

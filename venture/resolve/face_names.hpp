@@ -22,12 +22,17 @@ public:
     void take_names();
     /// Surfaces of a face of a room; none, and told, if it has no such face.
     [[nodiscard]] std::vector<Surface*> faces_called(std::string_view name, std::size_t room, quantity::OriginId where);
+    /// After surfaces came or went, or other rooms lie behind them.
+    void look_again() { by_room_.clear(); }
     /// What a face that was given by its corners is called.
     [[nodiscard]] std::string of_corners(const FaceInput& face, std::size_t room) const;
 
 private:
     void name_face(const FaceInput& face, std::size_t room);
 
+    [[nodiscard]] const std::vector<std::size_t>& surfaces_of(std::size_t room);
+
+    std::vector<std::vector<std::size_t>> by_room_{}; ///< numbers of surfaces; empty: to be found again
     /// By room and name in small letters: the face as it is called without.
     std::map<std::pair<std::size_t, std::string>, std::string> called_{};
 };

@@ -117,6 +117,7 @@ void Surfaces::apply_face(const FaceInput& face, std::size_t room)
                 s->beyond = *stated;
                 s->name = s->parent + " to " + (face.room ? *face.room : *face.beyond);
                 stated_.insert(static_cast<std::size_t>(s - building_.surfaces.data()));
+                names_.look_again();
             }
             if (face.warmer_in_winter) s->beyond.warmer_in_winter_K = *face.warmer_in_winter;
             if (face.warmer_in_summer) s->beyond.warmer_in_summer_K = *face.warmer_in_summer;
@@ -213,6 +214,7 @@ void Surfaces::add_surfaces()
     check_stated();
     partitions_.join_stated_pairs();
     join_alike();
+    names_.look_again();
     partitions_.give_both_ways();
     partitions_.end_party_walls_in_the_middle();
     add_finishes(work_);
