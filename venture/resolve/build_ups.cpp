@@ -172,8 +172,6 @@ void BuildUps::add_typed(BuildupInput& given, NamedBuildup& out)
                            named(given.name, input_.fabric.ground_wall); // nothing is outside of what it lies on
     assume(given.outside_film, on_ground ? 0.0 : inner ? film : 1.0 / fabric::outside_film_W_per_m2K);
     assume(given.inside_film, film);
-    if (!given.weight) given.weight = computed(std::string{"medium"}, "our assumption", given.u_value.origin);
-    if (!given.mass) given.mass = computed(std::string{"inside"}, "our assumption", given.u_value.origin);
     out.typed = fabric::TypedUValue{.name = "build-up '" + value_of(given.name) + "'",
                                     .u_value_W_per_m2K = value_of(given.u_value) + value_of(given.correction),
                                     .films = {value_of(given.outside_film), value_of(given.inside_film)},

@@ -100,9 +100,6 @@ void Glass::complete_from_panes(GlazingInput& given, NamedGlazing& out)
 {
     const auto p = glazed_unit_properties(*out.unit);
     const auto origin = given.panes.origin;
-    constexpr double softwood_frame = 1.8, metal_spacer = 0.08;
-    if (!given.frame_u_value) given.frame_u_value = computed(softwood_frame, "softwood frame, our assumption", origin);
-    if (!given.spacer) given.spacer = computed(metal_spacer, "metal spacer, our assumption", origin);
     out.frame = fabric::Frame{value_of(given.frame_share), value_of(given.frame_u_value), value_of(given.spacer)};
     if (!given.u_value)
         given.u_value = computed(window_u_value(p.u_value_W_per_m2K, *out.frame),
@@ -195,8 +192,7 @@ void Glass::add_shutter(const ShadeInput& given, NamedShade& out)
 
 void Glass::add_shades()
 {
-    constexpr double usual_W_per_m2 = 200.0;
-    for (ShadeInput& given : work_.input.shades) {
+    for (const ShadeInput& given : input_.shades) {
         NamedShade out{.layer = {.name = value_of(given.name),
                                  .place = given.place.which().value_or(fabric::ShadePlace::inside),
                                  .transmittance = value_of(given.transmittance),
@@ -204,8 +200,6 @@ void Glass::add_shades()
                                  .openness = value_of(given.openness),
                                  .slats_at_45 = given.slats == Slats::at_45_degrees},
                        .use = given.use.which().value_or(fabric::ShadeUse::above_irradiance)};
-        if (out.use == fabric::ShadeUse::above_irradiance && !given.above)
-            given.above = computed(usual_W_per_m2, "our assumption", given.use.origin);
         if (out.use != fabric::ShadeUse::above_irradiance && given.above)
             problem(codes::contradiction, given.above.origin,
                     fmt::format("shade '{}' is not used by the sun on its window, but by '{}'", out.layer.name,
