@@ -120,7 +120,7 @@ const RecordSpec& FabricInput::spec()
                 "build-up of faces with a party wall beyond; that of walls to outdoors unless typed"),
          &T::party_wall},
         {naming("glazing", {"glazing"}, "glazing of windows that name none"), &T::glazing},
-        {naming("shade", {"shade"}, "shade of windows that name none"), &T::shade},
+        {naming_or("none", "shade", {"shade"}, "shade of windows that name none"), &T::shade},
         {number("door_u_value", Kind::heat_transfer, 0.1, 7, "of doors that state none"), &T::door_u_value},
         {text("wall_colour",
               "of the outside of walls: takes up 40, 60 or 80 % of the sun, instead of what build-ups say"),

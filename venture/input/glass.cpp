@@ -78,7 +78,7 @@ const RecordSpec& ShadeInput::spec()
                              "with use = \"above\": sun on that window from which it is down"),
                       "use", {{"above", 200.0}}, own),
          &T::above},
-        {naming("profile", {"profile", "calendar"}, "with use = \"profile\": how much of it is down"), &T::profile},
+        {naming_hours("profile", "with use = \"profile\": how much of it is down"), &T::profile},
         {number("resistance", Kind::resistance, 0, 10,
                 "of a closed shutter outside, for what it and the air behind it add to the window (ISO 10077-1, annex "
                 "G): aluminium slats 0.01, plastic 0.10, with foam 0.15, wood 0.20 m2K/W"),

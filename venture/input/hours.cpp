@@ -50,9 +50,9 @@ const RecordSpec& CalendarInput::spec()
              "\"Saturday in July, August: 09-13\", \"24 December to 2 January: never\", \"holidays: never\" of a "
              "[[days]]")),
          &T::rules},
-        {naming("design_day", {"profile", "calendar"},
-                "profile that design days take; the one with the most full-load hours on any day of their month "
-                "unless typed, in winter design of any day"),
+        {naming_hours("design_day",
+                      "profile that design days take; the one with the most full-load hours on any day of their month "
+                      "unless typed, in winter design of any day"),
          &T::design_day},
         text_key("purpose", &T::purpose, "what such hours are of, as of a profile"),
         note_key<T>(),

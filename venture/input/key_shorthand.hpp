@@ -99,14 +99,31 @@ inline KeySpec holding(std::string_view name, std::vector<std::string_view> tabl
     return {.name = name, .text = text, .names = std::move(tables), .names_within = true};
 }
 
-/// When: a profile, a calendar, or hours.
+/// The same, or a word that stands for none.
+inline KeySpec naming_or(std::string_view word, std::string_view name, std::vector<std::string_view> tables,
+                         std::string_view text)
+{
+    KeySpec spec = naming(name, std::move(tables), text);
+    spec.or_words = {word};
+    return spec;
+}
+
+/// A profile, a calendar, or hours.
+inline KeySpec naming_hours(std::string_view name, std::string_view text)
+{
+    KeySpec spec = naming(name, {"profile", "calendar"}, text);
+    spec.or_words = {"always", "never"};
+    spec.or_hours = true;
+    return spec;
+}
+
+/// When: such hours, or always.
 inline KeySpec when(std::string_view name, std::string_view text)
 {
-    return {.name = name,
-            .text = text,
-            .default_word = "always",
-            .default_source = "all day unless typed",
-            .names = {"profile", "calendar"}};
+    KeySpec spec = naming_hours(name, text);
+    spec.default_word = "always";
+    spec.default_source = "all day unless typed";
+    return spec;
 }
 
 /// A key that says in another way what some others say.

@@ -72,8 +72,8 @@ const RecordSpec& UseInput::spec()
         {number("heating_setback", Kind::temperature, -10, 40,
                 "held at least outside the heating profile; the room is then heated up before each of its hours"),
          &T::heating_setback},
-        {naming("heating_profile", {"profile", "calendar"},
-                "when the heating set-point holds, with heating_setback; a share lies between the two"),
+        {naming_hours("heating_profile",
+                      "when the heating set-point holds, with heating_setback; a share lies between the two"),
          &T::heating_profile},
         {beside("heating_setback",
                 otherwise(number("preheating", Kind::hours, 1, 24,
@@ -82,7 +82,7 @@ const RecordSpec& UseInput::spec()
          &T::preheating},
         {number("cooling_setback", Kind::temperature, 5, 60, "held at most outside the cooling profile"),
          &T::cooling_setback},
-        {naming("cooling_profile", {"profile", "calendar"}, "when the cooling set-point holds, with cooling_setback"),
+        {naming_hours("cooling_profile", "when the cooling set-point holds, with cooling_setback"),
          &T::cooling_profile},
         {beside("cooling_setback",
                 otherwise(number("precooling", Kind::hours, 1, 24,
@@ -149,9 +149,10 @@ const RecordSpec& UseInput::spec()
                           "share of people, lighting and equipment that is there at once, beside their profiles"),
                    1.0, "all of it"),
          &T::gain_diversity},
-        {naming("hours", {"profile", "calendar"},
-                "when people, lighting and equipment are there, where their own profiles are not typed: a profile, "
-                "a calendar, or hours such as \"08-18\""),
+        {naming_hours(
+             "hours",
+             "when people, lighting and equipment are there, where their own profiles are not typed: a profile, "
+             "a calendar, or hours such as \"08-18\""),
          &T::hours},
         {taken_from("hours", when("people_profile", "when: a profile, a calendar, or hours such as \"08-18\"")),
          &T::people_profile},
@@ -207,8 +208,8 @@ const RecordSpec& UseInput::spec()
                           "of what heats or cools the room: radiates to its surfaces; the rest goes into the air"),
                    0.0, "convective, as room loads are stated unless said otherwise"),
          &T::radiant_share},
-        {naming("heated_by", {"circuit"}, "circuit that heats the room, or \"nothing\""), &T::heated_by},
-        {naming("cooled_by", {"circuit"}, "circuit that cools the room, or \"nothing\""), &T::cooled_by},
+        {naming_or("nothing", "heated_by", {"circuit"}, "circuit that heats the room, or \"nothing\""), &T::heated_by},
+        {naming_or("nothing", "cooled_by", {"circuit"}, "circuit that cools the room, or \"nothing\""), &T::cooled_by},
     });
     return all;
 }

@@ -58,6 +58,8 @@ struct KeySpec {
     /// Tables of whose records the text gives a name; those may hold the name among other words if `names_within`.
     std::vector<std::string_view> names = {};
     bool names_within = false;
+    std::vector<std::string_view> or_words = {};   ///< that may stand instead of such a name
+    bool or_hours = false;                         ///< hours may: "08-18", so that what begins with a digit is no name
     std::vector<std::string_view> instead_of = {}; ///< keys of the same table that say the same in another way
     std::string_view taken_from = {};              ///< key of the same table that speaks for it where it is not typed
     std::string_view default_with = {};            ///< key of the same table without which the default says nothing

@@ -1,5 +1,7 @@
 #include <venture/quantity/problems.hpp>
 
+#include <algorithm>
+
 namespace venture::quantity {
 
 Problem& Problems::add(Problem problem)
@@ -17,6 +19,11 @@ Problem& Problems::add(Problem problem)
 void Problems::add_all(std::vector<Problem> more)
 {
     for (Problem& problem : more) add(std::move(problem));
+}
+
+std::size_t Problems::count_errors() const
+{
+    return static_cast<std::size_t>(std::ranges::count(all_, Severity::error, &Problem::severity));
 }
 
 std::vector<Problem> Problems::all() &&

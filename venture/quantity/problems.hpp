@@ -22,6 +22,7 @@ public:
     void add_all(std::vector<Problem> more);
 
     [[nodiscard]] bool has_error() const { return quantity::has_error(all_); }
+    [[nodiscard]] std::size_t count_errors() const;
     [[nodiscard]] bool empty() const { return all_.empty(); }
     [[nodiscard]] std::size_t size() const { return all_.size(); }
     [[nodiscard]] const_iterator begin() const { return all_.begin(); }

@@ -13,6 +13,19 @@ Nested Nested::held_by_libraries() &&
     return *this;
 }
 
+Nested Nested::called(std::string_view in_messages) &&
+{
+    told_as = in_messages;
+    return *this;
+}
+
+std::string Nested::in_words() const
+{
+    std::string words{told_as.empty() ? name : told_as};
+    std::ranges::replace(words, '_', ' ');
+    return words;
+}
+
 Nested Nested::saying_the_site() &&
 {
     of_site = true;

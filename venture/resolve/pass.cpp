@@ -1,6 +1,7 @@
 #include <venture/resolve/pass.hpp>
 
 #include <venture/input/key_value.hpp>
+#include <venture/quantity/unknown_name.hpp>
 
 namespace venture::resolve {
 
@@ -69,14 +70,9 @@ void Pass::tell_missing(std::string_view table, const ConstRecord& record, std::
         .cause = std::move(cause);
 }
 
-void Pass::tell_unknown(std::string_view what, const Given<std::string>& name, std::vector<std::string> names)
+void Pass::tell_unknown(std::string_view what, const Given<std::string>& name, const std::vector<std::string>& there)
 {
-    std::vector<std::string> known = names;
-    known.insert(known.end(), input_.offered.begin(), input_.offered.end());
-    const auto near = quantity::nearest_name(*name, known);
-    const std::string there = names.empty() ? "none" : quantity::listed(names, near ? 3 : 8);
-    problem(codes::unknown_name, name.origin, fmt::format("no {} is called '{}'; there are: {}", what, *name, there),
-            near ? fmt::format("did you mean '{}'?", *near) : std::string{});
+    problems_.add(quantity::unknown_name(what, *name, name.origin, there, input_.offered));
 }
 
 std::optional<std::size_t> Pass::find_room(const Given<std::string>& name)

@@ -54,7 +54,7 @@ protected:
             if (const auto& called = name_of(range[i]); called == *name) return i;
         std::vector<std::string> names;
         for (const auto& item : range) names.push_back(name_of(item));
-        tell_unknown(what, name, std::move(names));
+        tell_unknown(what, name, names);
         return std::nullopt;
     }
     std::optional<std::size_t> find_room(const Given<std::string>& name);
@@ -76,7 +76,7 @@ protected:
     quantity::Problems& problems_;
 
 private:
-    void tell_unknown(std::string_view what, const Given<std::string>& name, std::vector<std::string> there);
+    void tell_unknown(std::string_view what, const Given<std::string>& name, const std::vector<std::string>& there);
 };
 
 } // namespace venture::resolve

@@ -91,9 +91,8 @@ void RecordChecks::check(Of what)
 {
     const ConstRecord all{input_};
     for (const Nested& table : Input::spec().nested()) {
-        if ((what == Of::site && !table.of_site) || (what == Of::fabric && !table.in_library)) continue;
         const ConstRecords records = all.records(table);
-        if (!records.is_used()) continue;
+        if (!takes_in(what, table) || !records.is_used()) continue;
         for (std::size_t i = 0; i < records.size(); ++i) check_record(table.name, records[i]);
     }
 }
@@ -113,6 +112,11 @@ void RecordChecks::check_names()
                         fmt::format("the first is at {}", input_.origins.describe(first->second)));
         }
     }
+}
+
+bool takes_in(Of what, const Nested& table)
+{
+    return what == Of::all || (what == Of::site && table.of_site) || (what == Of::fabric && table.in_library);
 }
 
 void check_records(Work& work, Of what) { RecordChecks{work}.check(what); }

@@ -6,6 +6,8 @@
 namespace venture::resolve {
 
 enum class Of { all, site, fabric };
+/// Whether a table of the project is looked at, for all of it or a part.
+[[nodiscard]] bool takes_in(Of what, const Nested& table);
 
 /// Bounds and requirements of all tables, or of those of one kind.
 void check_records(Work& work, Of what);

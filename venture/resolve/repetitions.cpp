@@ -47,33 +47,18 @@ void tell_rings(quantity::Problems& problems, std::string_view what, std::string
 
 void Repetitions::check()
 {
-    const auto rooms_called = [&](const TextList& names) {
-        for (const quantity::PlacedText& name : names)
-            (void)find("room", Given<std::string>{name.text, name.origin}, input_.rooms,
-                       [](const RoomInput& room) { return value_of(room.name); });
-    };
-    for (const StoreyInput& storey : input_.storeys) {
+    for (const StoreyInput& storey : input_.storeys)
         if (storey.without && !storey.repeats)
             problem(codes::contradiction, (*storey.without).empty() ? storey.name.origin : (*storey.without)[0].origin,
                     fmt::format("storey '{}' leaves rooms out, but repeats no storey", value_of(storey.name)),
                     "type repeats, or leave without out");
-        if (storey.without) rooms_called(*storey.without);
-        if (!storey.repeats) continue;
-        (void)find("storey", storey.repeats, input_.storeys, [](const StoreyInput& s) { return value_of(s.name); });
-    }
     tell_rings(problems_, "storey", "repeats", refers(input_.storeys, &StoreyInput::repeats));
-    for (const RepeatInput& repeat : input_.repeats) {
-        if (repeat.rooms) rooms_called(*repeat.rooms);
+    for (const RepeatInput& repeat : input_.repeats)
         if (!repeat.shift && !repeat.mirror_x && !repeat.mirror_y && !repeat.storey && repeat.rooms &&
             !(*repeat.rooms).empty())
             problem(codes::repeat, (*repeat.rooms)[0].origin,
                     fmt::format("'{}' would stand again where it stands already", (*repeat.rooms)[0].text),
                     "give it a shift, a mirror or a storey");
-    }
-    for (const RoomInput& room : input_.rooms) {
-        if (!room.like) continue;
-        (void)find("room", room.like, input_.rooms, [](const RoomInput& r) { return value_of(r.name); });
-    }
     tell_rings(problems_, "room", "is like", refers(input_.rooms, &RoomInput::like));
 }
 

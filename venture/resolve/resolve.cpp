@@ -10,6 +10,7 @@
 #include <venture/resolve/outlines.hpp>
 #include <venture/resolve/pass.hpp>
 #include <venture/resolve/record_checks.hpp>
+#include <venture/resolve/references.hpp>
 #include <venture/resolve/repetitions.hpp>
 #include <venture/resolve/rooms.hpp>
 #include <venture/resolve/site.hpp>
@@ -46,17 +47,16 @@ void add_fabric(Work& work)
 void check_plan(Work& work)
 {
     check_repetitions(work);
-    check_fabric_names(work);
     check_face_keys(work);
     check_ground_is_whole(work);
     RoomTypes{work}.check();
 }
 
-/// Rooms, and what encloses them. Shapes are only worth matching when every room has one; the names they use can be told
-/// all the same.
+/// Rooms, and what encloses them. Shapes are only worth matching when every room has one, and tables by themselves are
+/// sound: a name that nothing bears hides no other mistake.
 void add_rooms_and_surfaces(Work& work)
 {
-    const bool tables_sound = !work.problems.has_error();
+    const bool tables_sound = work.problems.count_errors() == work.broken_references;
     add_rooms(work);
     add_obstructions(work);
     const std::size_t rooms = work.building.rooms.size();
@@ -76,6 +76,7 @@ Resolved resolve(const Input& input)
     Work work{input};
     check_records(work, Of::all);
     check_names(work);
+    check_references(work, Of::all);
     add_site(work);
     add_project_and_storeys(work);
     add_fabric(work);
@@ -96,6 +97,7 @@ ResolvedFabric resolve_fabric(const Input& input)
 {
     Work work{input};
     check_records(work, Of::fabric);
+    check_references(work, Of::fabric);
     add_fabric(work);
     return {.fabric = std::move(work.building),
             .problems = std::move(work.problems).all(),

@@ -55,8 +55,6 @@ void Rooms::add_room(RoomInput& given, const RoomOutline& outline)
                 "`venture explain room/storey` tells more")
             .cause = "[room] has no 'storey'";
     if (given.storey) storey = find("storey", given.storey, building_.storeys, [](const Storey& s) { return s.name; });
-    if (given.type)
-        (void)find("room type", given.type, input_.room_types, [](const RoomTypeInput& t) { return value_of(t.name); });
     room.use = use_of(work_, given.use);
     count_values(work_, given, room);
     if (!work_.numbers_sound || !storey || outline.ring.empty()) return; // a length out of bounds is no shape

@@ -22,7 +22,6 @@ namespace {
 class Surfaces : Pass {
 public:
     explicit Surfaces(Work& work) : Pass{work} {}
-    void check_fabric_names();
     void add_surfaces();
 
 private:
@@ -159,17 +158,6 @@ void Surfaces::apply_faces()
             if (face.on || face.corners) apply_face(face, r);
 }
 
-void Surfaces::check_fabric_names()
-{
-    const auto glazings = [](const NamedGlazing& g) { return g.values.name; };
-    if (input_.fabric.shade) (void)shade_of(work_, {});
-    if (input_.fabric.glazing) (void)find("glazing", input_.fabric.glazing, building_.glazings, glazings);
-    const ConstRecord fabric{input_.fabric};
-    for (const Key& key : fabric.keys())
-        if (std::ranges::find(key.spec.names, "build_up") != key.spec.names.end() && fabric.is_given(key))
-            (void)find_build_up(fabric.at<std::string>(key));
-}
-
 /// Parts of a face that came to have the same behind them become one again.
 void Surfaces::join_alike()
 {
@@ -221,8 +209,6 @@ void Surfaces::add_surfaces()
     set_colours(work_, names_);
     add_openings(work_, names_);
 }
-
-void check_fabric_names(Work& work) { Surfaces{work}.check_fabric_names(); }
 
 void add_surfaces(Work& work) { Surfaces{work}.add_surfaces(); }
 

@@ -5,8 +5,6 @@
 
 namespace venture::resolve {
 
-/// Whether what [fabric] names is there.
-void check_fabric_names(Work& work);
 /// All surfaces of rooms that have their shape, with openings.
 void add_surfaces(Work& work);
 

@@ -33,10 +33,6 @@ std::vector<const RoomTypeInput*> types_of(const Input& input, const RoomInput& 
 
 void RoomTypes::check()
 {
-    for (const RoomTypeInput& type : input_.room_types) {
-        if (!type.like) continue;
-        (void)find("room type", type.like, input_.room_types, [](const RoomTypeInput& t) { return value_of(t.name); });
-    }
     tell_rings(problems_, "room type", "is like", refers(input_.room_types, &RoomTypeInput::like));
     for (const RoomTypeInput& type : input_.room_types) {
         const auto names_it = [&](const Given<std::string>& name) { return name && type.name && *name == *type.name; };

@@ -19,6 +19,7 @@ struct Work {
     quantity::PreferredUnits units; ///< that messages speak in
     Building building{};
     quantity::Problems problems{};
+    std::size_t broken_references = 0;   ///< names that nothing bears, told before any part is made
     bool numbers_sound = true;           ///< every number lies in its bounds
     std::vector<std::size_t> cut_from{}; ///< of each room, which typed room it is a part of
 };

@@ -8,6 +8,7 @@
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/quantity/record.hpp>
+#include <venture/quantity/unknown_name.hpp>
 
 namespace venture::services {
 
@@ -71,11 +72,7 @@ private:
     {
         std::vector<std::string> names;
         for (const T& item : all) names.push_back(item.name);
-        const auto near = quantity::nearest_name(name, names);
-        say(Severity::error, codes::unknown_name, where,
-            fmt::format("no {} is called '{}'; there are: {}", what, name,
-                        names.empty() ? "none" : quantity::listed(names)),
-            near ? fmt::format("did you mean '{}'?", *near) : std::string{});
+        out_.problems.add(quantity::unknown_name(what, name, where, names));
     }
 
     /// "70/55 degC": supply and return, in the project's units.
@@ -186,10 +183,7 @@ private:
             std::vector<std::string> names;
             for (const Client& c : clients_) names.push_back(c.room);
             for (const Plant& p : out_.plants) names.push_back(p.name);
-            const auto near = quantity::nearest_name(*k.serves, names);
-            say(Severity::error, codes::unknown_name, k.serves.origin,
-                fmt::format("no room or plant is called '{}'", *k.serves),
-                near ? fmt::format("did you mean '{}'?", *near) : std::string{});
+            out_.problems.add(quantity::unknown_name("room or plant", *k.serves, k.serves.origin, names));
         }
         Kept kept{*k.serves,          *k.duty == "cooling" ? Duty::cooling : Duty::heating,
                   *k.product,         static_cast<int>(k.count ? *k.count : 1.0),
