@@ -52,6 +52,12 @@ void take(Given<T>& own, T value, OriginId where)
     if (!own && !own.refused) own = Given<T>{std::move(value), where};
 }
 
+template <class E>
+void take_word(quantity::Choice<E>& own, E value, OriginId where)
+{
+    take<std::string>(own, std::string{quantity::name_of(value)}, where);
+}
+
 } // namespace
 
 bool is_tmy3(const std::string& text) { return line_of(text, 1).starts_with(first_heading); }
@@ -73,10 +79,10 @@ void describe_tmy3(const std::string& text, const std::string& file, WeatherInpu
     }
     take(stated.skip_lines, 1.0, form);
     take(stated.header_rows, 1.0, form);
-    take<std::string>(stated.separator, "comma", form);
-    take<std::string>(stated.decimal_mark, "point", form);
-    take<std::string>(stated.stamp, "end", form);
-    take<std::string>(stated.date_order, "month-day-year", form);
+    take_word(stated.separator, input::Separator::comma, form);
+    take_word(stated.decimal_mark, input::DecimalMark::point, form);
+    take_word(stated.stamp, climate::Stamp::end, form);
+    take_word(stated.date_order, input::DateOrder::month_day_year, form);
     take(stated.missing, quantity::TextList{{"-9900", form}, {"-9900.0", form}}, form);
 
     const project::CsvTable station = project::read_csv(

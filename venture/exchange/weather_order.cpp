@@ -162,7 +162,7 @@ private:
     std::optional<Order> placed(Order order, const std::vector<int>& minutes, int step)
     {
         const auto n = static_cast<int>(climate::steps_in_year(order.leap, order.steps_per_hour));
-        const int shift = *stated_.stamp == "end" ? step : 0;
+        const int shift = stated_.stamp == climate::Stamp::end ? step : 0;
         std::map<std::size_t, std::size_t> row_of_record;
         for (std::size_t row = 0; row < minutes.size(); ++row) {
             const int start = minutes[row] - shift;

@@ -182,9 +182,6 @@ inline KeySpec whole(KeySpec spec)
     return spec;
 }
 
-/// Regions that room types ship for.
-inline std::vector<std::string> regions() { return {"Europe", "North America"}; }
-
 inline KeySpec listed(KeySpec spec, std::size_t count)
 {
     spec.count = count;

@@ -5,7 +5,9 @@
 #include <cstdint>
 #include <string_view>
 
+#include <venture/input/delimited.hpp>
 #include <venture/input/given.hpp>
+#include <venture/input/region.hpp>
 
 namespace venture::input {
 
@@ -59,7 +61,8 @@ namespace venture::input {
 
 /// Who the job is for.
 struct ProjectInput {
-    Given<std::string> name, client, number, author, revision, region, note;
+    Given<std::string> name, client, number, author, revision, note;
+    Choice<Region> region;
     Choice<Phase> phase;
     Whole year;
     [[nodiscard]] static const quantity::RecordSpec& spec();
@@ -83,7 +86,10 @@ struct LibraryInput {
 
 /// A CSV file with one record a line, and how it is written.
 struct TableFileInput {
-    Given<std::string> file, holds, separator, decimal_mark, encoding, note;
+    Given<std::string> file, holds, note;
+    Choice<Separator> separator;
+    Choice<DecimalMark> decimal_mark;
+    Choice<Encoding> encoding;
     Whole header_rows;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };

@@ -90,9 +90,9 @@ const RecordSpec& RoomInput::spec()
                 text_key("load_reason", &T::load_reason, "why loads were typed; printed with them"),
                 note_key<T>(),
             },
-            {Nested{"opening", &T::openings}.with_own_file(),
+            {Nested{"opening", &T::openings}.with_own_file().in_one_part(),
              {"face", &T::faces},
-             Nested{"transfer_air", &T::transfer_air}.with_own_file(),
+             Nested{"transfer_air", &T::transfer_air}.with_own_file().in_one_part(),
              Nested{"gain", &T::gains}.with_own_file()})
             .with_part(&T::use);
     return all;

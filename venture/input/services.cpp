@@ -11,10 +11,10 @@ const RecordSpec& CircuitInput::spec()
     using T = CircuitInput;
     static const RecordSpec all = RecordSpec::of<T>({
         name_key<T>("what rooms call it"),
-        {must(word("carries", "what it brings to the rooms", {"heating", "cooling"})), &T::carries},
+        {must(text("carries", "what it brings to the rooms")), &T::carries},
         {must(number("supply", Kind::temperature, 3, 95, "water to the units")), &T::supply},
         {must(number("return", Kind::temperature, 4, 90, "water back from the units")), &T::back},
-        {must(word("unit", "terminal unit on it", {"radiator", "fan coil"})), &T::unit},
+        {must(text("unit", "terminal unit on it")), &T::unit},
         {must(naming("plant", {"plant"}, "plant that feeds it")), &T::plant},
         {otherwise(number("diversity", Kind::fraction, 0.01, 1,
                           "share of what its rooms need together that it meets at once"),
@@ -30,7 +30,7 @@ const RecordSpec& PlantInput::spec()
     using T = PlantInput;
     static const RecordSpec all = RecordSpec::of<T>({
         name_key<T>("what circuits call it"),
-        {must(word("kind", "what it is", {"boiler", "chiller"})), &T::kind},
+        {must(text("kind", "what it is")), &T::kind},
         {otherwise(number("margin", Kind::fraction, 0, 1, "allowance on the sum of what its rooms need"), 0.0,
                    "none unless typed"),
          &T::margin},
@@ -38,8 +38,7 @@ const RecordSpec& PlantInput::spec()
                           "share of what its circuits need together that it meets at once; before the margin"),
                    1.0, "all of it"),
          &T::diversity},
-        {otherwise(whole(number("units", Kind::number, 1, 12, "how many equal units share the duty")), 1.0, "one"),
-         &T::units},
+        {otherwise(number("units", Kind::number, 1, 12, "how many equal units share the duty"), 1.0, "one"), &T::units},
         note_key<T>(),
     });
     return all;
@@ -50,9 +49,9 @@ const RecordSpec& KeptInput::spec()
     using T = KeptInput;
     static const RecordSpec all = RecordSpec::of<T>({
         {must(naming("serves", {"room", "plant"}, "room or plant it stands for")), &T::serves},
-        {must(word("duty", "which of its duties", {"heating", "cooling"})), &T::duty},
+        {must(text("duty", "which of its duties")), &T::duty},
         text_key("product", &T::product, "name in the catalogue", true),
-        {otherwise(whole(number("count", Kind::number, 1, 100, "how many")), 1.0, "one"), &T::count},
+        {otherwise(number("count", Kind::number, 1, 100, "how many"), 1.0, "one"), &T::count},
         {number("chosen_for", Kind::power, 0, 1e8,
                 "the duty when it was settled on; tells whether loads have moved since"),
          &T::chosen_for},

@@ -7,6 +7,7 @@
 #include <vector>
 
 #include <venture/input/given.hpp>
+#include <venture/input/region.hpp>
 
 namespace venture::input {
 
@@ -115,7 +116,8 @@ struct RoomTypeInput {
     RoomTypeInput& operator=(RoomTypeInput&&) noexcept;
     ~RoomTypeInput();
 
-    Given<std::string> name, like, region, purpose, source, note;
+    Given<std::string> name, like, purpose, source, note;
+    Choice<Region> region;
     UseInput use{};
     std::vector<GainInput> gains{};
     [[nodiscard]] static const quantity::RecordSpec& spec();

@@ -7,6 +7,7 @@
 #include <vector>
 
 #include <venture/climate/readings.hpp>
+#include <venture/input/delimited.hpp>
 #include <venture/input/given.hpp>
 
 namespace venture::input {
@@ -60,7 +61,10 @@ struct WeatherInput {
     WeatherInput& operator=(WeatherInput&&) noexcept;
     ~WeatherInput();
 
-    Given<std::string> name, file, separator, decimal_mark, encoding, note;
+    Given<std::string> name, file, note;
+    Choice<Separator> separator;
+    Choice<DecimalMark> decimal_mark;
+    Choice<Encoding> encoding;
     Given<TextList> missing;
     Given<double> latitude, longitude, time_zone, height, longest_gap;
     Given<double> day_to_day, wind_from;

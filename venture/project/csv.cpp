@@ -204,7 +204,8 @@ public:
         table.dialect.encoding = stated_.encoding.value_or(detect_encoding(bytes));
         const auto text = to_utf8(bytes, table.dialect.encoding);
         if (!text) {
-            problem(codes::syntax, 1, 0, fmt::format("the table is not in {}", table.dialect.encoding),
+            problem(codes::syntax, 1, 0,
+                    fmt::format("the table is not in {}", quantity::name_of(table.dialect.encoding)),
                     "state its encoding, or save it as UTF-8");
             return table;
         }
@@ -325,7 +326,7 @@ std::string in_words(const CsvDialect& d)
                           : d.separator == '|' ? "bars"
                                                : "tabs";
     return fmt::format("{} between cells, decimal {}, {}, {}", between, d.decimal_mark == ',' ? "commas" : "points",
-                       d.encoding,
+                       quantity::name_of(d.encoding),
                        d.header_rows == 2   ? "two header rows"
                        : d.header_rows == 1 ? "one header row"
                                             : "no header row");

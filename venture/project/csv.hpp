@@ -7,6 +7,7 @@
 #include <string>
 #include <vector>
 
+#include <venture/input/delimited.hpp>
 #include <venture/quantity/problems.hpp>
 
 namespace venture::project {
@@ -21,15 +22,15 @@ using CsvRow = std::vector<CsvCell>;
 struct CsvDialect {
     char separator = ',';
     char decimal_mark = '.';
-    std::string encoding = "utf-8"; ///< "utf-8", "utf-16" or "windows-1252"
-    int header_rows = 1;            ///< 2: the second holds units
+    input::Encoding encoding = input::Encoding::utf_8;
+    int header_rows = 1; ///< 2: the second holds units
     friend bool operator==(const CsvDialect&, const CsvDialect&) = default;
 };
 
 /// What is stated of it; the rest is detected.
 struct CsvStated {
     std::optional<char> separator{}, decimal_mark{};
-    std::optional<std::string> encoding{};
+    std::optional<input::Encoding> encoding{};
     std::optional<int> header_rows{}; ///< 0: none, columns go by number
     int skip_lines = 0;               ///< at the top, never read
 };

@@ -52,12 +52,12 @@ TEST(ParseCsv, ReadsQuotedCells)
 TEST(CsvDialects, AreDetected)
 {
     EXPECT_EQ(texts(parse("a;b\n1,5;2\n").rows[1]), (Strings{"1,5", "2"}));
-    EXPECT_EQ(parse("a,b;n\n1;3,5\n2;4,25\n").table.dialect, (CsvDialect{';', ',', "utf-8", 1}));
-    EXPECT_EQ(parse("a\tn\nx\t3.5\n").table.dialect, (CsvDialect{'\t', '.', "utf-8", 1}));
+    EXPECT_EQ(parse("a,b;n\n1;3,5\n2;4,25\n").table.dialect, (CsvDialect{';', ',', input::Encoding::utf_8, 1}));
+    EXPECT_EQ(parse("a\tn\nx\t3.5\n").table.dialect, (CsvDialect{'\t', '.', input::Encoding::utf_8, 1}));
     EXPECT_EQ(parse("a|n\nx|3.5\n").table.dialect.separator, '|');
     EXPECT_EQ(parse("name,n\n,ft\nHall,12\n").table.dialect.header_rows, 2);
     EXPECT_EQ(parse("name,n\nHall,12\n").table.dialect.header_rows, 1);
-    EXPECT_EQ(in_words(CsvDialect{';', ',', "utf-8", 2}),
+    EXPECT_EQ(in_words(CsvDialect{';', ',', input::Encoding::utf_8, 2}),
               "semicolons between cells, decimal commas, utf-8, two header rows");
 }
 
@@ -94,14 +94,14 @@ TEST(CsvEncodings, AreDetectedAndTurnedIntoUtf8)
     const std::string cafe = "caf\u00e9";
     const auto western = parse("a,b\ncaf\xe9,2\n");
     EXPECT_EQ(western.rows[1][0].text, cafe);
-    EXPECT_EQ(western.table.dialect.encoding, "windows-1252");
+    EXPECT_EQ(western.table.dialect.encoding, input::Encoding::windows_1252);
     EXPECT_EQ(western.rows[1][1].column, 6u); // letters, not bytes
     std::string wide = "\xFF\xFE";
     for (const char c : std::string{"a;b\ncaf"}) wide += {c, '\0'};
     wide += "\xE9";
     for (const char c : std::string{"\0;\0x\0\n\0", 7}) wide += c;
     EXPECT_EQ(parse(wide).rows.at(1).at(0).text, cafe);
-    EXPECT_EQ(parse("a,b\n\xff,1\n", {.encoding = "utf-8"}).said(), "the table is not in utf-8");
+    EXPECT_EQ(parse("a,b\n\xff,1\n", {.encoding = input::Encoding::utf_8}).said(), "the table is not in utf-8");
 }
 
 TEST(CsvNumbers, ThatReadInTwoWaysAreErrors)

@@ -29,19 +29,21 @@ bool has_utf16_mark(const std::string& bytes) { return bytes.starts_with("\xFF\x
 
 } // namespace
 
-std::string detect_encoding(const std::string& bytes)
+using input::Encoding;
+
+Encoding detect_encoding(const std::string& bytes)
 {
-    if (has_utf16_mark(bytes)) return "utf-16";
-    return is_utf8(bytes) ? "utf-8" : "windows-1252";
+    if (has_utf16_mark(bytes)) return Encoding::utf_16;
+    return is_utf8(bytes) ? Encoding::utf_8 : Encoding::windows_1252;
 }
 
-std::optional<std::string> to_utf8(const std::string& bytes, const std::string& encoding)
+std::optional<std::string> to_utf8(const std::string& bytes, Encoding encoding)
 {
-    if (encoding == "utf-8") {
+    if (encoding == Encoding::utf_8) {
         if (!is_utf8(bytes)) return std::nullopt;
         return bytes.starts_with("\xEF\xBB\xBF") ? bytes.substr(3) : bytes;
     }
-    return converted(bytes, encoding == "utf-16" ? "UTF-16" : "CP1252");
+    return converted(bytes, encoding == Encoding::utf_16 ? "UTF-16" : "CP1252");
 }
 
 } // namespace venture::project

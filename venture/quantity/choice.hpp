@@ -16,6 +16,16 @@ namespace venture::quantity {
 template <class E>
 struct WordsOf;
 
+template <class E>
+concept Worded = requires { WordsOf<E>::words; };
+
+/// The word of an enumerator.
+template <Worded E>
+[[nodiscard]] constexpr std::string_view name_of(E which)
+{
+    return WordsOf<E>::words[static_cast<std::size_t>(which)];
+}
+
 /// A word of an enumeration that may have been given.
 template <class E>
 struct Choice : Given<std::string> {
@@ -26,7 +36,7 @@ struct Choice : Given<std::string> {
     {
     }
     Choice(E which) // NOLINT(google-explicit-constructor): given in code
-        : Given<std::string>{std::string{WordsOf<E>::words[static_cast<std::size_t>(which)]}}
+        : Given<std::string>{std::string{name_of(which)}}
     {
     }
     /// Nothing if nothing was given, or no word of them, which is told where it is read.

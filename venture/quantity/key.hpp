@@ -25,8 +25,9 @@ struct Point {
 };
 using PointList = std::vector<Point>;
 
-/// What becomes of a value when a room is cut into parts: each has the whole of it, or its share by floor area.
-enum class WhenCut : std::uint8_t { same, by_floor_area };
+/// What becomes of a value, or of a list, when a room is cut into parts: each has the whole of it, or its share by floor
+/// area; or one alone has it: the part with the wall that it is in, else the largest.
+enum class WhenCut : std::uint8_t { same, by_floor_area, one_part };
 
 /// A default that goes by the word of another key of the same table.
 struct DefaultBy {

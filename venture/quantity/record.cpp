@@ -13,6 +13,12 @@ Nested Nested::held_by_libraries() &&
     return *this;
 }
 
+Nested Nested::in_one_part() &&
+{
+    when_cut = WhenCut::one_part;
+    return *this;
+}
+
 Nested Nested::called(std::string_view in_messages) &&
 {
     told_as = in_messages;

@@ -132,6 +132,7 @@ struct Nested {
     bool in_library = false;   ///< a library may hold it
     bool of_site = false;      ///< says where it is and what weather it has
     bool has_own_file = false; ///< may stand in a CSV file by itself; inside a record, with a column for whose it is
+    WhenCut when_cut = WhenCut::same;
     std::string_view told_as = {}; ///< in messages; its name, with blanks, where nothing is said
     [[nodiscard]] bool is_list() const { return list != nullptr; }
 
@@ -155,6 +156,7 @@ struct Nested {
     [[nodiscard]] Nested held_by_libraries() &&;
     [[nodiscard]] Nested saying_the_site() &&;
     [[nodiscard]] Nested with_own_file() &&;
+    [[nodiscard]] Nested in_one_part() &&;
     [[nodiscard]] Nested called(std::string_view in_messages) &&;
     /// One of its records, in messages: "room type".
     [[nodiscard]] std::string in_words() const;

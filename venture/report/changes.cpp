@@ -11,6 +11,7 @@
 
 namespace venture::report {
 
+using quantity::name_of;
 using quantity::PreferredUnits;
 
 namespace {

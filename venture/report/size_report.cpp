@@ -14,6 +14,7 @@ namespace venture::report {
 
 using nlohmann::json;
 using plant::PlantSelection;
+using quantity::name_of;
 using quantity::PreferredUnits;
 using rating::Rated;
 using terminal::RoomSelection;

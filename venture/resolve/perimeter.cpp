@@ -26,8 +26,10 @@ private:
     void take_share(const Record& part, double share);
     [[nodiscard]] RoomInput part_of(const RoomInput& room, const std::string& name, const Ring& ring,
                                     const Ring& whole);
-    static void share_out_openings(const RoomInput& room, const Ring& whole,
-                                   std::vector<std::pair<RoomInput, RoomOutline>>& parts);
+    using Parts = std::vector<std::pair<RoomInput, RoomOutline>>;
+    [[nodiscard]] static std::size_t part_with(const Given<std::string>* wall, const RoomInput& room, const Ring& whole,
+                                               const Parts& parts);
+    static void share_out_lists(const RoomInput& room, const Ring& whole, Parts& parts);
 };
 
 } // namespace
@@ -160,7 +162,7 @@ void Perimeters::cut_perimeters(std::vector<RoomOutline>& outlines)
         const Room by_distance{
             .outline = {outline.ring, {}}, .height_m = *room.perimeter, .slopes = distances_from(room, outline.ring)};
         const double whole_m2 = area_m2(outline.ring);
-        std::vector<std::pair<RoomInput, RoomOutline>> parts;
+        Parts parts;
         for (const UnderSlope& zone : under_slopes(by_distance))
             for (const Polygon& p : zone.plan) {
                 const double share = area_m2(p.outline) / whole_m2;
@@ -169,7 +171,7 @@ void Perimeters::cut_perimeters(std::vector<RoomOutline>& outlines)
                 parts.emplace_back(part_of(room, name, p.outline, outline.ring),
                                    RoomOutline{p.outline, {}, outline.typed_m2 * share, outline.on_plan});
             }
-        share_out_openings(room, outline.ring, parts);
+        share_out_lists(room, outline.ring, parts);
         for (auto& [part, its_outline] : parts) {
             rooms.push_back(std::move(part));
             cut.push_back(std::move(its_outline));
@@ -180,30 +182,33 @@ void Perimeters::cut_perimeters(std::vector<RoomOutline>& outlines)
     outlines = std::move(cut);
 }
 
-/// Each opening to the part that has its wall, the zone along it before the ends of others; what leads to other rooms, comes
-/// from them or looks up, to the largest part.
-void Perimeters::share_out_openings(const RoomInput& room, const Ring& whole,
-                                    std::vector<std::pair<RoomInput, RoomOutline>>& parts)
+/// The part that a thing in a wall belongs to: the zone along it before the ends of others; the largest for what is in no
+/// wall, leads to other rooms, comes from them or looks up.
+std::size_t Perimeters::part_with(const Given<std::string>* wall, const RoomInput& room, const Ring& whole,
+                                  const Parts& parts)
 {
-    for (auto& [part, outline] : parts) {
-        part.openings.clear();
-        part.transfer_air.clear();
-    }
-    auto largest = std::ranges::max_element(parts, {}, [](const auto& p) { return p.second.typed_m2; });
-    if (largest == parts.end()) return;
-    largest->first.transfer_air = room.transfer_air;
-    for (const OpeningInput& opening : room.openings) {
-        auto best = largest;
-        if (opening.in && quantity::lower_case(*opening.in) != "roof") {
-            const std::string on = quantity::lower_case(side_of(room, *opening.in)), side = on.substr(0, on.find(' '));
-            const auto along = std::ranges::find_if(
-                parts, [&](const auto& p) { return value_of(p.first.name) == value_of(room.name) + " " + side; });
-            const auto any =
-                std::ranges::find_if(parts, [&](const auto& p) { return has_face(p.second.ring, whole, on); });
-            best = along != parts.end() ? along : has_face(largest->second.ring, whole, on) ? largest : any;
-            if (best == parts.end()) best = largest;
+    const auto number_of = [&](auto at) { return static_cast<std::size_t>(at - parts.begin()); };
+    const auto largest = std::ranges::max_element(parts, {}, [](const auto& p) { return p.second.typed_m2; });
+    if (wall == nullptr || !*wall || quantity::lower_case(**wall) == "roof") return number_of(largest);
+    const std::string on = quantity::lower_case(side_of(room, **wall)), side = on.substr(0, on.find(' '));
+    const auto has_it = [&](const auto& p) { return has_face(p.second.ring, whole, on); };
+    const auto along = std::ranges::find_if(
+        parts, [&](const auto& p) { return value_of(p.first.name) == value_of(room.name) + " " + side; });
+    if (along != parts.end()) return number_of(along);
+    const auto any = std::ranges::find_if(parts, has_it);
+    return number_of(has_it(*largest) || any == parts.end() ? largest : any);
+}
+
+void Perimeters::share_out_lists(const RoomInput& room, const Ring& whole, Parts& parts)
+{
+    for (const Nested& nested : RoomInput::spec().nested()) {
+        if (nested.when_cut != quantity::WhenCut::one_part) continue;
+        for (auto& part : parts) Record{part.first}.records(nested).clear();
+        const ConstRecords of_room = ConstRecord{room}.records(nested);
+        for (std::size_t i = 0; !parts.empty() && i < of_room.size(); ++i) {
+            const std::size_t at = part_with(of_room[i].find<std::string>("in"), room, whole, parts);
+            Record{parts[at].first}.records(nested).append_copy(of_room[i]);
         }
-        best->first.openings.push_back(opening);
     }
 }
 

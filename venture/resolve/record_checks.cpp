@@ -22,6 +22,7 @@ private:
     void check_record(std::string_view table, const ConstRecord& record);
     void check_number(double si, const KeySpec& spec, quantity::OriginId where);
     void check_numbers(const ConstRecord& record, const Key& key);
+    void check_word(const ConstRecord& record, const Key& key);
 };
 
 } // namespace
@@ -63,13 +64,25 @@ void RecordChecks::check_numbers(const ConstRecord& record, const Key& key)
             for (const double v : {p.x_m, p.y_m, p.z_m}) check_number(v, key.spec, where);
 }
 
+/// Files are checked where they are read; an input made in code is here.
+void RecordChecks::check_word(const ConstRecord& record, const Key& key)
+{
+    std::string word;
+    if (key.shape != quantity::ValueShape::text) return;
+    if (auto wrong = input::read_word(*record.at<std::string>(key), key.spec, record.origin(key), word))
+        problems_.add(std::move(*wrong));
+}
+
 void RecordChecks::check_record(std::string_view table, const ConstRecord& record)
 {
     std::string conditions; // that a weather year would give: told once for the record
     for (const Key& key : record.keys()) {
         const KeySpec& spec = key.spec;
         if (record.is_refused(key)) work_.numbers_sound = false;
-        if (record.is_given(key) && is_own(input_.origins, record.origin(key))) check_numbers(record, key);
+        if (record.is_given(key) && is_own(input_.origins, record.origin(key))) {
+            check_numbers(record, key);
+            check_word(record, key);
+        }
         if (!record.is_open(key) || !spec.required) continue;
         if (spec.from_weather)
             conditions += fmt::format("{}'{}'", conditions.empty() ? "" : ", ", spec.name);

@@ -250,5 +250,15 @@ TEST(Resolve, TellsAllMistakesAtOnce)
     EXPECT_GE(std::ranges::count(resolve(in).problems, quantity::Severity::error, &quantity::Problem::severity), 4);
 }
 
+/// Files are refused where they are read; what code says is looked at here.
+TEST(Resolve, TellsWordsThatAreNoneInAnInputMadeInCode)
+{
+    Input in = one_room();
+    in.rooms[0].use.control = "operativ";
+    const quantity::Problem told = problem_of(in, codes::choice);
+    EXPECT_EQ(told.message, "control: 'operativ' found, expected one of operative, air");
+    EXPECT_EQ(told.hint, "did you mean 'operative'?");
+}
+
 } // namespace
 } // namespace venture::resolve

@@ -105,17 +105,19 @@ private:
 
     void add_plant(const PlantInput& p)
     {
-        if (!p.name || !p.kind) return; // said already: a missing key
-        const double units = p.units ? *p.units : 1.0;
-        out_.plants.push_back({*p.name, *p.kind == "chiller" ? PlantKind::chiller : PlantKind::boiler,
-                               p.margin ? *p.margin : 0.0, static_cast<int>(units), p.diversity ? *p.diversity : 1.0});
+        const auto kind = p.kind.which();
+        if (!p.name || !kind) return; // said already: a missing key
+        out_.plants.push_back({*p.name, *kind, p.margin ? *p.margin : 0.0, p.units.number().value_or(1),
+                               p.diversity ? *p.diversity : 1.0});
     }
 
     void add_circuit(const CircuitInput& c)
     {
-        if (!c.name || !c.carries || !c.unit || !c.plant || !c.supply || !c.back) return; // said already
-        const Duty duty = *c.carries == "cooling" ? Duty::cooling : Duty::heating;
-        const UnitKind unit = *c.unit == "fan coil" ? UnitKind::fan_coil : UnitKind::radiator;
+        const auto carries = c.carries.which();
+        const auto kind = c.unit.which();
+        if (!c.name || !carries || !kind || !c.plant || !c.supply || !c.back) return; // said already
+        const Duty duty = *carries;
+        const UnitKind unit = *kind;
         const bool falls = *c.supply > *c.back;
         if (falls != (duty == Duty::heating))
             say(Severity::error, codes::contradiction, c.back.origin,
@@ -176,7 +178,8 @@ private:
 
     void add_kept(const KeptInput& k)
     {
-        if (!k.serves || !k.duty || !k.product) return; // said already
+        const auto duty = k.duty.which();
+        if (!k.serves || !duty || !k.product) return; // said already
         const bool is_plant = find(out_.plants, *k.serves).has_value();
         const bool is_room = std::ranges::find(clients_, *k.serves, &Client::room) != clients_.end();
         if (!is_plant && !is_room) {
@@ -185,9 +188,7 @@ private:
             for (const Plant& p : out_.plants) names.push_back(p.name);
             out_.problems.add(quantity::unknown_name("room or plant", *k.serves, k.serves.origin, names));
         }
-        Kept kept{*k.serves,          *k.duty == "cooling" ? Duty::cooling : Duty::heating,
-                  *k.product,         static_cast<int>(k.count ? *k.count : 1.0),
-                  k.chosen_for.value, k.serves.origin};
+        Kept kept{*k.serves, *duty, *k.product, k.count.number().value_or(1), k.chosen_for.value, k.serves.origin};
         if (out_.find_kept(kept.serves, kept.duty) != nullptr)
             say(Severity::error, codes::twice, k.serves.origin,
                 fmt::format("a second product is kept for the {} of '{}'", *k.duty, *k.serves));

@@ -10,15 +10,10 @@
 
 namespace venture::services {
 
-enum class Duty { heating, cooling };
-[[nodiscard]] constexpr std::string_view name_of(Duty duty) { return duty == Duty::heating ? "heating" : "cooling"; }
-
-/// Kinds of terminal unit that rooms can have.
-enum class UnitKind { radiator, fan_coil };
-[[nodiscard]] constexpr std::string_view name_of(UnitKind kind)
-{
-    return kind == UnitKind::radiator ? "radiator" : "fan coil";
-}
+using input::Duty;
+using input::PlantKind;
+using input::UnitKind;
+using quantity::name_of;
 
 struct Circuit {
     std::string name{};
@@ -28,12 +23,6 @@ struct Circuit {
     std::size_t plant = 0;  ///< index into Services::plants
     double diversity = 1.0; ///< share of what its rooms need together that it meets at once
 };
-
-enum class PlantKind { boiler, chiller };
-[[nodiscard]] constexpr std::string_view name_of(PlantKind kind)
-{
-    return kind == PlantKind::boiler ? "boiler" : "chiller";
-}
 
 struct Plant {
     std::string name{};
