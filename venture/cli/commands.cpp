@@ -36,10 +36,6 @@ std::string assumptions_text(const Job& job)
     return fmt::format("The table does not state, and these were assumed: {}.\n", fmt::join(job.assumed(), "; "));
 }
 
-} // namespace
-
-namespace {
-
 ExitCode list_origins(const Job& job, const CommonOptions& o, const std::string& what)
 {
     const auto& input = job.project().input;

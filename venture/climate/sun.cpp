@@ -64,10 +64,6 @@ double diffuse_ratio(double cos_on_vertical)
     return std::max(0.45, 0.55 + 0.437 * cos_on_vertical + 0.313 * cos_on_vertical * cos_on_vertical);
 }
 
-} // namespace
-
-namespace {
-
 void check_place_and_time(const UtcInstant& when, Angle latitude, Angle longitude)
 {
     check_range("sun_position", "latitude", latitude.degrees(), {-90.0, 90.0}, "deg");

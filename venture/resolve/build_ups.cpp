@@ -26,10 +26,6 @@ private:
     [[nodiscard]] std::optional<fabric::Material> material_called(const std::string& name, quantity::OriginId where);
 };
 
-} // namespace
-
-namespace {
-
 bool named(const Given<std::string>& name, const Given<std::string>& in_fabric)
 {
     return name && in_fabric && *name == *in_fabric;

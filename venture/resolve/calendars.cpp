@@ -42,10 +42,6 @@ private:
     std::vector<std::string> begun_{}; ///< one asks for the next
 };
 
-} // namespace
-
-namespace {
-
 constexpr int usual_year = 2029; // common, and begins on a Monday
 
 bool begins_with_digit(const std::string& text) { return !text.empty() && text[0] >= '0' && text[0] <= '9'; }

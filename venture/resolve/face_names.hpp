@@ -22,6 +22,8 @@ public:
     void take_names();
     /// Surfaces of a face of a room; none, and told, if it has no such face.
     [[nodiscard]] std::vector<Surface*> faces_called(std::string_view name, std::size_t room, quantity::OriginId where);
+    /// Numbers of the surfaces that a room has a side of.
+    [[nodiscard]] const std::vector<std::size_t>& surfaces_of(std::size_t room);
     /// After surfaces came or went, or other rooms lie behind them.
     void look_again() { by_room_.clear(); }
     /// What a face that was given by its corners is called.
@@ -29,8 +31,6 @@ public:
 
 private:
     void name_face(const FaceInput& face, std::size_t room);
-
-    [[nodiscard]] const std::vector<std::size_t>& surfaces_of(std::size_t room);
 
     std::vector<std::vector<std::size_t>> by_room_{}; ///< numbers of surfaces; empty: to be found again
     /// By room and name in small letters: the face as it is called without.

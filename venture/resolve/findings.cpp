@@ -39,10 +39,6 @@ private:
     static const Rule rules[];
 };
 
-} // namespace
-
-namespace {
-
 /// Layers that only stand inside: whoever has them outside has most likely listed them from inside.
 bool is_inside_finish(const std::string& name)
 {

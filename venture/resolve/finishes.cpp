@@ -23,10 +23,6 @@ private:
     [[nodiscard]] std::optional<std::size_t> finish_of(std::size_t room, Attitude attitude);
 };
 
-} // namespace
-
-namespace {
-
 constexpr std::array<double, 3> colour_absorptance = {0.4, 0.6, 0.8}; ///< light, medium, dark
 
 } // namespace

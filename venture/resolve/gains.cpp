@@ -28,10 +28,6 @@ private:
     [[nodiscard]] Gain gain_of(const GainInput& given, const Room& room);
 };
 
-} // namespace
-
-namespace {
-
 bool is_default(const quantity::OriginPool& origins, quantity::OriginId id)
 {
     return origins.at(id).kind == OriginKind::default_value;

@@ -30,10 +30,6 @@ private:
     void set_coldest_month();
 };
 
-} // namespace
-
-namespace {
-
 bool lies_on_ground(const Surface& s)
 {
     return s.attitude == Attitude::floor && s.beyond.kind == Neighbour::Kind::ground;

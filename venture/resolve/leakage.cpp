@@ -31,10 +31,6 @@ private:
     [[nodiscard]] double through_doors_m3_per_s(const Use& use, const SomeSurfaces& to_outdoors, bool winter) const;
 };
 
-} // namespace
-
-namespace {
-
 constexpr double hour_s = 3600.0;
 
 /// Share of the flow at 50 Pa that wind and stack drive through a room in design, by shielding (none, moderate, heavy).

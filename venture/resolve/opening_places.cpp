@@ -27,10 +27,6 @@ private:
     void tell_overlaps(const Surface& surface, const std::vector<ToPlace>& openings);
 };
 
-} // namespace
-
-namespace {
-
 constexpr double rounding_m = 1e-6;
 
 /// Extent of a surface's shape, along its first axis and up.

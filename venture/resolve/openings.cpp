@@ -42,11 +42,12 @@ Surface* Openings::surface_for(const OpeningInput& given, std::size_t room, cons
     if (given.to) {
         const auto other = find_room(given.to);
         if (!other) return nullptr;
-        for (Surface& s : building_.surfaces)
+        for (const std::size_t i : names_.surfaces_of(room)) {
+            Surface& s = building_.surfaces[i];
             if (s.attitude == Attitude::wall && s.beyond.kind == Neighbour::Kind::room &&
-                (std::pair{s.room, s.beyond.room} == std::pair{room, *other} ||
-                 std::pair{s.room, s.beyond.room} == std::pair{*other, room}))
+                (s.room == room ? s.beyond.room : s.room) == *other)
                 best = larger(best, s);
+        }
         if (best == nullptr)
             problem(codes::opening, given.to.origin,
                     fmt::format("{} from '{}' to '{}': these rooms share no wall", label, room_name, *given.to));

@@ -4,11 +4,11 @@
 #include <map>
 
 #include <venture/plan/boxes.hpp>
-#include <venture/plan/placing.hpp>
 #include <venture/plan/plan_lines.hpp>
 #include <venture/plan/walk.hpp>
 #include <venture/plan/walls.hpp>
 #include <venture/resolve/pass.hpp>
+#include <venture/resolve/placed_outlines.hpp>
 #include <venture/resolve/solids.hpp>
 #include <venture/resolve/surface_build_ups.hpp>
 
@@ -31,7 +31,6 @@ private:
     [[nodiscard]] Ring outline_of(std::string_view what, const Record& record);
     [[nodiscard]] Ring walked(const RoomInput& room);
     [[nodiscard]] Ring mended_points(const Ring& ring, quantity::OriginId where, const std::string& subject);
-    void place_outlines(std::vector<RoomOutline>& outlines);
     void move_to_centre_lines(std::vector<PlanRoom>& rooms);
     void mend(std::vector<PlanRoom>& rooms);
     void cut_holes(const std::vector<PlanRoom>& rooms, std::vector<RoomOutline>& outlines) const;
@@ -164,90 +163,13 @@ void Outlines::add_obstructions()
 
 namespace {
 
-/// Rectangle round a ring.
+/// Whether a box lies in another one, apart from its sides.
 bool lies_within(const Box& a, const Box& b)
 {
     return a.low.x > b.low.x && a.low.y > b.low.y && a.high.x < b.high.x && a.high.y < b.high.y;
 }
 
-/// Where a room's extent must begin along one axis.
-/// @param low  high: of the other room; length: of this one
-std::int64_t in_line(std::optional<PlanSide> which, PlanSide upper, std::int64_t low, std::int64_t high,
-                     std::int64_t length)
-{
-    if (!which) return low + (high - low - length) / 2;
-    return *which == upper ? high - length : low;
-}
-
-/// By how much a room is shifted to its place. @param gap  between walls that face each other
-GridPoint shift_to(const Placing& place, const Box& own, const Box& other, std::int64_t gap)
-{
-    const std::int64_t width = own.high.x - own.low.x, depth = own.high.y - own.low.y,
-                       apart = to_grid(place.apart_m) + gap;
-    std::int64_t x = in_line(place.in_line, PlanSide::east, other.low.x, other.high.x, width);
-    std::int64_t y = in_line(place.in_line, PlanSide::north, other.low.y, other.high.y, depth);
-    if (place.side == PlanSide::east) x = other.high.x + apart;
-    if (place.side == PlanSide::west) x = other.low.x - apart - width;
-    if (place.side == PlanSide::north) y = other.high.y + apart;
-    if (place.side == PlanSide::south) y = other.low.y - apart - depth;
-    return {x - own.low.x + to_grid(place.further_m.x_m), y - own.low.y + to_grid(place.further_m.y_m)};
-}
-
 } // namespace
-
-/// Rooms typed against others are shifted there, once those stand.
-void Outlines::place_outlines(std::vector<RoomOutline>& outlines)
-{
-    struct Waiting {
-        std::size_t room;
-        Placing place;
-        std::size_t other;
-    };
-    std::vector<Waiting> waiting;
-    for (std::size_t r = 0; r < outlines.size(); ++r) {
-        const RoomInput& given = input_.rooms[r];
-        if (!given.place) continue;
-        if (given.at || given.corners)
-            problem(codes::contradiction, given.place.origin, "place: stands beside at or corners", "give one of them");
-        const auto read = read_placing(*given.place);
-        if (const auto* wrong = std::get_if<PlacingProblem>(&read)) {
-            problem(codes::placing, given.place.origin, "place: " + wrong->message, wrong->hint);
-            outlines[r].ring.clear();
-            continue;
-        }
-        const Placing& place = std::get<Placing>(read);
-        const auto other = find("room", Given<std::string>{place.room, given.place.origin}, input_.rooms,
-                                [](const RoomInput& room) { return value_of(room.name); });
-        if (!other) outlines[r].ring.clear();
-        if (other && !outlines[r].ring.empty()) waiting.push_back({r, place, *other});
-    }
-    const auto is_waiting = [&](std::size_t room) {
-        return std::ranges::any_of(waiting, [&](const Waiting& w) { return w.room == room; });
-    };
-    const bool inside = input_.plan.dimensions == PlanDimensions::inside_faces;
-    const std::int64_t gap = inside ? to_grid(thickness_of(building_, input_.fabric.inner_wall)) : 0;
-    while (!waiting.empty()) {
-        const auto next = std::ranges::find_if(waiting, [&](const Waiting& w) { return !is_waiting(w.other); });
-        if (next == waiting.end()) {
-            for (const Waiting& w : waiting) {
-                outlines[w.room].ring.clear();
-                problem(codes::placing, input_.rooms[w.room].place.origin,
-                        fmt::format("place: '{}' stands against '{}', which in the end stands against it",
-                                    value_of(input_.rooms[w.room].name), w.place.room),
-                        "give one of them a place of its own: at = [x, y]");
-            }
-            return;
-        }
-        Ring& ring = outlines[next->room].ring;
-        if (outlines[next->other].ring.empty()) {
-            ring.clear(); // told of the other one
-        } else {
-            const GridPoint shift = shift_to(next->place, box_round(ring), box_round(outlines[next->other].ring), gap);
-            for (GridPoint& p : ring) p = {p.x + shift.x, p.y + shift.y};
-        }
-        waiting.erase(next);
-    }
-}
 
 /// Lines typed to faces become centre lines: across a gap to another room by half of it, else by half of the wall.
 void Outlines::move_to_centre_lines(std::vector<PlanRoom>& rooms)
@@ -370,7 +292,7 @@ std::vector<RoomOutline> Outlines::find_outlines()
         outlines[r].ring = outline_of("room", given);
         outlines[r].on_plan = given.at || given.corners || given.place;
     }
-    place_outlines(outlines);
+    place_outlines(work_, outlines);
     std::vector<PlanRoom> rooms;
     for (std::size_t r = 0; r < outlines.size(); ++r) {
         const RoomInput& given = input_.rooms[r];

@@ -50,10 +50,12 @@ quantity::Problem& Pass::problem(std::string_view code, quantity::OriginId where
 quantity::Problem& Pass::finding(Severity severity, std::string_view code, quantity::OriginId where,
                                  const std::string& subject, std::string message, std::string hint)
 {
+    constexpr std::string_view of_room = "room/";
     const auto place = input_.origins.place_behind(where).kind;
     if (place == quantity::OriginKind::default_value || place == quantity::OriginKind::unknown)
-        for (const RoomInput& room : input_.rooms) // nobody said it: the room is where to look
-            if (room.name && subject == "room/" + *room.name) where = room.name.origin;
+        if (subject.starts_with(of_room)) // nobody said it: the room is where to look
+            if (const auto room = work_.typed_room_called(subject.substr(of_room.size())))
+                where = input_.rooms[*room].name.origin;
     quantity::Problem& out = problem(code, where, std::move(message), std::move(hint));
     out.severity = severity;
     out.subject = subject;
@@ -77,6 +79,7 @@ void Pass::tell_unknown(std::string_view what, const Given<std::string>& name, c
 
 std::optional<std::size_t> Pass::find_room(const Given<std::string>& name)
 {
+    if (const auto room = work_.room_called(*name)) return room;
     return find("room", name, building_.rooms, [](const Room& r) { return r.name; });
 }
 

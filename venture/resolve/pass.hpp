@@ -57,6 +57,7 @@ protected:
         tell_unknown(what, name, names);
         return std::nullopt;
     }
+    void tell_unknown(std::string_view what, const Given<std::string>& name, const std::vector<std::string>& there);
     std::optional<std::size_t> find_room(const Given<std::string>& name);
     std::optional<std::size_t> find_build_up(const Given<std::string>& name);
     /// A room that another one names, and that is not itself.
@@ -74,9 +75,6 @@ protected:
     const quantity::PreferredUnits& units_;
     Building& building_;
     quantity::Problems& problems_;
-
-private:
-    void tell_unknown(std::string_view what, const Given<std::string>& name, const std::vector<std::string>& there);
 };
 
 } // namespace venture::resolve

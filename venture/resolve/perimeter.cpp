@@ -32,10 +32,6 @@ private:
     static void share_out_lists(const RoomInput& room, const Ring& whole, Parts& parts);
 };
 
-} // namespace
-
-namespace {
-
 /// Whether no corner of an anticlockwise ring turns inwards.
 bool is_convex(const Ring& ring)
 {

@@ -20,10 +20,6 @@ public:
     void look_at_seasons();
 };
 
-} // namespace
-
-namespace {
-
 constexpr double tropics_deg = 15.0; ///< between them no season is winter
 
 } // namespace

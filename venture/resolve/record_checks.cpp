@@ -25,10 +25,6 @@ private:
     void check_word(const ConstRecord& record, const Key& key);
 };
 
-} // namespace
-
-namespace {
-
 /// Values that somebody else's record states are checked there.
 bool is_own(const quantity::OriginPool& origins, quantity::OriginId origin)
 {

@@ -35,10 +35,6 @@ private:
     static const Rule rules[];
 };
 
-} // namespace
-
-namespace {
-
 constexpr double hour_s = 3600.0, litres = 1000.0;
 
 /// Words of names that tell what a room is for; each row is one use.

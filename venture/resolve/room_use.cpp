@@ -48,7 +48,7 @@ Use RoomUse::use_of(const UseInput& given)
             .cooling_setback = setback_of(given.cooling_setback, given.cooling_profile, given.precooling),
             .stratification_K = value_of(given.stratification),
             .moisture_buffer = value_of(given.moisture_buffer),
-            .control_operative = value_of(given.control) != "air",
+            .control_operative = given.control.which() != input::Control::air,
             .people = sourced(given.people),
             .sensible_per_person_W = sourced(given.sensible_per_person),
             .latent_per_person_W = sourced(given.latent_per_person),

@@ -27,10 +27,6 @@ private:
     void move_to_height();
 };
 
-} // namespace
-
-namespace {
-
 std::optional<climate::PeakWithDryBulb> pair_of(const Given<double>& peak, const Given<double>& dry_bulb)
 {
     if (!peak || !dry_bulb) return std::nullopt;

@@ -15,10 +15,6 @@ public:
     void set_build_up(Surface& surface);
 };
 
-} // namespace
-
-namespace {
-
 /// Key of [fabric] that a surface takes its build-up from.
 Given<std::string> FabricInput::*fabric_key(const Surface& s, const FabricInput& fabric)
 {
