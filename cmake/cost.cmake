@@ -9,7 +9,7 @@ set(VENTURE_PLAIN $<$<AND:$<CXX_COMPILER_ID:GNU,Clang>,$<CONFIG:Release>>:-O0>)
 if(CMAKE_CXX_COMPILER_ID STREQUAL "GNU")
     # The compiler looks for memory to free once it holds as much as most files take, and not again and again before: that
     # once took two fifths of the time of files that make JSON.
-    add_compile_options(--param=ggc-min-heapsize=245760 --param=ggc-min-expand=30)
+    add_compile_options(--param=ggc-min-heapsize=196608 --param=ggc-min-expand=20)
 endif()
 
 set(standard_headers <algorithm> <array> <cmath> <cstdint> <functional> <limits> <map> <memory> <numbers> <optional> <ranges> <set>
