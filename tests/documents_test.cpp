@@ -57,7 +57,7 @@ TEST(DiagnosticsPage, ShowsWhatTheProgramSays)
     for (const std::string& example : examples) {
         const auto end = example.find('\n');
         ASSERT_TRUE(example.starts_with("$ venture ")) << example;
-        const Ran ran = run_program(example.substr(10, end - 10), root / "tests/corpus");
+        const Ran ran = run_program(example.substr(10, end - 10), root / "tests/corpus", VENTURE_PROGRAM, 100);
         EXPECT_EQ(ran.errors, example.substr(end + 1)) << "of " << example.substr(0, end);
     }
 }

@@ -28,14 +28,15 @@ inline std::string text_of(const std::filesystem::path& file)
 }
 
 /// Runs the program in a folder, with arguments as a shell takes them.
+/// @param columns  of its page; so many unless said that nothing is parted or left out
 inline Ran run_program(const std::string& arguments, const std::filesystem::path& folder,
-                       const std::string& program = VENTURE_PROGRAM)
+                       const std::string& program = VENTURE_PROGRAM, int columns = 2000)
 {
     static int count = 0;
     const auto errors =
         std::filesystem::temp_directory_path() / fmt::format("venture_stderr_{}_{}", ::getpid(), ++count);
-    const std::string command =
-        fmt::format("cd '{}' && '{}' {} 2>'{}'", folder.string(), program, arguments, errors.string());
+    const std::string command = fmt::format("cd '{}' && COLUMNS={} '{}' {} 2>'{}'", folder.string(), columns, program,
+                                            arguments, errors.string());
     Ran r;
     FILE* pipe = ::popen(command.c_str(), "r");
     if (pipe == nullptr) return r;

@@ -52,10 +52,10 @@ std::vector<std::string> calendar_names(const Building& b)
     return out;
 }
 
-std::string explained(const Building& b, const Calendar& c)
+report::Text explained(const Building& b, const Calendar& c)
 {
     const int year = b.project.year;
-    std::string out =
+    report::Text out =
         fmt::format("{}: {}, {:.0f} full-load hours in {} ({})\n\n", c.name,
                     c.is_one_profile() ? "a profile, the same every day" : "a calendar",
                     calendar::full_load_hours(c, 0, year), year, b.origins.describe(b.project.year_origin));
@@ -66,7 +66,7 @@ std::string explained(const Building& b, const Calendar& c)
         rules.add_column("decides\ndays");
         for (const calendar::Rule& rule : c.rules)
             rules.add_row({rule.text, fmt::format("{}", rule.named), fmt::format("{}", rule.won)});
-        out += rules.text() + "\n";
+        out += report::Text{std::move(rules)} + "\n";
     }
     report::TextTable months;
     months.add_column("Month", report::Align::left);
@@ -76,18 +76,20 @@ std::string explained(const Building& b, const Calendar& c)
         months.add_row({climate::month_name(month), fmt::format("{:.1f}", calendar::full_load_hours(c, month, year)),
                         c.on_design_day(month).name});
     months.add_row({"winter design", "", c.on_design_day(0).name});
-    out += months.text() + "\n";
+    out += report::Text{std::move(months)} + "\n";
     report::TextTable hours;
-    hours.add_column("Hours, %", report::Align::left);
-    for (int h = 0; h < 24; ++h) hours.add_column(fmt::format("{}", h));
-    hours.add_column("h");
-    for (const calendar::Profile& p : c.profiles) {
-        std::vector<std::string> row = {p.name};
-        for (const double f : p.fraction) row.push_back(fmt::format("{:.0f}", 100.0 * f));
-        row.push_back(fmt::format("{:.1f}", p.full_load_hours()));
+    hours.add_column("Hour");
+    for (const calendar::Profile& p : c.profiles) hours.add_column(p.name + "\n%");
+    for (std::size_t h = 0; h < 24; ++h) {
+        std::vector<std::string> row = {fmt::format("{:02}-{:02}", h, h + 1)};
+        for (const calendar::Profile& p : c.profiles) row.push_back(fmt::format("{:.0f}", 100.0 * p.fraction[h]));
         hours.add_row(std::move(row));
     }
-    return out + hours.text();
+    hours.add_rule();
+    std::vector<std::string> sums = {"full-load h"};
+    for (const calendar::Profile& p : c.profiles) sums.push_back(fmt::format("{:.1f}", p.full_load_hours()));
+    hours.add_row(std::move(sums));
+    return out + report::Text{std::move(hours)};
 }
 
 nlohmann::json explained_json(const Building& b, const Calendar& c)

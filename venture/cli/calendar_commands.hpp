@@ -7,6 +7,7 @@
 #include <nlohmann/json_fwd.hpp>
 
 #include <venture/building/building.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::cli {
 
@@ -14,7 +15,7 @@ namespace venture::cli {
 [[nodiscard]] const calendar::Calendar* find_calendar(const building::Building& building, const std::string& name);
 [[nodiscard]] std::vector<std::string> calendar_names(const building::Building& building);
 /// Its rules, full-load hours by month, design days and daily hours.
-[[nodiscard]] std::string explained(const building::Building& building, const calendar::Calendar& calendar);
+[[nodiscard]] report::Text explained(const building::Building& building, const calendar::Calendar& calendar);
 [[nodiscard]] nlohmann::json explained_json(const building::Building& building, const calendar::Calendar& calendar);
 
 } // namespace venture::cli

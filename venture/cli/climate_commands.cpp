@@ -100,8 +100,8 @@ void print_week(const Job& job, const CommonOptions& o, climate::Extreme which)
     const auto week = climate::extreme_week(*job.weather(), *job.site(), which);
     const char* name = which == climate::Extreme::hottest ? "hottest" : "coldest";
     nlohmann::json days = nlohmann::json::array();
-    std::string text = fmt::format("The {} week of the weather year '{}': {} in the mean\n", name, job.weather()->name,
-                                   job.units().text(week.mean_C, "temperature"));
+    report::Text text = fmt::format("The {} week of the weather year '{}': {} in the mean\n", name, job.weather()->name,
+                                    job.units().text(week.mean_C, "temperature"));
     for (const climate::DesignDay& day : week.days) {
         days.push_back(report::day_json(day));
         text += "\n" + report::day_text(day, job.units());
@@ -109,7 +109,7 @@ void print_week(const Job& job, const CommonOptions& o, climate::Extreme which)
     if (o.json)
         print_json({{"week", name}, {"mean_C", week.mean_C}, {"days", days}}, job);
     else
-        print(text + "\n");
+        print(text + "\n", o);
 }
 
 bool lacks_weather(const Job& job, const char* what)
@@ -121,11 +121,11 @@ bool lacks_weather(const Job& job, const char* what)
 
 } // namespace
 
-std::string climate_text(const Job& job)
+report::Text climate_text(const Job& job)
 {
     const auto weather = figures_of(job);
-    std::string out = report::site_text(*job.site(), weather, job.units()) + "\n" +
-                      report::conditions_text(*job.site(), job.project().input, job.units());
+    report::Text out = report::site_text(*job.site(), weather, job.units()) + "\n" +
+                       report::conditions_text(*job.site(), job.project().input, job.units());
     if (!job.site()->months.empty()) out += "\n" + report::design_days_text(*job.site(), job.units());
     if (weather) out += "\n" + report::weather_text(*weather, job.units());
     return out;
@@ -139,7 +139,7 @@ std::string climate_picture(const Job& job, draw::Picture picture)
 
 void write_climate(const Job& job, project::OutputFolder& out)
 {
-    out.write("results/climate.txt", climate_text(job));
+    out.write("results/climate.txt", climate_text(job).laid_out());
     out.write("results/climate.json", report::climate_json(*job.site(), figures_of(job)).dump(2) + "\n");
     for (const auto picture : {draw::Picture::svg, draw::Picture::png, draw::Picture::pdf})
         out.write(fmt::format("results/climate.{}", draw::extension(picture)), climate_picture(job, picture));
@@ -158,7 +158,7 @@ ExitCode climate(const CommonOptions& o, const ClimateOptions& c)
         if (o.json)
             print_json(report::day_json(*day), job);
         else
-            print(report::day_text(*day, job.units()) + "\n");
+            print(report::day_text(*day, job.units()) + "\n", o);
         return finish(job, o);
     }
     if (!c.week.empty()) {
@@ -169,7 +169,7 @@ ExitCode climate(const CommonOptions& o, const ClimateOptions& c)
     if (o.json)
         print_json(report::climate_json(*job.site(), figures_of(job)), job);
     else
-        print(climate_text(job) + "\n");
+        print(climate_text(job) + "\n", o);
     return finish(job, o);
 }
 

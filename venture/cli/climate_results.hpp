@@ -10,7 +10,7 @@
 namespace venture::cli {
 
 /// Site, design conditions, design days, and the weather year if there is one.
-[[nodiscard]] std::string climate_text(const Job& job);
+[[nodiscard]] report::Text climate_text(const Job& job);
 
 /// The weather year on one sheet; the job must have one.
 [[nodiscard]] std::string climate_picture(const Job& job, draw::Picture picture);

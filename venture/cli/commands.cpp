@@ -53,7 +53,7 @@ ExitCode list_origins(const Job& job, const CommonOptions& o, const std::string&
                         what));
         return ExitCode::bad_input;
     }
-    print(report::origins_text(asked, input.origins, job.units()));
+    print(report::origins_text(asked, input.origins, job.units()), o);
     return finish(job, o);
 }
 
@@ -70,7 +70,7 @@ ExitCode check(const CommonOptions& o, const CheckOptions& c)
         return finish(job, o);
     }
     if (job.building() && !job.failed())
-        print(report::check_text(*job.building(), job.units()) + libraries_in_words(job) + "\n");
+        print(report::check_text(*job.building(), job.units()) + libraries_in_words(job) + "\n", o);
     const project::Findings all = job.findings();
     if (all.open.empty() && all.accepted.empty()) print("Nothing was found that is wrong or odd.\n");
     return finish(job, o);
@@ -101,11 +101,12 @@ ExitCode loads(const CommonOptions& o, const std::optional<std::string>& room, b
             causes = {causes_of_heating(*job.building(), *index, *found, options),
                       causes_of_cooling(*job.building(), *index, *found, options)};
         }
-        print(report::room_text(*found, causes, job.origins(), job.units()) + "\n");
+        print(report::room_text(*found, causes, job.origins(), job.units()) + "\n", o);
     } else if (!job.failed()) {
-        print(as_table
-                  ? exchange::write_loads_table(job.design().loads)
-                  : report::loads_text(*job.building(), job.design(), job.units()) + libraries_in_words(job) + "\n");
+        if (as_table)
+            print(exchange::write_loads_table(job.design().loads));
+        else
+            print(report::loads_text(*job.building(), job.design(), job.units()) + libraries_in_words(job) + "\n", o);
     }
     return finish(job, o, job.failed() || job.design().converged());
 }
@@ -137,11 +138,11 @@ ExitCode loads_model(const CommonOptions& o, const std::string& day, const std::
         }
         const auto numbers = report::numbers_of_room(b, compiled, *index);
         o.json ? print_json({{"room", room}, {"numbers", report::numbers_json(numbers)}}, job)
-               : print(report::numbers_text(numbers));
+               : print(report::numbers_text(numbers), o);
     } else if (o.json) {
         print_json(report::model_json(b, compiled), job);
     } else {
-        print(report::model_text(b, compiled));
+        print(report::model_text(b, compiled), o);
     }
     return finish(job, o);
 }
@@ -158,7 +159,8 @@ ExitCode size(const CommonOptions& o)
         print_json(report::size_json(sizing), job);
     else
         print((job.building() ? report::loads_heading(*job.building(), job.units()) + "\n" : assumptions_text(job)) +
-              report::size_text(sizing, job.units()) + libraries_in_words(job) + "\n");
+                  report::size_text(sizing, job.units()) + libraries_in_words(job) + "\n",
+              o);
     const auto open = job.findings().open;
     const bool all_served = std::ranges::none_of(open, [](const quantity::Problem& p) {
         return p.code == quantity::codes::unserved; // unless that was accepted
@@ -211,23 +213,22 @@ ExitCode demo(const std::filesystem::path& folder, bool force)
     Job job = open_and_compute(o);
     if (job.failed()) return finish(job, o);
     const report::Sizing sizing = job.size();
-    const std::string loads_text = report::loads_text(*job.building(), job.design()),
-                      size_text = report::size_text(sizing);
-    const std::string check_text = report::check_text(*job.building());
-    out.write("results/check.txt", check_text);
-    out.write("results/loads.txt", loads_text);
+    const report::Text loads_text = report::loads_text(*job.building(), job.design()),
+                       size_text = report::size_text(sizing);
+    out.write("results/check.txt", report::check_text(*job.building()).laid_out());
+    out.write("results/loads.txt", loads_text.laid_out());
     out.write("results/loads.csv", exchange::write_loads_table(job.design().loads));
     out.write("results/loads.json", report::loads_json(*job.building(), job.design()).dump(2) + "\n");
-    out.write("results/size.txt", size_text);
+    out.write("results/size.txt", size_text.laid_out());
     out.write("results/size.json", report::size_json(sizing).dump(2) + "\n");
     for (const auto picture : {draw::Picture::svg, draw::Picture::png, draw::Picture::pdf})
         out.write(fmt::format("results/plan.{}", draw::extension(picture)),
                   draw::draw_plan(*job.building(), job.design().loads, {.picture = picture}));
     job.use_weather();
     write_climate(job, out);
-    print(loads_text + "\n" + size_text + "\n");
+    print(loads_text + "\n" + size_text + "\n", o);
     (void)finish(job, o); // findings belong to the show; they do not make the demo fail
-    print("\n" + what_to_try(folder.string()));
+    print(report::Text{"\n" + what_to_try(folder.string())}, o);
     return ExitCode::done;
 }
 

@@ -94,7 +94,8 @@ std::vector<std::string> fabric_names(const Building& b)
 
 resolve::ResolvedFabric shipped_fabric() { return resolve::resolve_fabric(whole_library().input); }
 
-std::string explained(const Building& b, const FabricPiece& piece, bool has_site, const quantity::PreferredUnits& units)
+report::Text explained(const Building& b, const FabricPiece& piece, bool has_site,
+                       const quantity::PreferredUnits& units)
 {
     if (piece.kind == FabricPiece::Kind::glazing) return report::glazing_text(b.glazings[piece.index], b.shades, units);
     const building::NamedBuildup& build_up = b.build_ups[piece.index];
@@ -144,7 +145,7 @@ ExitCode library(const CommonOptions& o, const std::string& word)
     if (o.json)
         print(report::library_json(all.input, completed.fabric, word).dump(2) + "\n");
     else
-        print(report::library_text(all.input, completed.fabric, word, *units));
+        print(report::library_text(all.input, completed.fabric, word, *units), o);
     return ExitCode::done;
 }
 

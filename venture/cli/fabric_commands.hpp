@@ -7,6 +7,7 @@
 
 #include <venture/cli/commands.hpp>
 #include <venture/cli/job.hpp>
+#include <venture/report/text.hpp>
 #include <venture/resolve/resolve.hpp>
 
 namespace venture::cli {
@@ -28,8 +29,8 @@ struct FabricPiece {
 [[nodiscard]] resolve::ResolvedFabric shipped_fabric();
 
 /// Takes a piece apart: under the site's winter design, or with standard conditions where there is no site.
-[[nodiscard]] std::string explained(const building::Building& building, const FabricPiece& piece, bool has_site,
-                                    const quantity::PreferredUnits& units);
+[[nodiscard]] report::Text explained(const building::Building& building, const FabricPiece& piece, bool has_site,
+                                     const quantity::PreferredUnits& units);
 [[nodiscard]] nlohmann::json explained_json(const building::Building& building, const FabricPiece& piece,
                                             bool has_site);
 

@@ -58,7 +58,7 @@ bool show_fabric(const std::string& name, const building::Building& b, bool has_
     const auto pieces = find_fabric(b, name);
     for (const FabricPiece& piece : pieces) {
         if (!o.json)
-            print(explained(b, piece, has_site, units) + (pieces.size() > 1 ? "\n" : ""));
+            print(explained(b, piece, has_site, units) + (pieces.size() > 1 ? "\n" : ""), o);
         else if (job)
             print_json(explained_json(b, piece, has_site), *job);
         else
@@ -84,7 +84,7 @@ ExitCode explain(const CommonOptions& o, const std::string& key)
             if (o.json)
                 print_json(explained_json(*building, *calendar), *job);
             else
-                print(explained(*building, *calendar));
+                print(explained(*building, *calendar), o);
             return finish(*job, o);
         }
         if (job) return no_such_name(key, building);
@@ -97,11 +97,12 @@ ExitCode explain(const CommonOptions& o, const std::string& key)
             fmt::format("'{0}' is a key, and a build-up or glazing; `venture draw wall` and `venture draw glass` show "
                         "those.\n\n",
                         key));
-    print(*text);
+    print(report::Text{*text}, o);
     if (!job) return ExitCode::done;
     const auto values = values_of(*job, key);
-    print("\n" + (values.empty() ? std::string{"It is given nowhere in this project, and has no default.\n"}
-                                 : report::origins_text(values, job->origins(), job->units())));
+    print("\n" + (values.empty() ? report::Text{"It is given nowhere in this project, and has no default.\n"}
+                                 : report::origins_text(values, job->origins(), job->units())),
+          o);
     return finish(*job, o);
 }
 

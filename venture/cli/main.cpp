@@ -4,13 +4,16 @@
 #include <exception>
 #include <filesystem>
 #include <functional>
+#include <sstream>
 #include <utility>
 
 #include <CLI/CLI.hpp>
 #include <fmt/format.h>
 
+#include <venture/cli/about.hpp>
 #include <venture/cli/commands.hpp>
 #include <venture/cli/picture_kind.hpp>
+#include <venture/cli/printing.hpp>
 #include <venture/project/write_table.hpp>
 #include <venture/quantity/error.hpp>
 
@@ -19,28 +22,11 @@ namespace {
 using namespace venture;
 using cli::ExitCode;
 
-constexpr const char* about = R"(Venture: heating and cooling loads of rooms, terminal units and plant.
-
-A project is a folder that holds project.toml. To begin:
-  venture demo my-demo       write a complete example, compute it, say what to try next
-  venture new my-job         write a short project to begin from (--starter dwelling, offices, school)
-  venture check my-demo      the model as it is understood: areas, U-values, air, what was defaulted
-  venture climate my-demo    design conditions, design days and the weather year
-  venture loads my-demo      heating and cooling peaks of every room, with month and hour
-  venture year my-demo       a year of weather: heat, cold, hours too cold or too warm
-  venture size my-demo       radiators, fan coils, boiler and chiller for them
-  venture draw plan my-demo  the plan with loads; `draw building` shows it in space, in a browser
-  venture watch my-demo      run again at every save, and tell what moved
-  venture explain height     what a key of the project file means)";
-
-constexpr const char* ending =
-    R"(Exit codes: 0 done, 1 done but something asked for is not met, 2 bad input, 3 failure.)";
-
 class CommandLine {
 public:
     CommandLine()
     {
-        app_.footer(ending);
+        app_.footer(cli::ending);
         app_.require_subcommand(1);
         app_.set_version_flag("--version", "Venture " VENTURE_VERSION);
         app_.add_flag("--verbose", common_.verbose, "say on stderr what is being done");
@@ -65,7 +51,10 @@ public:
         try {
             app_.parse(argc, argv);
         } catch (const CLI::ParseError& wrong) {
-            const int code = app_.exit(wrong);
+            std::ostringstream out, err;
+            const int code = app_.exit(wrong, out, err);
+            cli::print(report::Text{out.str()}, common_);
+            cli::print_error(err.str());
             return code == 0 ? 0 : static_cast<int>(ExitCode::bad_input);
         }
         return static_cast<int>(command_());
@@ -82,8 +71,14 @@ private:
             ->allow_extra_args(false);
         command.add_option("--units", common_.units,
                            "print in these units: SI, inch-pound, or single ones over that: inch-pound,air_flow=L/s");
+        add_wide(command);
         if (json) command.add_flag("--json", common_.json, "for machines: results and problems as JSON");
         command.add_flag("--strict", common_.strict, "warnings make the exit code 1");
+    }
+
+    void add_wide(CLI::App& command)
+    {
+        command.add_flag("--wide", common_.wide, "every column of every table, however wide they get");
     }
 
     void add_step(CLI::App& command)
@@ -301,6 +296,7 @@ private:
             ->expected(1, 2);
         c->add_option("--units", common_.units, "print in these units: SI, inch-pound, or single ones over that");
         c->add_flag("--json", common_.json, "a build-up or glazing for machines");
+        add_wide(*c);
         c->callback([this] {
             if (explained_.size() == 2) common_.project = explained_.front();
             command_ = [this] { return cli::explain(common_, explained_.back()); };
@@ -314,6 +310,7 @@ private:
         c->add_option("WORD", word_, "only what has it in its name");
         c->add_option("--units", common_.units, "print in these units: SI, inch-pound, or single ones over that");
         c->add_flag("--json", common_.json, "for machines");
+        add_wide(*c);
         c->callback([this] { command_ = [this] { return cli::library(common_, word_); }; });
     }
 
@@ -362,7 +359,7 @@ private:
         });
     }
 
-    CLI::App app_{about, "venture"};
+    CLI::App app_{cli::about, "venture"};
     cli::CommonOptions common_{};
     cli::DrawOptions draw_{};
     cli::PlanDrawOptions plan_{};
@@ -385,10 +382,9 @@ int main(int argc, char** argv)
     try {
         return CommandLine{}.run(argc, argv);
     } catch (const quantity::Error& wrong) {
-        std::fputs(fmt::format("venture: {}\n", wrong.what()).c_str(), stderr);
+        cli::print_error(fmt::format("venture: {}\n", wrong.what()));
     } catch (const std::exception& wrong) {
-        std::fputs(fmt::format("venture: an unexpected failure ({}); please report it\n", wrong.what()).c_str(),
-                   stderr);
+        cli::print_error(fmt::format("venture: an unexpected failure ({}); please report it\n", wrong.what()));
     }
     return static_cast<int>(ExitCode::failure);
 }

@@ -20,7 +20,7 @@ ExitCode new_project(const std::filesystem::path& folder, const std::string& sta
               project::schema_json(project::SchemaOf::project));
     const CommonOptions o{.project = folder};
     Job job = open(o);
-    if (!job.failed()) print(report::check_text(*job.building(), job.units()) + "\n");
+    if (!job.failed()) print(report::check_text(*job.building(), job.units()) + "\n", o);
     const ExitCode code = finish(job, o);
     const std::string at = folder.string();
     print(fmt::format("Wrote {}: project.toml to edit, schema/ for editors.\n", at) +

@@ -29,7 +29,7 @@ ExitCode pack(const CommonOptions& o, const std::filesystem::path& folder, bool 
     table.add_column("file", report::Align::left);
     for (const project::PackedFile& f : project::pack(job.project(), out))
         table.add_row({std::string{name_of(f.role)}, f.name, f.fingerprint, f.from});
-    print(table.text() + fmt::format("wrote {}; nothing outside it is needed\n", folder.string()));
+    print(report::Text{std::move(table)} + fmt::format("wrote {}; nothing outside it is needed\n", folder.string()), o);
     return finish(job, o);
 }
 

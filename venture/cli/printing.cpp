@@ -3,12 +3,14 @@
 #include <venture/input/overlay.hpp>
 
 #include <algorithm>
+#include <charconv>
 #include <cstdio>
 #include <cstdlib>
 #include <map>
 
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
+#include <sys/ioctl.h>
 #include <unistd.h>
 
 #include <venture/project/output.hpp>
@@ -26,6 +28,22 @@ project::Colour colour_of_stderr()
 {
     const bool terminal = isatty(STDERR_FILENO) != 0 && std::getenv("NO_COLOR") == nullptr;
     return terminal ? project::Colour::terminal : project::Colour::none;
+}
+
+/// COLUMNS, else the terminal's, else that of a file.
+std::size_t page_width(int file)
+{
+    constexpr std::size_t of_a_file = 100, least = 40;
+    if (const char* columns = std::getenv("COLUMNS"); columns != nullptr) {
+        const std::string_view text{columns};
+        std::size_t width = 0;
+        const auto [end, wrong] = std::from_chars(text.data(), text.data() + text.size(), width);
+        if (wrong == std::errc{} && end == text.data() + text.size() && width > 0) return std::max(width, least);
+    }
+    winsize size{};
+    if (isatty(file) != 0 && ioctl(file, TIOCGWINSZ, &size) == 0 && size.ws_col > 0)
+        return std::max<std::size_t>(size.ws_col, least);
+    return of_a_file;
 }
 
 std::string counted(std::ptrdiff_t n, const char* what) { return fmt::format("{} {}{}", n, what, n == 1 ? "" : "s"); }
@@ -70,9 +88,16 @@ json problems_json(const Job& job, const std::vector<Problem>& problems)
 
 } // namespace
 
-void print(const std::string& text) { std::fwrite(text.data(), 1, text.size(), stdout); }
+void print(const std::string& bytes) { std::fwrite(bytes.data(), 1, bytes.size(), stdout); }
 
-void print_error(const std::string& text)
+void print(const report::Text& text, const CommonOptions& options)
+{
+    print(text.laid_out(options.wide ? report::any_width : page_width(STDOUT_FILENO)));
+}
+
+void print_error(const report::Text& text) { print_messages(text.laid_out(page_width(STDERR_FILENO))); }
+
+void print_messages(const std::string& text)
 {
     std::fflush(stdout);
     std::fwrite(text.data(), 1, text.size(), stderr);
@@ -86,7 +111,8 @@ std::string problems_in_words(const Job& job)
     std::map<std::string_view, std::size_t> groups_of;
     for (const auto& group : project::grouped(all.open, job.origins(), job.project().sources))
         if (++groups_of[group.problems.front().code] <= most_of_a_code)
-            out += project::in_words(group, job.origins(), job.project().sources, colour_of_stderr());
+            out += project::in_words(group, job.origins(), job.project().sources,
+                                     {.colour = colour_of_stderr(), .width = page_width(STDERR_FILENO)});
     for (const auto& [code, count] : groups_of)
         if (count > most_of_a_code)
             out += fmt::format("{} more of {}; --json lists them all\n", count - most_of_a_code, code);
@@ -115,7 +141,7 @@ std::string marks_in_words(const Job& job)
     return "To accept a finding, give its mark, a reason and your initials (by) in an [[accepted]] table:\n" + out;
 }
 
-std::string libraries_in_words(const Job& job)
+report::Text libraries_in_words(const Job& job)
 {
     std::string out;
     for (const project::SourceFile& f : job.project().sources.files())
@@ -161,7 +187,7 @@ std::optional<quantity::PreferredUnits> units_without_project(const CommonOption
     for (const std::string& change : changes_of(o)) {
         const auto equals = change.find('=');
         if (const auto wrong = input::apply_overlay(alone, change.substr(0, equals), change.substr(equals + 1))) {
-            print_error(project::in_words({{*wrong}}, alone.origins, {}));
+            print_messages(project::in_words({{*wrong}}, alone.origins, {}, {.width = page_width(STDERR_FILENO)}));
             return std::nullopt;
         }
     }
@@ -210,9 +236,9 @@ std::string next_commands(const std::vector<std::pair<std::string, std::string>>
 
 ExitCode finish(const Job& job, const CommonOptions& o, bool met)
 {
-    if (!o.json) print_error(problems_in_words(job));
+    if (!o.json) print_messages(problems_in_words(job));
     if (job.failed()) return ExitCode::bad_input;
-    if (!o.json) print_error(marks_in_words(job));
+    if (!o.json) print_messages(marks_in_words(job));
     const auto open = job.findings().open;
     const bool warned = std::ranges::any_of(open, [](const auto& p) { return p.severity == Severity::warning; });
     return met && !(o.strict && warned) ? ExitCode::done : ExitCode::not_met;

@@ -8,12 +8,19 @@
 
 #include <venture/cli/commands.hpp>
 #include <venture/cli/job.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::cli {
 
-void print(const std::string& text);
+/// Bytes as they are: data, and short sentences.
+void print(const std::string& bytes);
+/// Laid out for the page: the terminal's width, or COLUMNS where that is set; 100 columns where there is no terminal; as wide as
+/// it gets with --wide.
+void print(const report::Text& text, const CommonOptions& options);
 /// Messages follow what was printed before them, also where both go to one terminal.
-void print_error(const std::string& text);
+void print_error(const report::Text& text);
+/// The same, laid out already.
+void print_messages(const std::string& text);
 
 /// Everything found, in the order of the files, what is accepted at the end; colours only on a terminal.
 [[nodiscard]] std::string problems_in_words(const Job& job);
@@ -22,7 +29,7 @@ void print_error(const std::string& text);
 /// Adds "problems", "accepted" and "libraries" to a document and prints it.
 void print_json(nlohmann::json document, const Job& job);
 /// "Library office: ../walls.toml, 3f9a..." for each; nothing if there is none.
-[[nodiscard]] std::string libraries_in_words(const Job& job);
+[[nodiscard]] report::Text libraries_in_words(const Job& job);
 
 /// The changes of a run: those of --set and those of --units.
 [[nodiscard]] std::vector<std::string> changes_of(const CommonOptions& options);

@@ -111,7 +111,7 @@ private:
         for (const project::SourceFile& f : job.project().sources.files()) others_.push_back(f.path);
         if (job.failed()) {
             print(fmt::format("\nrun {}: not usable as it is; the last good figures stand\n", rounds_));
-            print_error(problems_in_words(job));
+            print_messages(problems_in_words(job));
             told_ = {};
             return;
         }
@@ -134,15 +134,15 @@ private:
     void tell(const Job& job, report::Figures figures)
     {
         if (last_) {
-            const std::string moved = report::moved_text(*last_, figures, job.units());
-            print(fmt::format("\nrun {}: {}\n{}", rounds_, moved.empty() ? "no figure moved" : "saved", moved));
+            const report::Text moved = report::moved_text(*last_, figures, job.units());
+            print(fmt::format("\nrun {}: {}\n", rounds_, moved.empty() ? "no figure moved" : "saved") + moved, o_);
         } else {
             print(fmt::format("run {}: {} figures; watching {}, end with Ctrl-C\n", rounds_, figures.size(),
                               folder_.empty() ? "." : folder_.string()));
         }
         last_ = std::move(figures);
         const std::string messages = problems_in_words(job);
-        if (messages != told_) print_error(messages.empty() ? "nothing is found wrong or odd any more\n" : messages);
+        if (messages != told_) print_messages(messages.empty() ? "nothing is found wrong or odd any more\n" : messages);
         told_ = messages;
     }
 

@@ -95,7 +95,7 @@ std::optional<loads::BuildingYearOptions> part_of_year(const CommonOptions& o, c
 ExitCode year(const CommonOptions& o, const YearOptions& y)
 {
     if (std::ranges::find(y.series, "list") != y.series.end()) {
-        print(kinds_text());
+        print(report::Text{kinds_text()}, o);
         return ExitCode::done;
     }
     if (!knows_series(y.series)) return ExitCode::bad_input;
@@ -120,7 +120,7 @@ ExitCode year(const CommonOptions& o, const YearOptions& y)
     else if (y.csv)
         print(report::year_csv(result, job.weather()->leap));
     else
-        print(report::year_text(*job.building(), result, job.units()) + libraries_in_words(job) + "\n");
+        print(report::year_text(*job.building(), result, job.units()) + libraries_in_words(job) + "\n", o);
     return finish(job, o, result.unsettled_steps == 0);
 }
 

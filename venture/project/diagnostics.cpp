@@ -9,6 +9,7 @@
 #include <venture/project/utf8.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/names.hpp>
+#include <venture/quantity/shown_text.hpp>
 
 namespace venture::project {
 
@@ -49,9 +50,11 @@ std::string letters(const std::string& text, std::size_t from, std::size_t to)
 }
 
 /// A line with a caret below a column (from 1); a long one is cut to what stands around it.
-std::string with_caret(const std::string& line, std::size_t column)
+std::string with_caret(const std::string& line, std::size_t column, std::size_t page)
 {
-    constexpr std::size_t widest = 100, before = 60;
+    constexpr std::size_t longest = 100, marks = 10; // the indent, and dots at both ends
+    const std::size_t widest = std::min(longest, std::max<std::size_t>(page, 3 * marks) - marks),
+                      before = widest * 3 / 5;
     const std::size_t width = quantity::display_width(line);
     if (column == 0 || column > width + 1) return width > widest ? std::string{} : fmt::format("    {}\n", line);
     const std::size_t from = width > widest && column > before ? column - before : 0;
@@ -86,19 +89,12 @@ std::string other_places(const ProblemGroup& group, const OriginPool& origins)
         out += (i > 1 ? ", " : "") + place_in_words(group.problems[i].where, origins);
     if (group.problems.size() > most + 1) out += fmt::format(" and {} more", group.problems.size() - most - 1);
     const std::size_t more = group.problems.size() - 1;
-    return fmt::format("    the same {} more: {}\n", more == 1 ? "once" : fmt::format("{} times", more), out);
+    return fmt::format("the same {} more: {}", more == 1 ? "once" : fmt::format("{} times", more), out);
 }
 
 } // namespace
 
-std::string printable(std::string_view text)
-{
-    std::string out{text};
-    replace_wrong_bytes(out);
-    for (char& c : out)
-        if ((static_cast<unsigned char>(c) < 0x20 && c != '\n') || c == 0x7f) c = '?';
-    return out;
-}
+std::string printable(std::string_view text) { return quantity::harmless(text, true); }
 
 namespace {
 
@@ -148,20 +144,44 @@ std::vector<ProblemGroup> grouped(std::vector<Problem> problems, const OriginPoo
     return groups;
 }
 
-std::string in_words(const ProblemGroup& group, const OriginPool& origins, const Sources& sources, Colour colour)
+namespace {
+
+/// A line that may be longer than the page, its further lines indented.
+std::string on_page(std::string_view first_indent, const std::string& text, std::size_t width)
+{
+    constexpr std::string_view indent = "    ";
+    std::string out;
+    std::size_t lines = 0;
+    for (std::size_t at = 0; at <= text.size();) {
+        const std::size_t end = std::min(text.find('\n', at), text.size());
+        for (const std::string& line :
+             quantity::wrapped(std::string_view{text}.substr(at, end - at),
+                               std::max<std::size_t>(width, 20 + indent.size()) - indent.size()))
+            out += fmt::format("{}{}\n", lines++ == 0 ? first_indent : indent, line);
+        at = end + 1;
+    }
+    return out;
+}
+
+} // namespace
+
+std::string in_words(const ProblemGroup& group, const OriginPool& origins, const Sources& sources, const Shown& how)
 {
     const Problem& problem = group.problems.front();
     const Origin place = origins.place_behind(problem.where);
-    std::string out;
-    if (place.kind != OriginKind::unknown) out = printable(place_in_words(problem.where, origins)) + ": ";
-    out +=
-        fmt::format("{} {}: {}\n", severity_word(problem.severity, colour), problem.code, printable(problem.message));
+    const std::string where =
+        place.kind == OriginKind::unknown ? std::string{} : printable(place_in_words(problem.where, origins)) + ": ";
+    const std::string_view severity = name_of(problem.severity);
+    std::string out =
+        on_page("", fmt::format("{}{} {}: {}", where, severity, problem.code, printable(problem.message)), how.width);
+    if (how.colour == Colour::terminal && out.compare(where.size(), severity.size(), severity) == 0)
+        out.replace(where.size(), severity.size(), severity_word(problem.severity, how.colour));
     const SourceFile* source = sources.find(place.text);
     if (place.kind == OriginKind::file && source != nullptr && !source->linked_out && place.line > 0)
         if (const std::string line = line_of(source->text, place.line); !line.empty())
-            out += with_caret(line, place.column);
-    if (!problem.hint.empty()) out += fmt::format("    {}\n", printable(problem.hint));
-    if (group.problems.size() > 1) out += printable(other_places(group, origins));
+            out += with_caret(line, place.column, how.width);
+    if (!problem.hint.empty()) out += on_page("    ", printable(problem.hint), how.width);
+    if (group.problems.size() > 1) out += on_page("    ", printable(other_places(group, origins)), how.width);
     return out;
 }
 

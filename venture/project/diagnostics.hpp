@@ -21,12 +21,18 @@ struct ProblemGroup {
 
 enum class Colour { none, terminal };
 
+/// How messages are shown.
+struct Shown {
+    Colour colour = Colour::none;
+    std::size_t width = 1000; ///< columns of the page
+};
+
 /// "project.toml:12:10: error V106: height: the unit 'furlongs' found, ..." with the line and a caret below, the hint,
 /// and the other places of the same mistake.
 [[nodiscard]] std::string in_words(const ProblemGroup& group, const quantity::OriginPool& origins,
-                                   const Sources& sources, Colour colour = Colour::none);
+                                   const Sources& sources, const Shown& how = {});
 
-/// Foreign text that may go to a terminal: control characters become question marks.
+/// Foreign text that may go to a terminal: what would act on it becomes marks.
 [[nodiscard]] std::string printable(std::string_view text);
 
 } // namespace venture::project

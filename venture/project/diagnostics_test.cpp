@@ -88,7 +88,7 @@ TEST(InWords, LetsNoControlCharactersThrough)
     t.sources.add({.name = "evil.toml", .text = "a\x1b[2Jb\n"}, "");
     t.add("evil.toml", 1, 2, "name '\x1b[31m'");
     EXPECT_EQ(t.words().find('\x1b'), std::string::npos);
-    EXPECT_NE(in_words(t.groups().front(), t.origins, t.sources, Colour::terminal).find("\x1b[1;31merror\x1b[0m"),
+    EXPECT_NE(in_words(t.groups().front(), t.origins, t.sources, {.colour = Colour::terminal}).find("\x1b[1;31merror\x1b[0m"),
               std::string::npos); // but for our own colours, where they are wanted
 }
 

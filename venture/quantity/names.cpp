@@ -4,7 +4,8 @@
 #include <numeric>
 
 #include <fmt/format.h>
-#include <utf8proc.h>
+
+#include <venture/quantity/letters.hpp>
 
 namespace venture::quantity {
 
@@ -35,24 +36,6 @@ std::size_t edit_distance(std::string_view a, std::string_view b)
     }
     return last[b.size()];
 }
-
-namespace {
-
-/// Calls `visit(letter, bytes)` for each letter; bytes that are no UTF-8 come one by one, as letters below 0.
-template <class Visit>
-void for_each_letter(std::string_view text, const Visit& visit)
-{
-    while (!text.empty()) {
-        utf8proc_int32_t letter = -1;
-        const auto* bytes = reinterpret_cast<const utf8proc_uint8_t*>(text.data());
-        const utf8proc_ssize_t read = utf8proc_iterate(bytes, static_cast<utf8proc_ssize_t>(text.size()), &letter);
-        const std::size_t length = read > 0 ? static_cast<std::size_t>(read) : 1;
-        visit(read > 0 ? letter : -1, text.substr(0, length));
-        text.remove_prefix(length);
-    }
-}
-
-} // namespace
 
 std::string lower_case(std::string_view text)
 {

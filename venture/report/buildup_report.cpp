@@ -5,7 +5,7 @@
 
 #include <venture/air/moist_air.hpp>
 #include <venture/fabric/periodic.hpp>
-#include <venture/report/text_table.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -28,7 +28,7 @@ const char* in_words(fabric::HeatFlow direction)
                                                       : "horizontally";
 }
 
-std::string layers_table(const Buildup& b, const fabric::TemperatureProfile& profile, const PreferredUnits& units)
+Text layers_table(const Buildup& b, const fabric::TemperatureProfile& profile, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Outside to inside", Align::left);
@@ -54,7 +54,7 @@ std::string layers_table(const Buildup& b, const fabric::TemperatureProfile& pro
              of_material(layer.thickness_m * layer.material.density_kg_per_m3, "areal_mass"),
              units.number(profile.at_faces_C[i + 1], "temperature")});
     }
-    return table.text();
+    return Text{std::move(table)};
 }
 
 /// "R = 0.040 (outside) + 0.133 + ... + 0.130 (inside) = 2.500 m2K/W; U = 1/R = 0.400 W/m2K".
@@ -109,7 +109,7 @@ std::string dew_in_words(const Buildup& b, const fabric::TemperatureProfile& pro
 
 } // namespace
 
-std::string buildup_text(const Buildup& b, const fabric::WallConditions& c, const PreferredUnits& units)
+Text buildup_text(const Buildup& b, const fabric::WallConditions& c, const PreferredUnits& units)
 {
     const auto profile = temperature_profile(b, c.films, c.outside, c.inside);
     return fmt::format("Build-up '{}' between {} outside and {} inside\n", b.name,

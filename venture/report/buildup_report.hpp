@@ -8,11 +8,12 @@
 #include <venture/building/building.hpp>
 #include <venture/fabric/temperature_profile.hpp>
 #include <venture/quantity/preferred_units.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
-[[nodiscard]] std::string buildup_text(const fabric::Buildup& buildup, const fabric::WallConditions& conditions,
-                                       const quantity::PreferredUnits& units = {});
+[[nodiscard]] Text buildup_text(const fabric::Buildup& buildup, const fabric::WallConditions& conditions,
+                                const quantity::PreferredUnits& units = {});
 [[nodiscard]] nlohmann::json buildup_json(const fabric::Buildup& buildup, const fabric::WallConditions& conditions);
 
 /// How the layers were found: in words, from a U-value, with bridges, gaps and corrections; where they come from. Empty

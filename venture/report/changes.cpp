@@ -7,7 +7,7 @@
 
 #include <fmt/format.h>
 
-#include <venture/report/text_table.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -83,7 +83,7 @@ Figures figures_of(const Sizing& sizing)
     return out;
 }
 
-std::string moved_text(const Figures& before, const Figures& after, const PreferredUnits& units)
+Text moved_text(const Figures& before, const Figures& after, const PreferredUnits& units)
 {
     std::map<std::string_view, const Figure*> old;
     for (const Figure& f : before) old[f.what] = &f;
@@ -107,7 +107,7 @@ std::string moved_text(const Figures& before, const Figures& after, const Prefer
     }
     for (const Figure& f : before)
         if (old.contains(f.what)) row({f.what, shown(f, units), "(gone)", ""});
-    return any ? table.text() : std::string{};
+    return any ? Text{std::move(table)} : Text{};
 }
 
 } // namespace venture::report

@@ -7,6 +7,7 @@
 #include <venture/building/building.hpp>
 #include <venture/quantity/preferred_units.hpp>
 #include <venture/report/size_report.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -27,7 +28,6 @@ using Figures = std::vector<Figure>;
 [[nodiscard]] Figures figures_of(const Sizing& sizing);
 
 /// A line for each figure that shows otherwise than before, is new or is gone; empty if nothing moved.
-[[nodiscard]] std::string moved_text(const Figures& before, const Figures& after,
-                                     const quantity::PreferredUnits& units = {});
+[[nodiscard]] Text moved_text(const Figures& before, const Figures& after, const quantity::PreferredUnits& units = {});
 
 } // namespace venture::report

@@ -20,7 +20,8 @@ TEST(Moved, ListsWhatShowsOtherwiseWithFromToAndBy)
 {
     const std::string text = moved_text(before, {{"Hall, heating", 4200.0, "power", {}},
                                                  {"Hall, unit", 0.0, {}, "Model 22"},
-                                                 {"Store, heating", 500.2, "power", {}}});
+                                                 {"Store, heating", 500.2, "power", {}}})
+                                 .laid_out();
     EXPECT_THAT(text, HasSubstr("4000 W"));
     EXPECT_THAT(text, HasSubstr("4200 W"));
     EXPECT_THAT(text, HasSubstr("+5.0 %"));
@@ -30,12 +31,13 @@ TEST(Moved, ListsWhatShowsOtherwiseWithFromToAndBy)
 
 TEST(Moved, ListsWhatIsNewAndWhatIsGone)
 {
-    const std::string text = moved_text(before, {before[0], before[1], {"Attic, heating", 90.0, "power", {}}});
+    const std::string text =
+        moved_text(before, {before[0], before[1], {"Attic, heating", 90.0, "power", {}}}).laid_out();
     EXPECT_THAT(text, HasSubstr("(new)"));
     EXPECT_THAT(text, HasSubstr("(gone)"));
 }
 
-TEST(Moved, IsEmptyIfNothingDid) { EXPECT_EQ(moved_text(before, before), ""); }
+TEST(Moved, IsEmptyIfNothingDid) { EXPECT_TRUE(moved_text(before, before).empty()); }
 
 TEST(Figures, OfABuildingAndItsLoadsMoveWithIt)
 {
@@ -43,10 +45,10 @@ TEST(Figures, OfABuildingAndItsLoadsMoveWithIt)
     const building::Building first = testing_data::built(in);
     in.rooms[0].height = 3.5;
     const building::Building second = testing_data::built(in);
-    EXPECT_THAT(moved_text(figures_of(first), figures_of(second)), HasSubstr("volume"));
+    EXPECT_THAT(moved_text(figures_of(first), figures_of(second)).laid_out(), HasSubstr("volume"));
     const auto cold = loads::design_loads(first).loads, colder = loads::design_loads(second).loads;
-    EXPECT_THAT(moved_text(figures_of(cold), figures_of(colder)), HasSubstr("heating"));
-    EXPECT_EQ(moved_text(figures_of(cold), figures_of(cold)), "");
+    EXPECT_THAT(moved_text(figures_of(cold), figures_of(colder)).laid_out(), HasSubstr("heating"));
+    EXPECT_TRUE(moved_text(figures_of(cold), figures_of(cold)).empty());
 }
 
 } // namespace

@@ -11,7 +11,7 @@
 #include <venture/quantity/units.hpp>
 #include <venture/report/loads_report.hpp>
 #include <venture/report/room_table.hpp>
-#include <venture/report/text_table.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -69,7 +69,7 @@ std::string films_text(const Building& b, const PreferredUnits& units)
 }
 
 /// Rooms that set back, those alike together; nothing if none does.
-std::string setbacks_text(const Building& b, const PreferredUnits& units)
+Text setbacks_text(const Building& b, const PreferredUnits& units)
 {
     std::vector<std::pair<std::vector<std::string>, std::vector<std::string>>> alike; ///< what they hold, rooms
     for (const building::Room& room : b.rooms) {
@@ -101,11 +101,11 @@ std::string setbacks_text(const Building& b, const PreferredUnits& units)
         row.insert(row.end(), held.begin(), held.end());
         table.add_row(std::move(row));
     }
-    return table.text() + "\n";
+    return Text{std::move(table)} + "\n";
 }
 
 /// Thermal bridges of all rooms by name, in the order of the input.
-std::string bridges_text(const Building& b, const PreferredUnits& units)
+Text bridges_text(const Building& b, const PreferredUnits& units)
 {
     if (b.thermal_bridges.empty()) return "Thermal bridges: none given.\n\n";
     TextTable table;
@@ -128,17 +128,16 @@ std::string bridges_text(const Building& b, const PreferredUnits& units)
         table.add_row({name, fmt::format("{}", rooms), number_or_dash(length_m, "length", units),
                        units.number(heat_loss, "heat_loss")});
     }
-    return table.text() + "\n";
+    return Text{std::move(table)} + "\n";
 }
 
 /// What takes sun from the building.
-std::string shading_text(const Building& b, const PreferredUnits& units)
+Text shading_text(const Building& b, const PreferredUnits& units)
 {
     std::size_t with_plates = 0;
     for (const building::Surface& s : b.surfaces)
         for (const building::Opening& o : s.openings) with_plates += o.plates.any() ? o.from_left_m.size() : 0;
-    std::string out =
-        with_plates > 0 ? fmt::format("Reveals, overhangs and fins shade {} openings.\n\n", with_plates) : "";
+    Text out = with_plates > 0 ? fmt::format("Reveals, overhangs and fins shade {} openings.\n\n", with_plates) : "";
     if (b.obstructions.empty()) return out;
     TextTable table;
     table.add_column("Obstruction", Align::left);
@@ -150,11 +149,11 @@ std::string shading_text(const Building& b, const PreferredUnits& units)
         table.add_row({o.name, units.number(plan::area_m2(o.outline), "area"), units.number(o.base_m, "length"),
                        units.number(o.top_m, "length"), fmt::format("{:g} %", 100.0 * o.with_leaves),
                        fmt::format("{:g} %", 100.0 * o.bare)});
-    return out + table.text() + "\n";
+    return out + Text{std::move(table)} + "\n";
 }
 
 /// Windows by glazing and shade.
-std::string windows_text(const Building& b, const PreferredUnits& units)
+Text windows_text(const Building& b, const PreferredUnits& units)
 {
     std::map<std::pair<std::size_t, std::optional<std::size_t>>, double> area_m2;
     for (const building::Surface& s : b.surfaces)
@@ -178,7 +177,7 @@ std::string windows_text(const Building& b, const PreferredUnits& units)
                                          u_while_down(g, b.shades[*kind.second], units)
                                    : ""});
     }
-    return table.text() + "\n";
+    return Text{std::move(table)} + "\n";
 }
 
 /// Where a surface stands, as [fabric] calls it.
@@ -197,7 +196,7 @@ std::string place_of(const building::Surface& s)
     return {};
 }
 
-std::string build_ups_text(const Building& b, const PreferredUnits& units)
+Text build_ups_text(const Building& b, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Build-up", Align::left);
@@ -211,7 +210,7 @@ std::string build_ups_text(const Building& b, const PreferredUnits& units)
         table.add_row({b.build_ups[s.build_up].layers.name, as, units.number(building::u_value(b, s), "heat_transfer"),
                        units.number(thickness_m(b.build_ups[s.build_up]), "thickness")});
     }
-    return table.text();
+    return Text{std::move(table)};
 }
 
 /// Values of use that nobody stated and that act: what was taken instead, in how many rooms, and after whom.
@@ -259,9 +258,9 @@ std::string defaults_text(const Building& b, const PreferredUnits& units)
 
 } // namespace
 
-std::string check_text(const Building& b, const PreferredUnits& units)
+Text check_text(const Building& b, const PreferredUnits& units)
 {
-    std::string out = loads_heading(b, units) + "\n" + rooms_text(b, units) + hours_text(b);
+    Text out = loads_heading(b, units) + "\n" + rooms_text(b, units) + hours_text(b);
     out += films_text(b, units) + build_ups_text(b, units) + "\n" + windows_text(b, units) + shading_text(b, units) +
            bridges_text(b, units) + setbacks_text(b, units) + defaults_text(b, units);
     return out;

@@ -7,7 +7,7 @@
 #include <fmt/format.h>
 
 #include <venture/air/moist_air.hpp>
-#include <venture/report/text_table.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -133,7 +133,7 @@ std::string site_text(const climate::Site& site, const std::optional<WeatherFigu
                                                   : (y.synthetic ? "" : ", a typical year"));
 }
 
-std::string conditions_text(const climate::Site& site, const input::Input& input, const PreferredUnits& units)
+Text conditions_text(const climate::Site& site, const input::Input& input, const PreferredUnits& units)
 {
     Marks marks{input.origins};
     const input::SiteInput& s = input.site;
@@ -142,8 +142,8 @@ std::string conditions_text(const climate::Site& site, const input::Input& input
         return fmt::format("{}{} {}", number.substr(0, number.size() - 1),
                            number.ends_with(' ') ? "" : number.substr(number.size() - 1), units.symbol(quantity));
     };
-    std::string out = "Design conditions\nHeating  dry bulb " +
-                      with_unit(site.winter.dry_bulb_C, "temperature", s.winter_dry_bulb.origin);
+    Text out = "Design conditions\nHeating  dry bulb " +
+               with_unit(site.winter.dry_bulb_C, "temperature", s.winter_dry_bulb.origin);
     out += site.winter.dew_point_C
                ? ", dew point " + with_unit(*site.winter.dew_point_C, "temperature", s.winter_dew_point.origin)
                : ", relative humidity 80 % (assumed: no winter_dew_point)";
@@ -155,13 +155,14 @@ std::string conditions_text(const climate::Site& site, const input::Input& input
     const std::string degrees = std::string{units.symbol("temperature")} + " ",
                       kelvin = std::string{units.symbol("temperature_difference")} + " ";
     table.add_column("Cooling\n\n", Align::left);
+    int rank = 0; // what is listed first is asked for most
     for (const std::string& heading :
          {"dry\nbulb\n" + degrees, "wet bulb\nwith it\n" + degrees, "daily\nrange\n" + kelvin,
           "of wet\nbulb\n" + kelvin, std::string{"beam\ndepth\n"}, std::string{"diffuse\ndepth\n"},
           "ground\n\n" + degrees, "highest\nwet bulb\n" + degrees, "dry bulb\nwith it\n" + degrees,
           "highest\ndew point\n" + degrees, "dry bulb\nwith it\n" + degrees,
           "wind\n\n" + std::string{units.symbol("wind")} + " "})
-        table.add_column(heading);
+        table.add_column(heading, Align::right, ++rank);
     for (const CoolingMonth& m : site.months) {
         const input::MonthInput given = month_input(input, m.month);
         const auto cell = [&](std::optional<double> value, std::string_view quantity, quantity::OriginId origin) {
@@ -187,10 +188,10 @@ std::string conditions_text(const climate::Site& site, const input::Input& input
              cell(peak(m.peak_dew_point, &Pair::dry_bulb_C), "temperature", given.dry_bulb_at_peak_dew_point.origin),
              cell(m.wind_m_per_s, "wind", given.wind.origin)});
     }
-    return out + table.text() + marks.legend();
+    return out + Text{std::move(table)} + marks.legend();
 }
 
-std::string design_days_text(const climate::Site& site, const PreferredUnits& units)
+Text design_days_text(const climate::Site& site, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Design day", Align::left);
@@ -200,7 +201,7 @@ std::string design_days_text(const climate::Site& site, const PreferredUnits& un
     add_column(table, "humidity", "humidity_ratio", units);
     add_column(table, "sun, flat", "irradiation", units);
     for (const char* wall : {"most north", "most east", "most south", "most west"})
-        add_column(table, wall, "power_per_area", units);
+        add_column(table, wall, "power_per_area", units, 2);
     for (const CoolingMonth& month : site.months) {
         const DesignDay day = cooling_design_day(site, month);
         const auto [lowest, highest] = std::ranges::minmax(day.dry_bulb_C);
@@ -215,21 +216,22 @@ std::string design_days_text(const climate::Site& site, const PreferredUnits& un
             row.push_back(units.number(largest_W_per_m2(day, azimuth), "power_per_area"));
         table.add_row(std::move(row));
     }
-    return table.text() + "Humidity at 14 h; sun on the horizontal over the day, and the most of any hour on walls, "
-                          "with ground reflection. --day \"July\" lists a day's hours.\n";
+    return Text{std::move(table)} +
+           "Humidity at 14 h; sun on the horizontal over the day, and the most of any hour on walls, "
+           "with ground reflection. --day \"July\" lists a day's hours.\n";
 }
 
-std::string day_text(const DesignDay& day, const PreferredUnits& units)
+Text day_text(const DesignDay& day, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("hour\n\n", Align::left);
     table.add_column("clock", Align::left);
     add_column(table, "dry\nbulb", "temperature", units);
-    add_column(table, "wet\nbulb", "temperature", units);
-    add_column(table, "humidity\n", "humidity_ratio", units);
-    table.add_column("rel.\nhum.\n%");
-    table.add_column("sun\nup\ndeg");
-    table.add_column("sun\nfrom\ndeg");
+    add_column(table, "wet\nbulb", "temperature", units, 2);
+    add_column(table, "humidity\n", "humidity_ratio", units, 3);
+    table.add_column("rel.\nhum.\n%", Align::right, 5);
+    table.add_column("sun\nup\ndeg", Align::right, 4);
+    table.add_column("sun\nfrom\ndeg", Align::right, 4);
     for (const char* what : {"beam\nfacing it", "diffuse\nflat", "north\n", "east\n", "south\n", "west\n"})
         add_column(table, what, "power_per_area", units);
     std::array<std::array<climate::PlaneIrradiance, DesignDay::points>, 4> walls;
@@ -255,7 +257,7 @@ std::string day_text(const DesignDay& day, const PreferredUnits& units)
     return fmt::format("{}: hour in local standard time; ground {}{}\n", day.name,
                        units.text(day.ground_C, "temperature"),
                        day.humidity_capped_at_saturation ? "; some hours are held at saturation" : "") +
-           table.text();
+           Text{std::move(table)};
 }
 
 } // namespace venture::report

@@ -11,6 +11,7 @@
 #include <venture/climate/year_summary.hpp>
 #include <venture/input/input.hpp>
 #include <venture/quantity/preferred_units.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -27,17 +28,17 @@ struct WeatherFigures {
 
 /// The design conditions as they are used. Values set for this run and values derived from weather are marked.
 /// @param input  whose origins tell where the values came from
-[[nodiscard]] std::string conditions_text(const climate::Site& site, const input::Input& input,
-                                          const quantity::PreferredUnits& units = {});
+[[nodiscard]] Text conditions_text(const climate::Site& site, const input::Input& input,
+                                   const quantity::PreferredUnits& units = {});
 
 /// The design days at a glance: temperatures, humidity, and the sun of the day on planes.
-[[nodiscard]] std::string design_days_text(const climate::Site& site, const quantity::PreferredUnits& units = {});
+[[nodiscard]] Text design_days_text(const climate::Site& site, const quantity::PreferredUnits& units = {});
 
 /// One day hour by hour.
-[[nodiscard]] std::string day_text(const climate::DesignDay& day, const quantity::PreferredUnits& units = {});
+[[nodiscard]] Text day_text(const climate::DesignDay& day, const quantity::PreferredUnits& units = {});
 
 /// The weather year month by month, with degree-days, and its extremes.
-[[nodiscard]] std::string weather_text(const WeatherFigures& weather, const quantity::PreferredUnits& units = {});
+[[nodiscard]] Text weather_text(const WeatherFigures& weather, const quantity::PreferredUnits& units = {});
 
 /// Derived conditions as keys of [site], to be pasted into a project. SI.
 [[nodiscard]] std::string derived_toml(const WeatherFigures& weather, const climate::Rarity& rarity);

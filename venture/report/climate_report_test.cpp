@@ -52,15 +52,15 @@ TEST(ClimateReport, TellsPlaceAndClock)
 
 TEST(ClimateReport, DayHasTwentyFourHoursInClockTimeToo)
 {
-    const std::string text = day_text(cooling_design_day(a_site(), a_site().months[0]));
+    const std::string text = day_text(cooling_design_day(a_site(), a_site().months[0])).laid_out();
     EXPECT_THAT(text, HasSubstr("\n14    15:00  28.0"));
     EXPECT_EQ(std::ranges::count(text, '\n'), 3 + 1 + 1 + 24);
 }
 
 TEST(ClimateReport, SyntheticYearsAreAlwaysCalledSo)
 {
-    EXPECT_THAT(weather_text(dull_year(true)), HasSubstr("SYNTHETIC"));
-    EXPECT_THAT(weather_text(dull_year(false)), Not(HasSubstr("SYNTHETIC")));
+    EXPECT_THAT(weather_text(dull_year(true)).laid_out(), HasSubstr("SYNTHETIC"));
+    EXPECT_THAT(weather_text(dull_year(false)).laid_out(), Not(HasSubstr("SYNTHETIC")));
     EXPECT_EQ(climate_json(a_site(), dull_year(true))["weather"]["synthetic"], true);
 }
 

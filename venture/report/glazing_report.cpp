@@ -7,7 +7,7 @@
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
-#include <venture/report/text_table.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -34,8 +34,7 @@ const char* name_of(fabric::ShadePlace place)
                                                   : "inside";
 }
 
-std::string panes_table(const fabric::GlazedUnit& unit, const fabric::GlazedUnitProperties& p,
-                        const PreferredUnits& units)
+Text panes_table(const fabric::GlazedUnit& unit, const fabric::GlazedUnitProperties& p, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Outside to inside", Align::left);
@@ -56,7 +55,7 @@ std::string panes_table(const fabric::GlazedUnit& unit, const fabric::GlazedUnit
                            units.number(unit.gaps[i].width_m, "thickness"), "", "", "", "", "", "", "", "",
                            units.number(p.gap_W_per_m2K[i], "heat_transfer")});
     }
-    return table.text();
+    return Text{std::move(table)};
 }
 
 /// "R = 1/25 + 0.004/1 + 1/1.23 + ... = 0.871 m2K/W; U of the glass 1.15 W/m2K", and the frame's part.
@@ -77,7 +76,7 @@ std::string u_in_steps(const NamedGlazing& g, const fabric::GlazedUnitProperties
         units.text(g.values.u_value_W_per_m2K, "heat_transfer"));
 }
 
-std::string angles_table(const NamedGlazing& g)
+Text angles_table(const NamedGlazing& g)
 {
     TextTable table;
     table.add_column("Incidence", Align::left);
@@ -93,7 +92,7 @@ std::string angles_table(const NamedGlazing& g)
         add(fmt::format("{} deg", deg), a.direct[i], a.flows_in[i]);
     }
     add("diffuse", a.diffuse_direct, a.diffuse_flows_in);
-    return table.text();
+    return Text{std::move(table)};
 }
 
 /// Of the window with a shutter closed before it.
@@ -102,7 +101,7 @@ double u_value_behind(const NamedGlazing& g, const NamedShade& shade)
     return 1.0 / (1.0 / g.values.u_value_W_per_m2K + shade.added_resistance_m2K_per_W);
 }
 
-std::string shades_table(const NamedGlazing& g, const std::vector<NamedShade>& shades, const PreferredUnits& units)
+Text shades_table(const NamedGlazing& g, const std::vector<NamedShade>& shades, const PreferredUnits& units)
 {
     if (shades.empty()) return {};
     TextTable table;
@@ -126,16 +125,16 @@ std::string shades_table(const NamedGlazing& g, const std::vector<NamedShade>& s
         }
         table.add_row(std::move(row));
     }
-    return "\n" + table.text() + "After ISO 52022-1, for light at up to 60 degrees" +
+    return "\n" + Text{std::move(table)} + "After ISO 52022-1, for light at up to 60 degrees" +
            (shutters ? "; what closed shutters add after ISO 10077-1, annex G.\n" : ".\n");
 }
 
 } // namespace
 
-std::string glazing_text(const NamedGlazing& g, const std::vector<NamedShade>& shades, const PreferredUnits& units)
+Text glazing_text(const NamedGlazing& g, const std::vector<NamedShade>& shades, const PreferredUnits& units)
 {
     const fabric::Glazing& v = g.values;
-    std::string out = fmt::format("Glazing '{}'{}\n", v.name, g.source.empty() ? "" : fmt::format(" ({})", g.source));
+    Text out = fmt::format("Glazing '{}'{}\n", v.name, g.source.empty() ? "" : fmt::format(" ({})", g.source));
     if (g.unit) {
         const auto p = glazed_unit_properties(*g.unit);
         out += panes_table(*g.unit, p, units) + "\n" + u_in_steps(g, p, units);

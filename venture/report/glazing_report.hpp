@@ -8,13 +8,13 @@
 
 #include <venture/building/building.hpp>
 #include <venture/quantity/preferred_units.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
 /// @param shades  that are set beside the bare glass
-[[nodiscard]] std::string glazing_text(const building::NamedGlazing& glazing,
-                                       const std::vector<building::NamedShade>& shades,
-                                       const quantity::PreferredUnits& units = {});
+[[nodiscard]] Text glazing_text(const building::NamedGlazing& glazing, const std::vector<building::NamedShade>& shades,
+                                const quantity::PreferredUnits& units = {});
 [[nodiscard]] nlohmann::json glazing_json(const building::NamedGlazing& glazing,
                                           const std::vector<building::NamedShade>& shades);
 

@@ -5,7 +5,7 @@
 #include <fmt/format.h>
 
 #include <venture/report/room_table.hpp>
-#include <venture/report/text_table.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -26,14 +26,14 @@ std::set<std::size_t> calendars_in_use(const Building& b)
     return used;
 }
 
-std::string hours_text(const Building& b)
+Text hours_text(const Building& b)
 {
     TextTable table;
     table.add_column(fmt::format("Full-load hours in {}", b.project.year), Align::left);
-    for (const char* month :
-         {"Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec", "year"})
-        table.add_column(month);
-    table.add_column("busiest day\nh");
+    constexpr std::array months = {"Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"};
+    for (std::size_t m = 0; m < months.size(); ++m) table.add_column(months[m], Align::right, m % 3 == 0 ? 2 : 3);
+    table.add_column("year");
+    table.add_column("busiest\nday h");
     bool any = false, calendars = false;
     for (const std::size_t index : calendars_in_use(b)) {
         const calendar::Calendar& c = b.calendars[index];
@@ -49,7 +49,7 @@ std::string hours_text(const Building& b)
         table.add_row(std::move(row));
     }
     if (!any) return {};
-    return table.text() +
+    return Text{std::move(table)} +
            (calendars ? fmt::format("* a calendar; weekdays of {} ({}); `venture draw year` shows it day by hour\n",
                                     b.project.year, b.origins.describe(b.project.year_origin))
                       : std::string{}) +

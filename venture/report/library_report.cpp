@@ -4,7 +4,7 @@
 #include <nlohmann/json.hpp>
 
 #include <venture/fabric/temperature_profile.hpp>
-#include <venture/report/text_table.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -23,7 +23,7 @@ double u_of(const building::NamedBuildup& b)
     return 1.0 / (0.04 + fabric::standard_inside_resistance(b.direction) + fabric::resistance(b.layers));
 }
 
-std::string materials(const Input& library, const std::string& word, const PreferredUnits& units)
+Text materials(const Input& library, const std::string& word, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Material", Align::left);
@@ -38,10 +38,10 @@ std::string materials(const Input& library, const std::string& word, const Prefe
         table.add_row({*m.name, units.number(*m.conductivity, "conductivity"), units.number(*m.density, "density"),
                        units.number(*m.specific_heat, "specific_heat"), m.source ? *m.source : ""});
     }
-    return any ? table.text() + "\n" : "";
+    return any ? Text{std::move(table)} + "\n" : Text{};
 }
 
-std::string build_ups(const Building& b, const std::string& word, const PreferredUnits& units)
+Text build_ups(const Building& b, const std::string& word, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Build-up", Align::left);
@@ -60,10 +60,10 @@ std::string build_ups(const Building& b, const std::string& word, const Preferre
                        : !build_up.described.empty() ? "words"
                                                      : "layers"});
     }
-    return any ? table.text() + "\n" : "";
+    return any ? Text{std::move(table)} + "\n" : Text{};
 }
 
-std::string glazings(const Building& b, const std::string& word, const PreferredUnits& units)
+Text glazings(const Building& b, const std::string& word, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Glazing", Align::left);
@@ -78,10 +78,10 @@ std::string glazings(const Building& b, const std::string& word, const Preferred
                        fmt::format("{:.2f}", g.values.light_transmittance),
                        fmt::format("{:.0f}", 100.0 * g.values.frame_share)});
     }
-    return any ? table.text() + "\n" : "";
+    return any ? Text{std::move(table)} + "\n" : Text{};
 }
 
-std::string panes(const Input& library, const std::string& word, const PreferredUnits& units)
+Text panes(const Input& library, const std::string& word, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Pane", Align::left);
@@ -102,10 +102,10 @@ std::string panes(const Input& library, const std::string& word, const Preferred
                        share(p.light_transmittance), emissivity(p.emissivity_outside),
                        emissivity(p.emissivity_inside)});
     }
-    return any ? table.text() + "\n" : "";
+    return any ? Text{std::move(table)} + "\n" : Text{};
 }
 
-std::string shades(const Building& b, const std::string& word)
+Text shades(const Building& b, const std::string& word)
 {
     TextTable table;
     table.add_column("Shade", Align::left);
@@ -118,10 +118,10 @@ std::string shades(const Building& b, const std::string& word)
         table.add_row({s.layer.name, fmt::format("{:.2f}", layer.transmittance),
                        fmt::format("{:.2f}", layer.reflectance), fmt::format("{:.2f}", layer.absorptance())});
     }
-    return any ? table.text() + "\n" : "";
+    return any ? Text{std::move(table)} + "\n" : Text{};
 }
 
-std::string room_types(const Input& library, const std::string& word, const PreferredUnits& units)
+Text room_types(const Input& library, const std::string& word, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Room type", Align::left);
@@ -153,7 +153,7 @@ std::string room_types(const Input& library, const std::string& word, const Pref
     }
     if (count == 0) return "";
     constexpr std::size_t few = 4;
-    return table.text() + (count <= few ? "\nWhere these values come from\n" + sources + "\n" : "\n");
+    return Text{std::move(table)} + (count <= few ? "\nWhere these values come from\n" + sources + "\n" : "\n");
 }
 
 struct HoursRow {
@@ -175,7 +175,7 @@ std::vector<HoursRow> hours_of_use(const Input& library, const std::string& word
     return rows;
 }
 
-std::string hours(const Input& library, const std::string& word)
+Text hours(const Input& library, const std::string& word)
 {
     const std::vector<HoursRow> rows = hours_of_use(library, word);
     TextTable table;
@@ -183,16 +183,16 @@ std::string hours(const Input& library, const std::string& word)
     table.add_column("of", Align::left);
     table.add_column("", Align::left);
     for (const HoursRow& row : rows) table.add_row({row.name, row.purpose, row.when});
-    return rows.empty() ? "" : table.text() + "\n";
+    return rows.empty() ? Text{} : Text{std::move(table)} + "\n";
 }
 
 } // namespace
 
-std::string library_text(const Input& library, const Building& b, const std::string& word, const PreferredUnits& units)
+Text library_text(const Input& library, const Building& b, const std::string& word, const PreferredUnits& units)
 {
-    const std::string listed = materials(library, word, units) + build_ups(b, word, units) + glazings(b, word, units) +
-                               panes(library, word, units) + shades(b, word) + room_types(library, word, units) +
-                               hours(library, word);
+    const Text listed = materials(library, word, units) + build_ups(b, word, units) + glazings(b, word, units) +
+                        panes(library, word, units) + shades(b, word) + room_types(library, word, units) +
+                        hours(library, word);
     if (listed.empty()) return fmt::format("Nothing in the library has '{}' in its name.\n", word);
     return listed +
            "A project uses these by name; its own of the same name stands instead. Values are stated by us: take "

@@ -7,7 +7,7 @@
 #include <nlohmann/json.hpp>
 
 #include <venture/quantity/names.hpp>
-#include <venture/report/text_table.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -82,7 +82,7 @@ std::string totals_text(const loads::RoomLoads& all, const PreferredUnits& units
     if (cooled.empty()) return out + "Cooling        none  no room has a cooling set-point\n";
     const loads::Coincident c = loads::coincident_cooling(all, cooled);
     out += fmt::format("Cooling  {:>10}  {} of {} rooms, largest hour of their sum{} ({} sensible, {} "
-                       "latent)\n                     the single peaks add up to {}",
+                       "latent); the single peaks add up to {}",
                        units.text(c.total_W, "total_power"), cooled.size(), all.rooms.size(),
                        c.when.day.empty() ? "" : ": " + when_in_words(c.when), units.text(c.sensible_W, "total_power"),
                        units.text(c.latent_W, "total_power"), units.text(c.sum_of_peaks_W, "total_power"));
@@ -132,7 +132,7 @@ std::string remarks_text(const std::vector<loads::RunNote>& runs, bool cools)
         if (cools && run.share_kept > much_kept)
             out += fmt::format(
                 "Memory   of warmth in the walls, rooms feel {:.0f} % still on the next day: a hot spell may "
-                "end before the repeated day is reached,\n         so that cooling loads are on the safe "
+                "end before the repeated day is reached, so that cooling loads are on the safe "
                 "side\n",
                 100.0 * run.share_kept);
     const double residual = std::ranges::max(runs, {}, &loads::RunNote::film_residual).film_residual;
@@ -251,36 +251,36 @@ std::string loads_heading(const building::Building& b, const PreferredUnits& uni
     return out + "\n";
 }
 
-std::string loads_text(const building::Building& b, const loads::DesignLoads& design, const PreferredUnits& units)
+Text loads_text(const building::Building& b, const loads::DesignLoads& design, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Room", Align::left);
-    table.add_column("Storey", Align::left);
-    add_column(table, "Area", "area", units);
+    table.add_column("Storey", Align::left, 6);
+    add_column(table, "Area", "area", units, 4);
     const auto said = [&](const RoomLoad& r) {
         const auto index = b.find_room(r.room);
         return index && b.rooms[*index].left_out ? std::string{"left out"} : said_by(r);
     };
     const bool mixed =
         std::ranges::any_of(design.loads.rooms, [&](const RoomLoad& r) { return said(r) != "computed"; });
-    if (mixed) table.add_column("Loads", Align::left);
+    if (mixed) table.add_column("Loads", Align::left, 2);
     add_column(table, "Heating", "power", units);
-    add_column(table, "", "power_per_area", units);
-    add_column(table, "By hand", "power", units);
+    add_column(table, "Heating", "power_per_area", units, 3);
+    add_column(table, "By hand", "power", units, 7);
     add_column(table, "Cooling", "power", units);
-    add_column(table, "sensible", "power", units);
-    add_column(table, "latent", "power", units);
-    add_column(table, "", "power_per_area", units);
-    table.add_column("at", Align::left);
-    add_column(table, "Coldest", "temperature", units);
-    add_column(table, "Warmest", "temperature", units);
+    add_column(table, "sensible", "power", units, 2);
+    add_column(table, "latent", "power", units, 2);
+    add_column(table, "Cooling", "power_per_area", units, 3);
+    table.add_column("at", Align::left, 2);
+    add_column(table, "Coldest", "temperature", units, 5);
+    add_column(table, "Warmest", "temperature", units, 5);
     for (const RoomLoad& r : design.loads.rooms) add_room(table, r, mixed ? said(r) : std::string{}, units);
     const bool radiates =
         std::ranges::any_of(b.rooms, [](const building::Room& r) { return r.use.radiant_share.value > 0.0; });
-    std::string out = loads_heading(b, units) +
-                      fmt::format("Largest hour means for a convective supply{}; hours are clock hours.\n\n",
-                                  radiates ? ", in part radiant where a room's radiant_share says so" : "") +
-                      table.text() + "\n";
+    Text out = loads_heading(b, units) +
+               fmt::format("Largest hour means for a convective supply{}; hours are clock hours.\n\n",
+                           radiates ? ", in part radiant where a room's radiant_share says so" : "") +
+               Text{std::move(table)} + "\n";
     out += totals_text(design.loads, units) + overruled_text(design.loads, units) +
            heating_up_text(design.loads, units) + runs_text(design.runs) +
            remarks_text(design.runs, std::ranges::any_of(design.loads.rooms, &RoomLoad::cooled));

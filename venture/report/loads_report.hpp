@@ -8,14 +8,15 @@
 #include <venture/building/building.hpp>
 #include <venture/loads/design_loads.hpp>
 #include <venture/quantity/preferred_units.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
 /// Title lines: job, site, and what the figures are.
 [[nodiscard]] std::string loads_heading(const building::Building& building, const quantity::PreferredUnits& units = {});
 /// A line a room, totals that say what they contain, and how the runs went.
-[[nodiscard]] std::string loads_text(const building::Building& building, const loads::DesignLoads& design,
-                                     const quantity::PreferredUnits& units = {});
+[[nodiscard]] Text loads_text(const building::Building& building, const loads::DesignLoads& design,
+                              const quantity::PreferredUnits& units = {});
 [[nodiscard]] nlohmann::json loads_json(const building::Building& building, const loads::DesignLoads& design);
 
 /// "July 15-16 h", "winter design".

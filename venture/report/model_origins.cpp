@@ -5,7 +5,7 @@
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
-#include <venture/report/text_table.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -208,7 +208,7 @@ std::vector<NumberFrom> numbers_of_room(const Building& building, const Compiled
     return Numbers{building, compiled, room}.run();
 }
 
-std::string numbers_text(const std::vector<NumberFrom>& numbers)
+Text numbers_text(const std::vector<NumberFrom>& numbers)
 {
     TextTable table;
     table.add_column("Number", Align::left);
@@ -216,7 +216,7 @@ std::string numbers_text(const std::vector<NumberFrom>& numbers)
     for (const char* heading : {"", "made from", "said at"}) table.add_column(heading, Align::left);
     for (const NumberFrom& n : numbers)
         table.add_row({n.what, fmt::format("{:.4g}", n.value), n.unit == "1" ? "" : n.unit, n.made, n.from});
-    return table.text();
+    return Text{std::move(table)};
 }
 
 nlohmann::json numbers_json(const std::vector<NumberFrom>& numbers)

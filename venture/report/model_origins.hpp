@@ -8,6 +8,7 @@
 
 #include <venture/building/building.hpp>
 #include <venture/loads/compile.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -22,7 +23,7 @@ struct NumberFrom {
 /// @param room  index into Building::rooms
 [[nodiscard]] std::vector<NumberFrom> numbers_of_room(const building::Building& building,
                                                       const loads::Compiled& compiled, std::size_t room);
-[[nodiscard]] std::string numbers_text(const std::vector<NumberFrom>& numbers);
+[[nodiscard]] Text numbers_text(const std::vector<NumberFrom>& numbers);
 [[nodiscard]] nlohmann::json numbers_json(const std::vector<NumberFrom>& numbers);
 
 } // namespace venture::report

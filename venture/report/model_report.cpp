@@ -5,7 +5,7 @@
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
-#include <venture/report/text_table.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -60,7 +60,7 @@ std::string beyond(const ThermalModel& m, const balance::Face& face)
     return "nothing";
 }
 
-std::string zones_table(const Building& b, const Compiled& c)
+Text zones_table(const Building& b, const Compiled& c)
 {
     const ThermalModel& m = c.model;
     TextTable table;
@@ -80,10 +80,10 @@ std::string zones_table(const Building& b, const Compiled& c)
                        mean_or_dash(m, zone.heat_below_C), mean_or_dash(m, zone.cool_above_C),
                        b.origins.describe(b.rooms[room_of_zone[z]].origin)});
     }
-    return table.text();
+    return Text{std::move(table)};
 }
 
-std::string surfaces_table(const Building& b, const Compiled& c)
+Text surfaces_table(const Building& b, const Compiled& c)
 {
     const ThermalModel& m = c.model;
     TextTable table;
@@ -101,10 +101,10 @@ std::string surfaces_table(const Building& b, const Compiled& c)
         table.add_row({s.id, number(s.area_m2), number(u), number(capacity / 1000.0), fmt::format("{}", wall.size()),
                        beyond(m, s.inside), beyond(m, s.outside), from(b, c.surfaces_from[i])});
     }
-    return table.text();
+    return Text{std::move(table)};
 }
 
-std::string signals_table(const ThermalModel& m)
+Text signals_table(const ThermalModel& m)
 {
     TextTable table;
     table.add_column("Signal");
@@ -116,7 +116,7 @@ std::string signals_table(const ThermalModel& m)
         table.add_row({fmt::format("{}", i), std::string{balance::forcing_names()[static_cast<std::size_t>(s.forcing)]},
                        fmt::format("{}", s.start.size()), number(low), number(s.mean()), number(high)});
     }
-    return table.text();
+    return Text{std::move(table)};
 }
 
 json drives_json(const balance::Drives& drives)
@@ -151,7 +151,7 @@ json face_json(const balance::Face& face)
 
 } // namespace
 
-std::string model_text(const Building& b, const Compiled& c)
+Text model_text(const Building& b, const Compiled& c)
 {
     const ThermalModel& m = c.model;
     return fmt::format("{} zones, {} surfaces, {} walls, {} signals over {} steps of {:g} s; means over the period\n\n",

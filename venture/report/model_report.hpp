@@ -7,11 +7,12 @@
 
 #include <venture/building/building.hpp>
 #include <venture/loads/compile.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
 /// Zones, surfaces and signals in SI; each zone and surface with the origin of what it was made from.
-[[nodiscard]] std::string model_text(const building::Building& building, const loads::Compiled& compiled);
+[[nodiscard]] Text model_text(const building::Building& building, const loads::Compiled& compiled);
 /// All numbers of a model, signals with every value.
 [[nodiscard]] nlohmann::json model_json(const building::Building& building, const loads::Compiled& compiled);
 

@@ -5,7 +5,7 @@
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
-#include <venture/report/text_table.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -66,8 +66,7 @@ std::string origin_text(const EffectiveValue& v, const OriginPool& origins)
 
 } // namespace
 
-std::string origins_text(const std::vector<EffectiveValue>& values, const OriginPool& origins,
-                         const PreferredUnits& units)
+Text origins_text(const std::vector<EffectiveValue>& values, const OriginPool& origins, const PreferredUnits& units)
 {
     constexpr std::size_t longest = 60;
     TextTable table;
@@ -87,7 +86,7 @@ std::string origins_text(const std::vector<EffectiveValue>& values, const Origin
     }
     std::string sums;
     for (const auto& [kind, n] : count) sums += fmt::format("{}{} {}", sums.empty() ? "" : ", ", n, kind);
-    return table.text() + fmt::format("\n{} values: {}\n", values.size(), sums);
+    return Text{std::move(table)} + fmt::format("\n{} values: {}\n", values.size(), sums);
 }
 
 json origins_json(const std::vector<EffectiveValue>& values, const OriginPool& origins)

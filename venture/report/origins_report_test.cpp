@@ -19,7 +19,7 @@ struct Listed {
 TEST(OriginsText, HasALineAValueAndCountsThem)
 {
     const Listed l;
-    const std::string text = origins_text(l.values, l.resolved.effective.origins);
+    const std::string text = origins_text(l.values, l.resolved.effective.origins).laid_out();
     EXPECT_THAT(text, HasSubstr("site/ground_reflectance"));
     EXPECT_THAT(text, HasSubstr("default: ASHRAE Handbook - Fundamentals, usual ground"));
     EXPECT_THAT(text, HasSubstr("computed: from its outline"));
@@ -30,7 +30,7 @@ TEST(OriginsText, PrintsInTheUnitsChosen)
 {
     const Listed l;
     const auto area = resolve::asked_for(l.values, "floor area", l.resolved.effective.origins);
-    EXPECT_THAT(origins_text(area, l.resolved.effective.origins, quantity::PreferredUnits{"inch-pound"}),
+    EXPECT_THAT(origins_text(area, l.resolved.effective.origins, quantity::PreferredUnits{"inch-pound"}).laid_out(),
                 HasSubstr("215.3 ft2")); // 20 m2
 }
 

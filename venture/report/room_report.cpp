@@ -5,7 +5,7 @@
 #include <fmt/format.h>
 
 #include <venture/report/loads_report.hpp>
-#include <venture/report/text_table.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -36,8 +36,8 @@ std::string cause_in_words(balance::Forcing forcing)
 }
 
 /// One row a cause; what all have in common is the room's set-point, from which they count.
-std::string causes_text(const std::vector<loads::LoadCause>& causes, const char* what, double set_point_C,
-                        const PreferredUnits& units)
+Text causes_text(const std::vector<loads::LoadCause>& causes, const char* what, double set_point_C,
+                 const PreferredUnits& units)
 {
     if (causes.empty()) return {};
     TextTable table;
@@ -51,11 +51,11 @@ std::string causes_text(const std::vector<loads::LoadCause>& causes, const char*
     }
     table.add_rule();
     table.add_row({"sum: the day replayed with one cause at a time", units.number(sum, "power")});
-    return "\n" + table.text();
+    return "\n" + Text{std::move(table)};
 }
 
 /// Areas times U-values times temperature differences: what anyone can check with a pocket calculator.
-std::string by_hand_text(const RoomLoad& r, const PreferredUnits& units)
+Text by_hand_text(const RoomLoad& r, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Steady loss by hand", Align::left);
@@ -72,10 +72,10 @@ std::string by_hand_text(const RoomLoad& r, const PreferredUnits& units)
     table.add_rule();
     table.add_row({fmt::format("sum, room at {}", units.text(r.heating_room_C, "temperature")), "", "", "", "",
                    units.number(r.paper_W(), "power")});
-    return table.text() + "\nAreas run along wall centre lines and from floor to floor.\n";
+    return Text{std::move(table)} + "\nAreas run along wall centre lines and from floor to floor.\n";
 }
 
-std::string air_balance_text(const RoomLoad& r, const PreferredUnits& units)
+Text air_balance_text(const RoomLoad& r, const PreferredUnits& units)
 {
     const loads::AirBalance& b = r.cooling_balance;
     TextTable table;
@@ -98,16 +98,16 @@ std::string air_balance_text(const RoomLoad& r, const PreferredUnits& units)
         if (std::abs(w) >= 0.5) table.add_row({what, units.number(w, "power")});
     table.add_rule();
     table.add_row({"sensible cooling that balances it", units.number(b.total_W(), "power")});
-    return table.text();
+    return Text{std::move(table)};
 }
 
 } // namespace
 
-std::string room_text(const RoomLoad& r, const RoomCauses& causes, const quantity::OriginPool& origins,
-                      const PreferredUnits& units)
+Text room_text(const RoomLoad& r, const RoomCauses& causes, const quantity::OriginPool& origins,
+               const PreferredUnits& units)
 {
-    std::string out = fmt::format("{}{}{}\n", r.room, r.storey.empty() ? ", " : ", " + r.storey + ", ",
-                                  units.text(r.floor_area_m2, "area"));
+    Text out = fmt::format("{}{}{}\n", r.room, r.storey.empty() ? ", " : ", " + r.storey + ", ",
+                           units.text(r.floor_area_m2, "area"));
     if (r.typed)
         return out +
                fmt::format("Its loads were typed ({}): there is nothing to take apart.\n", origins.describe(r.origin));
@@ -121,9 +121,9 @@ std::string room_text(const RoomLoad& r, const RoomCauses& causes, const quantit
     if (r.heated) out += fmt::format("Heating set-point: {}\n", origins.describe(r.heating_setpoint_origin));
     if (r.cooled) out += fmt::format("Cooling set-point: {}\n", origins.describe(r.cooling_setpoint_origin));
     if (r.heated) {
-        out += fmt::format("\nHeating {} in winter design by the heat balance\n\n{}",
-                           units.text(r.heating_overruled ? r.heating_overruled->computed_W : r.heating_W, "power"),
-                           by_hand_text(r, units));
+        out += fmt::format("\nHeating {} in winter design by the heat balance\n\n",
+                           units.text(r.heating_overruled ? r.heating_overruled->computed_W : r.heating_W, "power")) +
+               by_hand_text(r, units);
         if (r.heating_up_W > 0.0)
             out += fmt::format("\nOf it {} is for {}; the peak is at {}-{} h\n", units.text(r.heating_up_W, "power"),
                                r.sets_back ? "coming back from the set-back"
@@ -131,16 +131,15 @@ std::string room_text(const RoomLoad& r, const RoomCauses& causes, const quantit
                                r.heating_when.clock_hour, r.heating_when.clock_hour + 1);
         out += causes_text(causes.heating, "Heating", r.heating_room_C, units);
         out += "\nThe heat balance differs from the sum by hand: it has one air and one radiant temperature, so walls "
-               "colder than the air "
-               "draw heat by\n"
+               "colder than the air draw heat by "
                "radiation from the others, and a set-point that holds the operative temperature needs warmer air.\n";
     }
     if (r.cooled) {
-        out += fmt::format("\nCooling {} ({} sensible, {} latent) in {}, outdoors {}, room air {}\n\n{}",
+        out += fmt::format("\nCooling {} ({} sensible, {} latent) in {}, outdoors {}, room air {}\n\n",
                            units.text(r.cooling_W, "power"), units.number(r.cooling_sensible_W, "power"),
                            units.number(r.cooling_latent_W, "power"), when_in_words(r.cooling_when),
-                           units.text(r.cooling_outdoor_C, "temperature"), units.text(r.cooling_air_C, "temperature"),
-                           air_balance_text(r, units));
+                           units.text(r.cooling_outdoor_C, "temperature"), units.text(r.cooling_air_C, "temperature")) +
+               air_balance_text(r, units);
         out += causes_text(causes.cooling, "Sensible cooling", r.cooling_setpoint_C, units);
         out += fmt::format("\nSensible cooling by itself is largest in {}: {}\n",
                            when_in_words(r.cooling_sensible_when), units.text(r.cooling_sensible_peak_W, "power"));

@@ -7,6 +7,7 @@
 #include <venture/loads/design_loads.hpp>
 #include <venture/loads/room_loads.hpp>
 #include <venture/quantity/preferred_units.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -17,7 +18,7 @@ struct RoomCauses {
 /// One room taken apart: what its loads are made of, steady loss line by line, and the air's balance in the hour of the
 /// cooling peak.
 /// @param origins  what the room's origins refer to
-[[nodiscard]] std::string room_text(const loads::RoomLoad& room, const RoomCauses& causes,
-                                    const quantity::OriginPool& origins, const quantity::PreferredUnits& units = {});
+[[nodiscard]] Text room_text(const loads::RoomLoad& room, const RoomCauses& causes, const quantity::OriginPool& origins,
+                             const quantity::PreferredUnits& units = {});
 
 } // namespace venture::report

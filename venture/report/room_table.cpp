@@ -5,7 +5,7 @@
 #include <fmt/format.h>
 
 #include <venture/quantity/units.hpp>
-#include <venture/report/text_table.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -64,25 +64,25 @@ TextTable empty_table(const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Room", Align::left);
-    table.add_column("Type", Align::left);
+    table.add_column("Type", Align::left, 4);
     add_column(table, "Area", "area", units);
-    add_column(table, "Volume", "volume", units);
-    add_column(table, "Walls out\ngross", "area", units);
-    add_column(table, "\nnet", "area", units);
-    add_column(table, "\nglass", "area", units);
-    table.add_column("\nglass\n%");
-    add_column(table, "Roof\ngross", "area", units);
-    add_column(table, "\nnet", "area", units);
-    add_column(table, "\nGround", "area", units);
-    add_column(table, "\nmean U", "heat_transfer", units);
-    add_column(table, "\nheat", "temperature", units);
-    add_column(table, "\ncool", "temperature", units);
-    table.add_column("Air\nleaks\n1/h");
-    table.add_column("\nby plan\n1/h");
-    add_column(table, "\n", "air_flow", units);
-    table.add_column("\npeople");
-    add_column(table, "\ngains", "power_per_area", units);
-    table.add_column("own/type/\ndefault");
+    add_column(table, "Volume", "volume", units, 5);
+    add_column(table, "Walls out\ngross", "area", units, 6);
+    add_column(table, "Walls out\nnet", "area", units, 3);
+    add_column(table, "Walls out\nglass", "area", units, 3);
+    table.add_column("Walls out\nglass\n%", Align::right, 7);
+    add_column(table, "Roof\ngross", "area", units, 6);
+    add_column(table, "Roof\nnet", "area", units, 4);
+    add_column(table, "\nGround", "area", units, 4);
+    add_column(table, "\nmean U", "heat_transfer", units, 2);
+    add_column(table, "Set-points\nheat", "temperature", units, 2);
+    add_column(table, "Set-points\ncool", "temperature", units, 2);
+    table.add_column("Air\nleaks\n1/h", Align::right, 3);
+    table.add_column("Air\nby plan\n1/h", Align::right, 5);
+    add_column(table, "Air\nby plan", "air_flow", units, 3);
+    table.add_column("\npeople", Align::right, 3);
+    add_column(table, "\ngains", "power_per_area", units, 3);
+    table.add_column("own/type/\ndefault", Align::right, 8);
     return table;
 }
 
@@ -145,7 +145,7 @@ std::vector<RoomSums> sums_of_rooms(const Building& b)
     return sums;
 }
 
-std::string rooms_text(const Building& b, const PreferredUnits& units)
+Text rooms_text(const Building& b, const PreferredUnits& units)
 {
     TextTable table = empty_table(units);
     RoomSums building;
@@ -175,9 +175,9 @@ std::string rooms_text(const Building& b, const PreferredUnits& units)
             if (rooms[s] > 0)
                 add_sum(table, fmt::format("{}: {}", b.storeys[s].name, counted(rooms[s])), storeys[s], units);
     if (all > 0) add_sum(table, "building: " + counted(all), building, units);
-    return table.text() +
+    return Text{std::move(table)} +
            fmt::format("Walls and roofs run to wall centre lines{}, gross and net of openings; floors over outdoor air "
-                       "count as walls;\nmean U of all that faces outdoors; air by plan and gains at full, sensible; "
+                       "count as walls; mean U of all that faces outdoors; air by plan and gains at full, sensible; "
                        "own/type/default counts who stated each value of use.\n\n",
                        b.dimensions == building::PlanDimensions::inside_faces
                            ? "; floor areas and volumes between inside faces, as typed"

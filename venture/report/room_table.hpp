@@ -7,6 +7,7 @@
 
 #include <venture/building/building.hpp>
 #include <venture/quantity/preferred_units.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -29,12 +30,12 @@ struct RoomSums {
 [[nodiscard]] std::vector<RoomSums> sums_of_rooms(const building::Building& building);
 
 /// The table, what its columns mean, and the values that rooms have over their type.
-[[nodiscard]] std::string rooms_text(const building::Building& building, const quantity::PreferredUnits& units);
+[[nodiscard]] Text rooms_text(const building::Building& building, const quantity::PreferredUnits& units);
 
 /// Profiles and calendars that something goes by: gains, set-points, air, shades. Indices into Building::calendars.
 [[nodiscard]] std::set<std::size_t> calendars_in_use(const building::Building& building);
 
 /// Full-load hours by month of every calendar that something goes by; nothing if all of them are constant.
-[[nodiscard]] std::string hours_text(const building::Building& building);
+[[nodiscard]] Text hours_text(const building::Building& building);
 
 } // namespace venture::report

@@ -8,7 +8,7 @@
 
 #include <venture/quantity/codes.hpp>
 #include <venture/report/loads_report.hpp>
-#include <venture/report/text_table.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -65,13 +65,13 @@ std::vector<std::string> choice_cells(const Selection& s, const PreferredUnits& 
 void add_choice_columns(TextTable& table, const PreferredUnits& units)
 {
     table.add_column("Product", Align::left);
-    add_column(table, "can do", "total_power", units);
+    add_column(table, "can do", "total_power", units, 2);
     table.add_column("full");
-    table.add_column("Runner-up: why it lost", Align::left);
-    table.add_column("Next down: why not", Align::left);
+    table.add_column("Runner-up: why it lost", Align::left, 3);
+    table.add_column("Next down: why not", Align::left, 4);
 }
 
-std::string units_text(const Sizing& s, const PreferredUnits& units)
+Text units_text(const Sizing& s, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Room", Align::left);
@@ -89,12 +89,12 @@ std::string units_text(const Sizing& s, const PreferredUnits& units)
         for (auto& cell : choice_cells(u, units)) row.push_back(std::move(cell));
         table.add_row(std::move(row));
     }
-    return table.text();
+    return Text{std::move(table)};
 }
 
 double diversity_of(const PlantSelection& p) { return p.circuits_diversity * p.plant_diversity; }
 
-std::string plants_text(const Sizing& s, const PreferredUnits& units)
+Text plants_text(const Sizing& s, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Plant", Align::left);
@@ -115,7 +115,7 @@ std::string plants_text(const Sizing& s, const PreferredUnits& units)
         for (auto& cell : choice_cells(p, units)) row.push_back(std::move(cell));
         table.add_row(std::move(row));
     }
-    return table.text();
+    return Text{std::move(table)};
 }
 
 std::string plant_notes(const Sizing& s, const PreferredUnits& units)
@@ -239,10 +239,10 @@ bool Sizing::met() const
     return std::ranges::all_of(units, &RoomSelection::met) && std::ranges::all_of(plants, &PlantSelection::met);
 }
 
-std::string size_text(const Sizing& s, const PreferredUnits& units)
+Text size_text(const Sizing& s, const PreferredUnits& units)
 {
     const auto typed = std::ranges::count_if(s.loads.rooms, &loads::RoomLoad::typed);
-    std::string out;
+    Text out;
     if (typed > 0)
         out += fmt::format("The loads of {} of {} rooms were TYPED, not computed.\n", typed, s.loads.rooms.size());
     out += circuits_text(s, units) + "\nTerminal units\n\n" + units_text(s, units) + "\nPlant\n\n" +

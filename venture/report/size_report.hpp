@@ -10,6 +10,7 @@
 #include <venture/loads/room_loads.hpp>
 #include <venture/plant/selection.hpp>
 #include <venture/quantity/preferred_units.hpp>
+#include <venture/report/text.hpp>
 #include <venture/services/services.hpp>
 #include <venture/terminal/selection.hpp>
 
@@ -26,7 +27,7 @@ struct Sizing {
     [[nodiscard]] bool met() const;
 };
 
-[[nodiscard]] std::string size_text(const Sizing& sizing, const quantity::PreferredUnits& units = {});
+[[nodiscard]] Text size_text(const Sizing& sizing, const quantity::PreferredUnits& units = {});
 [[nodiscard]] nlohmann::json size_json(const Sizing& sizing);
 
 /// What is not met, or was kept for another duty: one line each, with what to do.

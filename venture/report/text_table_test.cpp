@@ -25,5 +25,61 @@ TEST(TextTable, AlignsColumnsAndTrimsLineEnds)
 
 TEST(TextTable, OfNothingIsTwoEmptyLinesAtMost) { EXPECT_EQ(TextTable{}.text(), "\n"); }
 
+TextTable of_loads()
+{
+    TextTable t;
+    t.add_column("Room", Align::left);
+    t.add_column("Heating\nW");
+    t.add_column("Heating\nW/m2", Align::right, 3);
+    t.add_column("Why", Align::left, 2);
+    t.add_row({"Hall", "4200", "84", "because its walls are old and its windows are older"});
+    return t;
+}
+
+TEST(TextTable, PartsWordsWhereThereIsLittleRoom)
+{
+    EXPECT_EQ(of_loads().text(44), "Room  Heating        Why\n"
+                                   "            W  W/m2\n"
+                                   "--------------------------------------------\n"
+                                   "Hall     4200    84  because its walls are\n"
+                                   "                     old and its windows are\n"
+                                   "                     older\n");
+}
+
+TEST(TextTable, LeavesOutWhatIsWorthLeastAndSaysSo)
+{
+    const std::string narrow = of_loads().text(36);
+    EXPECT_NE(narrow.find("Left out for want of room: Heating\nW/m2 (--wide shows them)"), std::string::npos) << narrow;
+    EXPECT_NE(narrow.find("because"), std::string::npos);
+    const std::string narrower = of_loads().text(20);
+    EXPECT_EQ(narrower.find("because"), std::string::npos) << narrower;
+    EXPECT_NE(narrower.find("4200"), std::string::npos); // what stays, stays
+}
+
+TEST(TextTable, IsNoWiderThanItsPageWhateverItsCells)
+{
+    for (std::size_t width = 24; width < 90; ++width) {
+        const std::string text = of_loads().text(width);
+        for (std::size_t at = 0; at < text.size();) {
+            const std::size_t end = text.find('\n', at);
+            EXPECT_LE(end - at, width) << text;
+            at = end + 1;
+        }
+    }
+}
+
+TEST(TextTable, ShowsWhatWouldActOnATerminalAsMarks)
+{
+    TextTable t;
+    t.add_column("Room", Align::left);
+    t.add_column("W");
+    t.add_row({"\x1b[31mred\nHall\xe2\x80\xae", "1"});
+    t.add_row({"\xe6\xb8\xa9\xe5\xae\xa4", "22"}); // wide letters
+    EXPECT_EQ(t.text(), "Room                    W\n"
+                        "-------------------------\n"
+                        "\xe2\x90\x9b[31mred\xe2\x90\x8aHall<U+202E>   1\n"
+                        "\xe6\xb8\xa9\xe5\xae\xa4                   22\n");
+}
+
 } // namespace
 } // namespace venture::report

@@ -25,11 +25,11 @@ struct Case {
 TEST(Reports, ComeInInchPoundUnits)
 {
     const Case c;
-    const std::string check = check_text(c.building, c.inch_pound),
-                      loads = loads_text(c.building, c.design, c.inch_pound);
+    const std::string check = check_text(c.building, c.inch_pound).laid_out(),
+                      loads = loads_text(c.building, c.design, c.inch_pound).laid_out();
     EXPECT_THAT(check, HasSubstr("215.3")); // 20 m2
     for (const std::string& text :
-         {check, loads, room_text(c.design.loads.rooms[0], {}, c.building.origins, c.inch_pound)})
+         {check, loads, room_text(c.design.loads.rooms[0], {}, c.building.origins, c.inch_pound).laid_out()})
         for (const char* metric : {"degC", " m2", "W/m2", " kW", "L/s", " W\n"})
             EXPECT_THAT(text, Not(HasSubstr(metric))) << text;
     EXPECT_THAT(loads, HasSubstr("winter design 23.0 degF")); // -5 degC
@@ -39,7 +39,7 @@ TEST(Reports, ComeInInchPoundUnits)
 TEST(Reports, ComeInSiUnlessAsked)
 {
     const Case c;
-    const std::string loads = loads_text(c.building, c.design);
+    const std::string loads = loads_text(c.building, c.design).laid_out();
     EXPECT_THAT(loads, HasSubstr("winter design -5.0 degC"));
     EXPECT_THAT(loads, HasSubstr(PreferredUnits{}.number(c.design.loads.rooms[0].heating_W, "power")));
 }
@@ -48,7 +48,7 @@ TEST(Reports, TakeAnyMix)
 {
     Case c;
     c.inch_pound.choose("temperature", "degC");
-    const std::string loads = loads_text(c.building, c.design, c.inch_pound);
+    const std::string loads = loads_text(c.building, c.design, c.inch_pound).laid_out();
     EXPECT_THAT(loads, HasSubstr("winter design -5.0 degC"));
     EXPECT_THAT(loads, HasSubstr("ft2"));
 }

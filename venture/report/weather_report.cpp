@@ -6,7 +6,7 @@
 #include <nlohmann/json.hpp>
 
 #include <venture/report/climate_report.hpp>
-#include <venture/report/text_table.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -33,30 +33,30 @@ void add_period(TextTable& table, const std::string& name, const PeriodSummary& 
                    units.number(p.cooling_degree_days_K, "temperature_difference")});
 }
 
-std::string months_text(const climate::YearSummary& summary, const PreferredUnits& units)
+Text months_text(const climate::YearSummary& summary, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Weather year", Align::left);
     for (const char* what : {"mean\n", "mean\nhigh", "mean\nlow", "highest\n", "lowest\n"})
         add_column(table, what, "temperature", units);
-    table.add_column("rel.\nhum.\n%");
-    add_column(table, "humidity\n", "humidity_ratio", units);
+    table.add_column("rel.\nhum.\n%", Align::right, 4);
+    add_column(table, "humidity\n", "humidity_ratio", units, 3);
     for (const char* what : {"sun a\nday, flat", "beam,\nfacing it", "diffuse,\nflat"})
-        add_column(table, what, "irradiation", units);
-    add_column(table, "wind\n", "wind", units);
-    add_column(table, "cloud\n", "cloud_cover", units);
-    for (const char* what : {"degree-days\nheating", "\ncooling"})
-        add_column(table, what, "temperature_difference", units);
+        add_column(table, what, "irradiation", units, 2);
+    add_column(table, "wind\n", "wind", units, 3);
+    add_column(table, "cloud\n", "cloud_cover", units, 5);
+    for (const char* what : {"degree-days\nheating", "degree-days\ncooling"})
+        add_column(table, what, "temperature_difference", units, 2);
     for (std::size_t m = 0; m < 12; ++m)
         add_period(table, climate::month_name(static_cast<int>(m) + 1), summary.months[m], units);
     table.add_rule();
     add_period(table, "year", summary.year, units);
-    return table.text() + fmt::format("Degree-days of daily means below {} and above {}.\n",
-                                      units.text(summary.bases.heating_C, "temperature"),
-                                      units.text(summary.bases.cooling_C, "temperature"));
+    return Text{std::move(table)} + fmt::format("Degree-days of daily means below {} and above {}.\n",
+                                                units.text(summary.bases.heating_C, "temperature"),
+                                                units.text(summary.bases.cooling_C, "temperature"));
 }
 
-std::string extremes_text(const climate::DerivedConditions& derived, const PreferredUnits& units)
+Text extremes_text(const climate::DerivedConditions& derived, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Share of the year\nthat is hotter", Align::left);
@@ -72,8 +72,9 @@ std::string extremes_text(const climate::DerivedConditions& derived, const Prefe
         row.push_back(e.dry_bulb.wind_m_per_s ? units.number(*e.dry_bulb.wind_m_per_s, "wind") : "-");
         table.add_row(std::move(row));
     }
-    return table.text() + "Each with the mean of what came with it within half a kelvin. One year tells what was, not "
-                          "how rare it is.\n";
+    return Text{std::move(table)} +
+           "Each with the mean of what came with it within half a kelvin. One year tells what was, not "
+           "how rare it is.\n";
 }
 
 /// A key of [site] as it would be typed.
@@ -184,7 +185,7 @@ json weather_json(const WeatherFigures& w)
 
 } // namespace
 
-std::string weather_text(const WeatherFigures& weather, const PreferredUnits& units)
+Text weather_text(const WeatherFigures& weather, const PreferredUnits& units)
 {
     const std::string label =
         weather.year.synthetic ? "SYNTHETIC weather: made up, plausible, measured by nobody.\n" : "";
@@ -194,11 +195,11 @@ std::string weather_text(const WeatherFigures& weather, const PreferredUnits& un
 std::string derived_toml(const WeatherFigures& weather, const climate::Rarity& rarity)
 {
     const climate::WinterDesign& w = weather.derived.winter;
-    std::string out = fmt::format(
-        "# Design conditions derived from the weather year '{}'\n# ({}).\n"
-        "# Winter: warmer for {:g} % of the year. Cooling: hotter for {:g} % of each month. One year tells what was, "
-        "not how rare it is.\n# Keys of [site]: paste them there.\n",
-        weather.year.name, weather.year.source, 100.0 * rarity.winter, 100.0 * rarity.summer);
+    std::string out =
+        fmt::format("# Design conditions derived from the weather year '{}'\n# ({}).\n"
+                    "# Winter: warmer for {:g} % of the year; cooling: hotter for {:g} % of a month.\n"
+                    "# One year tells what was, not how rare it is.\n# Keys of [site]: paste them there.\n",
+                    weather.year.name, weather.year.source, 100.0 * rarity.winter, 100.0 * rarity.summer);
     out += key_line("", "winter_dry_bulb", w.dry_bulb_C, 1);
     if (w.dew_point_C) out += key_line("", "winter_dew_point", *w.dew_point_C, 1);
     if (w.wind_m_per_s) out += key_line("", "winter_wind", *w.wind_m_per_s, 1);

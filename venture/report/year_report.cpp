@@ -8,7 +8,7 @@
 
 #include <venture/climate/date.hpp>
 #include <venture/report/loads_report.hpp>
-#include <venture/report/text_table.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -35,23 +35,23 @@ MonthHeat sum_of(const RoomYear& room)
 
 bool cools(const BuildingYear& y) { return std::ranges::any_of(y.rooms, &RoomYear::cooled); }
 
-std::string rooms_table(const BuildingYear& y, bool leap, const PreferredUnits& units)
+Text rooms_table(const BuildingYear& y, bool leap, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("Room", Align::left);
     add_column(table, "Heating", "energy", units);
-    add_column(table, "largest", "power", units);
-    table.add_column("on", Align::left);
+    add_column(table, "largest", "power", units, 2);
+    table.add_column("on", Align::left, 5);
     if (cools(y)) {
         add_column(table, "Cooling", "energy", units);
-        add_column(table, "latent", "energy", units);
-        add_column(table, "largest", "power", units);
-        table.add_column("on", Align::left);
+        add_column(table, "latent", "energy", units, 4);
+        add_column(table, "largest", "power", units, 2);
+        table.add_column("on", Align::left, 5);
     }
-    table.add_column("too cold\nh");
-    table.add_column("too warm\nh");
-    add_column(table, "Coldest", "temperature", units);
-    add_column(table, "Warmest", "temperature", units);
+    table.add_column("too cold\nh", Align::right, 2);
+    table.add_column("too warm\nh", Align::right, 2);
+    add_column(table, "Coldest", "temperature", units, 3);
+    add_column(table, "Warmest", "temperature", units, 3);
     for (const RoomYear& r : y.rooms) {
         const MonthHeat heat = sum_of(r);
         const bool heated = r.heated && r.run.heating_peak_W > 0.0, cooled = r.cooled && r.run.cooling_peak_W > 0.0;
@@ -69,10 +69,10 @@ std::string rooms_table(const BuildingYear& y, bool leap, const PreferredUnits& 
                     units.number(r.run.coldest_C, "temperature"), units.number(r.run.warmest_C, "temperature")});
         table.add_row(std::move(row));
     }
-    return table.text();
+    return Text{std::move(table)};
 }
 
-std::string months_table(const BuildingYear& y, const PreferredUnits& units)
+Text months_table(const BuildingYear& y, const PreferredUnits& units)
 {
     TextTable table;
     table.add_column("All rooms", Align::left);
@@ -101,7 +101,7 @@ std::string months_table(const BuildingYear& y, const PreferredUnits& units)
     }
     table.add_rule();
     add("sum", all);
-    return table.text();
+    return Text{std::move(table)};
 }
 
 std::string peaks_text(const BuildingYear& y, bool leap, const PreferredUnits& units)
@@ -127,7 +127,7 @@ std::string how_text(const BuildingYear& y)
     if (y.unsettled_steps > 0)
         out += fmt::format("DO NOT USE: zones did not come to rest in {} steps\n", y.unsettled_steps);
     return out + "Too cold, too warm: hours at whose end a set-point is missed by more than 0.1 K. Supplies are "
-                 "unlimited where a room has no\nheating_limit or cooling_limit; times are local standard time; "
+                 "unlimited where a room has no heating_limit or cooling_limit; times are local standard time; "
                  "coldest and warmest are hour means of what "
                  "each room's set-points refer to.\n";
 }
@@ -140,14 +140,13 @@ std::string hour_of_year_in_words(std::size_t hour, bool leap)
     return fmt::format("{} {}-{} h", climate::in_words(climate::month_day(day, leap)), hour % 24, hour % 24 + 1);
 }
 
-std::string year_text(const building::Building& b, const BuildingYear& y, const PreferredUnits& units)
+Text year_text(const building::Building& b, const BuildingYear& y, const PreferredUnits& units)
 {
     const bool leap = y.first_day + y.days > 366;
     const auto day = [&](int number) { return climate::in_words(climate::month_day(number, leap)); };
-    std::string out =
-        loads_heading(b, units) + fmt::format("{} to {} of the weather year '{}'{}\n\n", day(y.first_day),
-                                              day(y.first_day + y.days - 1), y.weather,
-                                              y.synthetic ? ", SYNTHETIC: made up, measured by nobody" : "");
+    Text out = loads_heading(b, units) + fmt::format("{} to {} of the weather year '{}'{}\n\n", day(y.first_day),
+                                                     day(y.first_day + y.days - 1), y.weather,
+                                                     y.synthetic ? ", SYNTHETIC: made up, measured by nobody" : "");
     out += rooms_table(y, leap, units) + "\n";
     if (y.days > 31) out += months_table(y, units) + "\n";
     const bool by_calendar =

@@ -8,11 +8,12 @@
 #include <venture/building/building.hpp>
 #include <venture/loads/building_year.hpp>
 #include <venture/quantity/preferred_units.hpp>
+#include <venture/report/text.hpp>
 
 namespace venture::report {
 
-[[nodiscard]] std::string year_text(const building::Building& building, const loads::BuildingYear& year,
-                                    const quantity::PreferredUnits& units = {});
+[[nodiscard]] Text year_text(const building::Building& building, const loads::BuildingYear& year,
+                             const quantity::PreferredUnits& units = {});
 [[nodiscard]] nlohmann::json year_json(const building::Building& building, const loads::BuildingYear& year);
 /// The series asked for: a line an hour, SI, the unit in each heading.
 [[nodiscard]] std::string year_csv(const loads::BuildingYear& year, bool leap);
