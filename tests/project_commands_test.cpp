@@ -247,6 +247,35 @@ TEST_F(ProjectCommands, DrawsAGlazing)
     EXPECT_THAT(wrong.errors, HasSubstr("no glazing is called 'double'"));
 }
 
+TEST_F(ProjectCommands, TellMachinesOfARoomWhatTheyTellPeople)
+{
+    const json room = run_json("loads house --room Kitchen --json");
+    EXPECT_EQ(room["room"], "Kitchen");
+    double sum = 0.0;
+    for (const json& cause : room["heating"]["by_cause"]) sum += cause["load_W"].get<double>();
+    EXPECT_NEAR(sum, room["heating"]["load_W"].get<double>(), 5.0); // causes below a watt are not listed
+    const Ran unknown = run("loads house --room Kichen --json");
+    EXPECT_EQ(unknown.code, 2);
+    EXPECT_THAT(unknown.errors, HasSubstr("did you mean 'Kitchen'?"));
+}
+
+TEST_F(ProjectCommands, CheckTellsMachinesOfSetPointsWindowsAndBridges)
+{
+    const json all = run_json("check house --json");
+    const json& front = all["rooms"][0];
+    EXPECT_EQ(front["heating"]["setpoint_C"], 21.0);
+    EXPECT_THAT(front["heating"]["from"].get<std::string>(), HasSubstr("room type 'living'"));
+    EXPECT_TRUE(front["cooling"].is_null());
+    double glass_m2 = 0.0;
+    for (const json& s : all["surfaces"])
+        for (const json& o : s["openings"])
+            if (o["kind"] == "window") glass_m2 += o["area_m2"].get<double>();
+    double of_rooms_m2 = 0.0;
+    for (const json& r : all["rooms"]) of_rooms_m2 += r["glass_m2"].get<double>();
+    EXPECT_NEAR(glass_m2, of_rooms_m2, 1e-9);
+    EXPECT_FALSE(all["thermal_bridges"].empty());
+}
+
 TEST_F(ProjectCommands, ListTheLibraryThatShips)
 {
     const Ran r = run("library");

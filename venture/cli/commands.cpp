@@ -16,6 +16,7 @@
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/names.hpp>
+#include <venture/quantity/unknown_name.hpp>
 #include <venture/report/check_report.hpp>
 #include <venture/report/loads_report.hpp>
 #include <venture/report/model_origins.hpp>
@@ -76,38 +77,46 @@ ExitCode check(const CommonOptions& o, const CheckOptions& c)
     return finish(job, o);
 }
 
+namespace {
+
+/// One room taken apart.
+ExitCode loads_of_room(const Job& job, const CommonOptions& o, const std::string& room)
+{
+    const auto& all = job.design().loads.rooms;
+    const auto found = std::ranges::find(all, room, &loads::RoomLoad::room);
+    if (found == all.end()) {
+        std::vector<std::string> names;
+        for (const auto& r : all) names.push_back(r.room);
+        const quantity::Problem unknown = quantity::unknown_name("room", room, {}, names);
+        print_error(fmt::format("{}; {}\n", unknown.message, unknown.hint));
+        return ExitCode::bad_input;
+    }
+    report::RoomCauses causes;
+    if (const auto index = job.building()->find_room(room)) {
+        const loads::DesignOptions options{.step_s = 60.0 * o.step_min};
+        causes = {causes_of_heating(*job.building(), *index, *found, options),
+                  causes_of_cooling(*job.building(), *index, *found, options)};
+    }
+    if (o.json)
+        print_json(report::room_json(*found, causes, job.origins()), job);
+    else
+        print(report::room_text(*found, causes, job.origins(), job.units()) + "\n", o);
+    return finish(job, o, job.design().converged());
+}
+
+} // namespace
+
 ExitCode loads(const CommonOptions& o, const std::optional<std::string>& room, bool as_table)
 {
     Job job = open_and_compute(o);
     if (needs_building(job, "loads")) return ExitCode::bad_input;
-    if (o.json) {
+    if (!job.failed() && room) return loads_of_room(job, o, *room);
+    if (o.json)
         print_json(job.failed() ? json::object() : report::loads_json(*job.building(), job.design()), job);
-    } else if (!job.failed() && room) {
-        const auto& all = job.design().loads.rooms;
-        const auto found = std::ranges::find(all, *room, &loads::RoomLoad::room);
-        if (found == all.end()) {
-            std::vector<std::string> names;
-            for (const auto& r : all) names.push_back(r.room);
-            const auto near = quantity::nearest_name(*room, names);
-            print_error(fmt::format("no room is called '{}'{}; there are: {}\n", *room,
-                                    near ? fmt::format(" (did you mean '{}'?)", *near) : "",
-                                    quantity::listed(names, 40)));
-            return ExitCode::bad_input;
-        }
-        const auto index = job.building()->find_room(*room);
-        report::RoomCauses causes;
-        if (index) {
-            const loads::DesignOptions options{.step_s = 60.0 * o.step_min};
-            causes = {causes_of_heating(*job.building(), *index, *found, options),
-                      causes_of_cooling(*job.building(), *index, *found, options)};
-        }
-        print(report::room_text(*found, causes, job.origins(), job.units()) + "\n", o);
-    } else if (!job.failed()) {
-        if (as_table)
-            print(exchange::write_loads_table(job.design().loads));
-        else
-            print(report::loads_text(*job.building(), job.design(), job.units()) + libraries_in_words(job) + "\n", o);
-    }
+    else if (!job.failed() && as_table)
+        print(exchange::write_loads_table(job.design().loads));
+    else if (!job.failed())
+        print(report::loads_text(*job.building(), job.design(), job.units()) + libraries_in_words(job) + "\n", o);
     return finish(job, o, job.failed() || job.design().converged());
 }
 

@@ -5,7 +5,6 @@
 #include <set>
 
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 
 #include <venture/quantity/names.hpp>
 #include <venture/quantity/units.hpp>
@@ -18,7 +17,6 @@ namespace venture::report {
 using building::Attitude;
 using building::Building;
 using building::Neighbour;
-using nlohmann::json;
 using quantity::Kind;
 using quantity::PreferredUnits;
 
@@ -264,71 +262,6 @@ Text check_text(const Building& b, const PreferredUnits& units)
     out += films_text(b, units) + build_ups_text(b, units) + "\n" + windows_text(b, units) + shading_text(b, units) +
            bridges_text(b, units) + setbacks_text(b, units) + defaults_text(b, units);
     return out;
-}
-
-namespace {
-
-json overruled_json(const building::Room& room)
-{
-    json out = json::array();
-    for (const building::OverruledValue& v : room.overruled)
-        out.push_back({{"key", v.key}, {"own", v.own}, {"of_type", v.of_type}});
-    return out;
-}
-
-} // namespace
-
-json check_json(const Building& b)
-{
-    json rooms = json::array(), surfaces = json::array();
-    const std::vector<RoomSums> sums = sums_of_rooms(b);
-    for (std::size_t r = 0; r < b.rooms.size(); ++r) {
-        const building::Room& room = b.rooms[r];
-        const RoomSums& e = sums[r];
-        rooms.push_back(
-            {{"room", room.name},
-             {"type", room.type},
-             {"storey", b.storeys[room.storey].name},
-             {"floor_area_m2", room.floor_area_m2},
-             {"volume_m3", room.volume_m3},
-             {"left_out", room.left_out},
-             {"outside_wall_gross_m2", e.wall_gross_m2},
-             {"outside_wall_net_m2", e.wall_net_m2},
-             {"glass_m2", e.glass_m2},
-             {"roof_gross_m2", e.roof_gross_m2},
-             {"roof_net_m2", e.roof_net_m2},
-             {"ground_m2", e.ground_m2},
-             {"mean_u_W_per_m2K", e.mean_u_W_per_m2K()},
-             {"infiltration_per_h", room.use.infiltration_per_h.value},
-             {"outdoor_air_m3_per_s", room.outdoor_air_by_plan_m3_per_s()},
-             {"people", room.use.people.value},
-             {"over_its_type", overruled_json(room)},
-             {"gains_at_full_W", e.gains_W},
-             {"values",
-              {{"own", room.values_given}, {"type", room.values_by_type}, {"default", room.values_by_default}}}});
-    }
-    for (const building::Surface& s : b.surfaces)
-        surfaces.push_back(
-            {{"room", b.rooms[s.room].name},
-             {"surface", s.name},
-             {"beyond_room",
-              s.beyond.kind == building::Neighbour::Kind::room ? json(b.rooms[s.beyond.room].name) : json()},
-             {"gross_m2", s.gross_m2},
-             {"net_m2", s.net_m2()},
-             {"azimuth_deg", s.azimuth_deg},
-             {"tilt_deg", s.tilt_deg},
-             {"build_up", b.build_ups[s.build_up].layers.name},
-             {"half_each_way", s.other_half.has_value()},
-             {"u_W_per_m2K", building::u_value(b, s)}});
-    json calendars = json::array();
-    const std::set<std::size_t> used = calendars_in_use(b);
-    for (std::size_t i = 0; i < b.calendars.size(); ++i) {
-        const calendar::Calendar& c = b.calendars[i];
-        json months = json::array();
-        for (int month = 1; month <= 12; ++month) months.push_back(calendar::full_load_hours(c, month, b.project.year));
-        calendars.push_back({{"calendar", c.name}, {"used", used.contains(i)}, {"full_load_h_by_month", months}});
-    }
-    return {{"rooms", rooms}, {"surfaces", surfaces}, {"year", b.project.year}, {"calendars", calendars}};
 }
 
 } // namespace venture::report

@@ -184,6 +184,8 @@ json overruled_json(const loads::Overruled& over, const quantity::OriginPool& or
     return {{"computed_W", over.computed_W}, {"reason", over.reason}, {"from", origins.describe(over.origin)}};
 }
 
+} // namespace
+
 json room_json(const RoomLoad& r, const quantity::OriginPool& origins)
 {
     json out = {{"room", r.room}, {"storey", r.storey}, {"floor_area_m2", r.floor_area_m2}, {"origin", said_by(r)}};
@@ -222,8 +224,6 @@ json room_json(const RoomLoad& r, const quantity::OriginPool& origins)
     }
     return out;
 }
-
-} // namespace
 
 std::string when_in_words(const loads::When& when)
 {

@@ -18,6 +18,8 @@ namespace venture::report {
 [[nodiscard]] Text loads_text(const building::Building& building, const loads::DesignLoads& design,
                               const quantity::PreferredUnits& units = {});
 [[nodiscard]] nlohmann::json loads_json(const building::Building& building, const loads::DesignLoads& design);
+/// Of one room, as it stands there. @param origins  what its origins refer to
+[[nodiscard]] nlohmann::json room_json(const loads::RoomLoad& room, const quantity::OriginPool& origins);
 
 /// "July 15-16 h", "winter design".
 [[nodiscard]] std::string when_in_words(const loads::When& when);

@@ -3,6 +3,7 @@
 #include <cmath>
 
 #include <fmt/format.h>
+#include <nlohmann/json.hpp>
 
 #include <venture/report/loads_report.hpp>
 #include <venture/report/text.hpp>
@@ -147,6 +148,18 @@ Text room_text(const RoomLoad& r, const RoomCauses& causes, const quantity::Orig
     if (!r.heated && !r.cooled)
         out += fmt::format("Neither heated nor cooled: its air floats between {} (winter design) and {}\n",
                            units.text(r.lowest_air_C, "temperature"), units.text(r.highest_air_C, "temperature"));
+    return out;
+}
+
+nlohmann::json room_json(const RoomLoad& r, const RoomCauses& causes, const quantity::OriginPool& origins)
+{
+    nlohmann::json out = room_json(r, origins);
+    const auto add = [&](const char* what, const std::vector<loads::LoadCause>& list) {
+        for (const loads::LoadCause& c : list)
+            out[what]["by_cause"].push_back({{"cause", cause_in_words(c.forcing)}, {"load_W", c.load_W}});
+    };
+    add("heating", causes.heating);
+    add("cooling", causes.cooling);
     return out;
 }
 

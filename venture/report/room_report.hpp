@@ -4,7 +4,9 @@
 #include <string>
 #include <vector>
 
+#include <nlohmann/json_fwd.hpp>
 #include <venture/loads/design_loads.hpp>
+
 #include <venture/loads/room_loads.hpp>
 #include <venture/quantity/preferred_units.hpp>
 #include <venture/report/text.hpp>
@@ -20,5 +22,9 @@ struct RoomCauses {
 /// @param origins  what the room's origins refer to
 [[nodiscard]] Text room_text(const loads::RoomLoad& room, const RoomCauses& causes, const quantity::OriginPool& origins,
                              const quantity::PreferredUnits& units = {});
+
+/// The same for machines: the room as among all loads, and its causes.
+[[nodiscard]] nlohmann::json room_json(const loads::RoomLoad& room, const RoomCauses& causes,
+                                       const quantity::OriginPool& origins);
 
 } // namespace venture::report

@@ -17,8 +17,8 @@ public:
     {
         if (!lines.empty()) blocks_.emplace_back(std::move(lines));
     }
-    Text(const char* lines) : Text{std::string{lines}} {}  // NOLINT(google-explicit-constructor)
-    Text(TextTable table) : blocks_{std::move(table)} {}   // NOLINT(google-explicit-constructor)
+    Text(const char* lines) : Text{std::string{lines}} {} // NOLINT(google-explicit-constructor)
+    Text(TextTable table) : blocks_{std::move(table)} {}  // NOLINT(google-explicit-constructor)
 
     Text& operator+=(Text more);
     friend Text operator+(Text a, Text b)
