@@ -70,6 +70,21 @@ protected:
     fs::path folder;
 };
 
+TEST_F(CommandLine, OffersTheNearestCommandOptionAndKey)
+{
+    const auto told = [&](const std::string& arguments) {
+        const Ran r = run(arguments);
+        EXPECT_EQ(r.code, 2) << arguments;
+        return r.errors;
+    };
+    EXPECT_THAT(told("load demo"), HasSubstr("'load': did you mean 'loads'?"));
+    EXPECT_THAT(told("loads demo --jsn"), HasSubstr("'--jsn': did you mean '--json'?"));
+    EXPECT_THAT(told("draw plam demo"), HasSubstr("'plam': did you mean 'plan'?"));
+    EXPECT_THAT(told("loads"), Not(HasSubstr("did you mean")));
+    EXPECT_THAT(told("explain setback"), HasSubstr("heating_setback"));
+    EXPECT_THAT(told("explain heigth"), HasSubstr("did you mean 'height'?"));
+}
+
 TEST_F(CommandLine, HelpsANewcomer)
 {
     const Ran r = run("--help");

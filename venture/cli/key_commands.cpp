@@ -44,10 +44,17 @@ ExitCode no_such_name(const std::string& name, const building::Building* buildin
         std::ranges::copy(fabric_names(*building), std::back_inserter(names));
         std::ranges::copy(calendar_names(*building), std::back_inserter(names));
     }
+    std::vector<std::string> holding; // a part of a name is easier to remember than the whole
+    for (const std::string& n : names)
+        if (n.find('/') == std::string::npos && std::ranges::find(holding, n) == holding.end() &&
+            quantity::lower_case(n).find(quantity::lower_case(name)) != std::string::npos)
+            holding.push_back(n);
     const auto near = quantity::nearest_name(name, names);
-    print_error(fmt::format("no key{} is called '{}'{}; all keys are in docs/keys.md\n",
+    print_error(fmt::format("no key{} is called '{}'; {}\n",
                             building != nullptr ? ", no build-up, no glazing and no profile" : "", name,
-                            near ? fmt::format(" (did you mean '{}'?)", *near) : ""));
+                            !holding.empty() ? fmt::format("did you mean {}?", quantity::listed(holding, 8))
+                            : near           ? fmt::format("did you mean '{}'?", *near)
+                                             : "all keys are in docs/keys.md"));
     return ExitCode::bad_input;
 }
 

@@ -12,6 +12,7 @@
 
 #include <venture/cli/about.hpp>
 #include <venture/cli/commands.hpp>
+#include <venture/cli/nearest_argument.hpp>
 #include <venture/cli/picture_kind.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/project/write_table.hpp>
@@ -54,7 +55,7 @@ public:
             std::ostringstream out, err;
             const int code = app_.exit(wrong, out, err);
             cli::print(report::Text{out.str()}, common_);
-            cli::print_error(err.str());
+            cli::print_error(code == 0 ? err.str() : cli::with_nearest(err.str(), app_, {argv + 1, argv + argc}));
             return code == 0 ? 0 : static_cast<int>(ExitCode::bad_input);
         }
         return static_cast<int>(command_());
