@@ -203,7 +203,7 @@ std::string what_to_try(const std::string& at)
         {fmt::format("venture check {} --origins \"room/Boat hall\"", at), "where each of its values came from"},
     };
     return fmt::format("Wrote {}: project.toml, loads.csv and monthly_means.csv (the input), schema/ (for editors), "
-                       "results/ (check, loads,\nsize, climate as text, JSON and CSV; plan and climate as SVG, PNG and "
+                       "results/ (check, loads, size, climate as text, JSON and CSV; plan and climate as SVG, PNG and "
                        "PDF).\n",
                        at) +
            next_commands(commands);
