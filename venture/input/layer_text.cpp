@@ -40,6 +40,23 @@ std::optional<double> in_si(const Measure& m, Kind kind)
     return std::nullopt;
 }
 
+/// "R-38 loft wool", "RSI 6.7 loft wool" as resistance and name.
+std::optional<LayerWords> by_r_value(std::string_view text)
+{
+    if (!text.starts_with('R')) return std::nullopt;
+    for (auto blank = text.find(' '); blank != std::string_view::npos; blank = text.find(' ', blank + 1)) {
+        const auto r = quantity::parse_quantity(text.substr(0, blank), Kind::resistance);
+        const double* si = std::get_if<double>(&r);
+        if (si == nullptr) continue;
+        LayerWords out;
+        out.is_resistance = true;
+        out.resistance_m2K_per_W = *si;
+        out.name = std::string{trimmed(text.substr(blank))};
+        return out;
+    }
+    return std::nullopt;
+}
+
 /// Where a word stands before a number: materials may have "with" in their names, but no number behind it.
 std::size_t find_before_number(std::string_view text, std::string_view word)
 {
@@ -156,6 +173,7 @@ std::optional<ThicknessAndName> thickness_and_name(std::string_view text)
 std::variant<LayerWords, LayerProblem> parse_layer(std::string_view text)
 {
     if (const auto range = range_of(text)) return tapered_layer(*range, text);
+    if (auto layer = by_r_value(text)) return *layer;
     const auto m = measure(text);
     if (!m || m->rest.empty())
         return LayerProblem{fmt::format("'{}' is no layer; expected {}", text.substr(0, 60), expected), {}};

@@ -40,6 +40,17 @@ TEST(LayerText, SaysAResistance)
     EXPECT_DOUBLE_EQ(l.resistance_m2K_per_W, 0.18);
 }
 
+TEST(LayerText, SaysAnRValue)
+{
+    for (const char* text : {"R-38 loft wool", "R 38 loft wool"}) {
+        const LayerWords l = layer(text);
+        EXPECT_TRUE(l.is_resistance) << text;
+        EXPECT_NEAR(l.resistance_m2K_per_W, 6.692, 1e-3) << text;
+        EXPECT_EQ(l.name, "loft wool") << text;
+    }
+    EXPECT_DOUBLE_EQ(layer("RSI 6.7 loft wool").resistance_m2K_per_W, 6.7);
+}
+
 TEST(LayerText, SaysAGapAndHowItsAirMoves)
 {
     EXPECT_EQ(layer("50 mm air gap").gap->ventilation, fabric::Ventilation::none);

@@ -6,6 +6,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/quantity/compound.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/quantity/unit_table.hpp>
@@ -163,8 +164,10 @@ std::string quantity_pattern(Kind kind)
             rest.remove_prefix(std::min(bar + 1, rest.size()));
         }
     }
-    const std::string number = R"(^\s*[+-]?([0-9]+\.?[0-9]*|\.[0-9]+)([eE][+-]?[0-9]+)?\s*)";
-    return number + (spellings.empty() ? "$" : "(" + spellings + R"()?\s*$)");
+    std::string one = R"([+-]?([0-9]+\.?[0-9]*|\.[0-9]+)([eE][+-]?[0-9]+)?\s*)";
+    if (!spellings.empty()) one += "(" + spellings + ")?";
+    const std::string compound = compound_pattern(kind);
+    return R"(^\s*)" + (compound.empty() ? one : "(" + one + "|" + compound + ")") + R"(\s*$)";
 }
 
 std::optional<LeadingNumber> leading_number(std::string_view text)
@@ -199,6 +202,7 @@ double from_si(double si, std::string_view symbol, Kind kind)
 
 std::variant<double, QuantityProblem> parse_quantity(std::string_view text, Kind kind)
 {
+    if (const auto compound = compound_quantity(text, kind)) return *compound;
     const auto number = leading_number(text);
     const auto found = [&] { return fmt::format("'{}'", trimmed(text).substr(0, 60)); };
     if (!number) return QuantityProblem{found(), typing_rule(kind), {}};

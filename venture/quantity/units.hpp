@@ -72,7 +72,7 @@ struct QuantityProblem {
     std::string hint;     ///< nearest unit or what to do; may be empty
 };
 
-/// Reads "2.4 m", "68 degF", "350 cfm", "12.5 %"; a bare number is in the plain unit of the kind. Superscripts, degree
+/// Reads "2.4 m", "68 degF", "350 cfm", "12.5 %", "4 ft 6 in" and "R-38"; a bare number is in the plain unit of the kind. Superscripts, degree
 /// signs and common other spellings of a unit are understood.
 /// @returns the value in SI (temperatures in degC, fractions as 0..1, hours in h), or why not
 [[nodiscard]] std::variant<double, QuantityProblem> parse_quantity(std::string_view text, Kind kind);

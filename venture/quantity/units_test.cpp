@@ -162,13 +162,40 @@ TEST(ParseQuantityRefuses, ConversionsThatNeedMoreThanANumber)
     EXPECT_NE(refusal("35 dB LwA", Kind::sound_pressure).hint.find("spectrum"), std::string::npos);
 }
 
+TEST(ParseQuantity, ReadsFeetAndInchesTogether)
+{
+    const auto metres = [](std::string_view text) { return std::get<double>(parse_quantity(text, Kind::length)); };
+    for (const char* text : {"4 ft 6 in", "4' 6\"", "4'-6\"", "4ft6in", " 4 feet 6 inches ", "4 ft 5 2/2 in"})
+        EXPECT_NEAR(metres(text), 1.3716, 1e-12) << text;
+    EXPECT_NEAR(metres("4'-6 1/2\""), 1.3843, 1e-12);
+    EXPECT_NEAR(metres("-2 ft 3 in"), -0.6858, 1e-12);
+    EXPECT_NEAR(metres("9 ft"), 2.7432, 1e-12);
+    for (const char* text : {"4 ft 13 in", "4 ft 6", "4 ft 6 in 2", "4 ft -6 mm", "4 in 6 ft", "4 ft 6 1/0 in"})
+        EXPECT_FALSE(std::holds_alternative<double>(parse_quantity(text, Kind::length))) << text;
+}
+
+TEST(ParseQuantity, ReadsRValues)
+{
+    const auto si = [](std::string_view text) { return std::get<double>(parse_quantity(text, Kind::resistance)); };
+    for (const char* text : {"R-38", "R 38", "R38"}) {
+        EXPECT_NEAR(si(text), 6.6922, 1e-4) << text; // 38 h.ft2.F/Btu
+        EXPECT_NEAR(si(text), si("38 h.ft2.F/Btu"), 1e-9) << text;
+    }
+    EXPECT_DOUBLE_EQ(si("RSI 6.7"), 6.7);
+    EXPECT_DOUBLE_EQ(si("RSI-6.7"), 6.7);
+    for (const char* text : {"R", "R-", "R-38 m2K/W", "RSI", "r-38"})
+        EXPECT_FALSE(std::holds_alternative<double>(parse_quantity(text, Kind::resistance))) << text;
+}
+
 TEST(QuantityPattern, AcceptsWhatIsReadAndNothingElse)
 {
     for (const Kind kind : all_kinds()) {
         const std::regex pattern{quantity_pattern(kind)};
         for (const Kind other : all_kinds())
             for (const std::string& symbol : unit_symbols(other))
-                for (const std::string& text : {"1.5 " + symbol, "-2" + symbol, " +3e2  " + symbol + " ", symbol}) {
+                for (const std::string& text :
+                     {"1.5 " + symbol, "-2" + symbol, " +3e2  " + symbol + " ", symbol, "4 ft 6 " + symbol,
+                      "4'-6 1/2" + symbol, "R-" + symbol, std::string{"R-38"}, std::string{"RSI 6.7"}}) {
                     const bool read = std::holds_alternative<double>(parse_quantity(text, kind));
                     EXPECT_EQ(std::regex_match(text, pattern), read) << name_of(kind) << ": " << text;
                 }

@@ -143,7 +143,9 @@ std::string quantities_page()
 {
     std::string out =
         "\n## Quantities and their units\n\nThe first unit is the plain one. Superscripts, degree signs and "
-        "brackets may be typed as usual: `W/(m\u00b2K)`, `21 \u00b0C`.\n\n| quantity | units | SI prints | "
+        "brackets may be typed as usual: `W/(m\u00b2K)`, `21 \u00b0C`. Lengths may be feet and inches (`4 ft 6 in`, "
+        "`4'-6 1/2\"`), "
+        "resistances R-values (`R-38`, `RSI 6.7`).\n\n| quantity | units | SI prints | "
         "inch-pound prints |\n| --- | --- | --- | --- |\n";
     const PreferredUnits si, inch_pound{"inch-pound"};
     for (const Kind kind : quantity::all_kinds()) {
