@@ -17,9 +17,10 @@ struct CommonOptions {
     std::vector<std::string> changes{}; ///< "key/path=value"
     std::string units{};                ///< "inch-pound", "power=kW,air_flow=cfm"; over the project's
     bool json = false;
-    bool wide = false;    ///< text is as wide as it gets
-    bool strict = false;  ///< warnings make the exit code 1
-    bool verbose = false; ///< what is being done is told on stderr
+    bool wide = false;     ///< text is as wide as it gets
+    bool accepted = false; ///< accepted findings are listed
+    bool strict = false;   ///< warnings make the exit code 1
+    bool verbose = false;  ///< what is being done is told on stderr
     double step_min = 10.0;
 };
 

@@ -74,6 +74,7 @@ private:
                            "print in these units: SI, inch-pound, or single ones over that: inch-pound,air_flow=L/s");
         add_wide(command);
         if (json) command.add_flag("--json", common_.json, "for machines: results and problems as JSON");
+        command.add_flag("--accepted", common_.accepted, "list the findings that are accepted");
         command.add_flag("--strict", common_.strict, "warnings make the exit code 1");
     }
 

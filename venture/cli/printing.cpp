@@ -103,7 +103,7 @@ void print_messages(const std::string& text)
     std::fwrite(text.data(), 1, text.size(), stderr);
 }
 
-std::string problems_in_words(const Job& job)
+std::string problems_in_words(const Job& job, bool list_accepted)
 {
     constexpr std::size_t most_of_a_code = 50; // more of one kind tell nothing new; --json has them all
     const project::Findings all = job.findings();
@@ -116,8 +116,12 @@ std::string problems_in_words(const Job& job)
     for (const auto& [code, count] : groups_of)
         if (count > most_of_a_code)
             out += fmt::format("{} more of {}; --json lists them all\n", count - most_of_a_code, code);
-    if (!all.accepted.empty()) out += "Accepted findings\n";
-    for (const project::AcceptedFinding& a : all.accepted)
+    if (!all.accepted.empty())
+        out += list_accepted
+                   ? "Accepted findings\n"
+                   : fmt::format("{} accepted; --accepted lists {}\n", counted(std::ssize(all.accepted), "finding"),
+                                 all.accepted.size() == 1 ? "it" : "them");
+    for (const project::AcceptedFinding& a : list_accepted ? all.accepted : std::vector<project::AcceptedFinding>{})
         out += fmt::format("  {} {}\n    accepted by {}: {}\n", a.finding.code, project::printable(a.finding.message),
                            project::printable(a.by), project::printable(a.reason));
     const std::string open = sums(all.open);
@@ -236,7 +240,7 @@ std::string next_commands(const std::vector<std::pair<std::string, std::string>>
 
 ExitCode finish(const Job& job, const CommonOptions& o, bool met)
 {
-    if (!o.json) print_messages(problems_in_words(job));
+    if (!o.json) print_messages(problems_in_words(job, o.accepted));
     if (job.failed()) return ExitCode::bad_input;
     if (!o.json) print_messages(marks_in_words(job));
     const auto open = job.findings().open;

@@ -22,8 +22,9 @@ void print_error(const report::Text& text);
 /// The same, laid out already.
 void print_messages(const std::string& text);
 
-/// Everything found, in the order of the files, what is accepted at the end; colours only on a terminal.
-[[nodiscard]] std::string problems_in_words(const Job& job);
+/// Everything found, in the order of the files; colours only on a terminal. What is accepted is counted at the end.
+/// @param list_accepted  and listed
+[[nodiscard]] std::string problems_in_words(const Job& job, bool list_accepted = false);
 /// Lines to accept open warnings by.
 [[nodiscard]] std::string marks_in_words(const Job& job);
 /// Adds "problems", "accepted" and "libraries" to a document and prints it.

@@ -2,6 +2,8 @@
 /// What a user has given of a building: optional values, each with its origin. Made from files, from code, or both;
 /// resolve() turns it into a complete Building.
 
+#include <functional>
+#include <map>
 #include <string>
 #include <vector>
 
@@ -59,7 +61,8 @@ struct Input {
     std::vector<KeptInput> kept{};
     LoadsInput loads{};
     MethodInput method{};
-    std::vector<std::string> offered{}; ///< names that a library has beside these, for whoever misspells one
+    /// Names that a library has beside these, by table, for whoever misspells one.
+    std::map<std::string, std::vector<std::string>, std::less<>> offered{};
     quantity::OriginPool origins{};
     /// Its tables, in the order of their page.
     [[nodiscard]] static const quantity::RecordSpec& spec();

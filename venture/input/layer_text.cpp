@@ -23,8 +23,23 @@ struct Measure {
     std::string_view unit{}, rest{};
 };
 
+/// A quantity of one word or more before a name.
+/// @param with  what stands in it
+std::optional<std::pair<double, std::string_view>> words_then_name(std::string_view text, Kind kind, char with = ' ')
+{
+    for (auto blank = text.find(' '); blank != std::string_view::npos; blank = text.find(' ', blank + 1)) {
+        const std::string_view words = text.substr(0, blank);
+        if (with != ' ' && words.find(with) == std::string_view::npos) continue;
+        const auto read = quantity::parse_quantity(words, kind);
+        if (const double* si = std::get_if<double>(&read)) return std::pair{*si, trimmed(text.substr(blank))};
+    }
+    return std::nullopt;
+}
+
 std::optional<Measure> measure(std::string_view text)
 {
+    if (const auto inches = words_then_name(text, Kind::length, '/')) // "3 1/2 in batts"
+        return Measure{inches->first, quantity::plain_unit(Kind::length), inches->second};
     const auto typed = quantity::leading_number(text);
     if (!typed) return std::nullopt;
     const std::string_view rest = trimmed(typed->rest);
@@ -44,17 +59,13 @@ std::optional<double> in_si(const Measure& m, Kind kind)
 std::optional<LayerWords> by_r_value(std::string_view text)
 {
     if (!text.starts_with('R')) return std::nullopt;
-    for (auto blank = text.find(' '); blank != std::string_view::npos; blank = text.find(' ', blank + 1)) {
-        const auto r = quantity::parse_quantity(text.substr(0, blank), Kind::resistance);
-        const double* si = std::get_if<double>(&r);
-        if (si == nullptr) continue;
-        LayerWords out;
-        out.is_resistance = true;
-        out.resistance_m2K_per_W = *si;
-        out.name = std::string{trimmed(text.substr(blank))};
-        return out;
-    }
-    return std::nullopt;
+    const auto read = words_then_name(text, Kind::resistance);
+    if (!read) return std::nullopt;
+    LayerWords out;
+    out.is_resistance = true;
+    out.resistance_m2K_per_W = read->first;
+    out.name = std::string{read->second};
+    return out;
 }
 
 /// Where a word stands before a number: materials may have "with" in their names, but no number behind it.

@@ -49,6 +49,9 @@ TEST(LayerText, SaysAnRValue)
         EXPECT_EQ(l.name, "loft wool") << text;
     }
     EXPECT_DOUBLE_EQ(layer("RSI 6.7 loft wool").resistance_m2K_per_W, 6.7);
+    EXPECT_NEAR(layer("3 1/2 in batts").thickness_m, 0.0889, 1e-12);
+    EXPECT_NEAR(layer("1/2 in plasterboard").thickness_m, 0.0127, 1e-12);
+    EXPECT_EQ(layer("1/2\" plasterboard").name, "plasterboard");
 }
 
 TEST(LayerText, SaysAGapAndHowItsAirMoves)

@@ -59,7 +59,7 @@ const RecordSpec& RoomInput::spec()
                  &T::perimeter},
                 text_key("perimeter_on", &T::perimeter_on,
                          "sides of the compass along which the zones lie, with perimeter"),
-                {number("height", Kind::length, 1.5, 100,
+                {number("height", Kind::length, 0.3, 100,
                         "floor to ceiling; the storey's unless typed, or as high as the slopes go"),
                  &T::height},
                 {number("ceiling_void", Kind::length, 0, 10,

@@ -29,7 +29,7 @@ const RecordSpec& StoreyInput::spec()
     static const RecordSpec all = RecordSpec::of<T>({
         name_key<T>("what rooms call it"),
         {must(number("level", Kind::length, -200, 1000, "of the floor above the project's zero")), &T::level},
-        {must(number("height", Kind::length, 1.5, 50, "floor to floor")), &T::height},
+        {must(number("height", Kind::length, 0.3, 50, "floor to floor; a crawl space is a low storey")), &T::height},
         {naming("repeats", {"storey"},
                 "a storey whose rooms stand here as well, called \"Office (second)\"; what is typed for a room of "
                 "that name goes before"),

@@ -142,7 +142,7 @@ void take_from_library(input::Input& own, quantity::Problems& problems, LibraryF
     for (const quantity::Nested& table : input::Input::spec().nested()) {
         const quantity::ConstRecords held = quantity::ConstRecord{library}.records(table);
         for (std::size_t i = 0; table.in_library && i < held.size(); ++i)
-            if (const Given<std::string>* called = quantity::name_of(held[i])) own.offered.push_back(**called);
+            if (const Given<std::string>* called = quantity::name_of(held[i])) own.offered[std::string{table.name}].push_back(**called);
     }
 }
 

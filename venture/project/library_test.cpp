@@ -84,7 +84,7 @@ TEST(ShippedLibrary, GivesTheRoomTypesOfTheProjectsRegion)
     const input::Input europe = taken("[project]\nregion = \"Europe\"\n" + room);
     ASSERT_THAT(names(europe.room_types), testing::ElementsAre("office"));
     EXPECT_EQ(*europe.room_types[0].use.lighting, 8.0);
-    EXPECT_THAT(europe.offered, testing::Contains("office (North America)"));
+    EXPECT_THAT(europe.offered.at("room_type"), testing::Contains("office (North America)"));
     EXPECT_THAT(names(taken(room).room_types), testing::IsEmpty()); // no region, no types
     const input::Input other =
         taken("[project]\nregion = \"Europe\"\n[[room]]\nname = \"A\"\ntype = \"office (North America)\"\n");

@@ -43,21 +43,37 @@ double take_fraction(std::string_view& text)
     return above / below;
 }
 
+constexpr double foot_m = 0.3048, inch_m = 0.0254;
+
+/// "6", "6 1/2" or "1/2" and a word for inches, to the end.
+std::optional<double> inches_m(std::string_view text)
+{
+    if (text.empty() || !is_digit(text.front())) return std::nullopt;
+    double inches_alone = take_fraction(text);
+    if (inches_alone == 0.0) {
+        const auto whole = leading_number(text);
+        if (!whole) return std::nullopt;
+        text = whole->rest;
+        if (text.starts_with('-')) text = trimmed(text.substr(1)); // 3-1/2"
+        inches_alone = whole->value + take_fraction(text);
+    }
+    if (!take(text, inches) || !text.empty()) return std::nullopt;
+    return inches_alone * inch_m;
+}
+
 std::optional<double> feet_and_inches(std::string_view text)
 {
-    constexpr double foot_m = 0.3048, inch_m = 0.0254, a_foot = 12.0;
+    text = trimmed(text);
+    if (text.find('/') != std::string_view::npos)
+        if (const auto alone = inches_m(text)) return alone;
     const auto whole = leading_number(text);
     if (!whole) return std::nullopt;
     std::string_view rest = whole->rest;
     if (!take(rest, feet)) return std::nullopt;
     if (rest.starts_with('-')) rest = trimmed(rest.substr(1)); // 4'-6"
-    if (rest.empty() || !is_digit(rest.front())) return std::nullopt;
-    const auto more = leading_number(rest);
-    if (!more) return std::nullopt;
-    rest = more->rest;
-    const double beside = more->value + take_fraction(rest);
-    if (!take(rest, inches) || !rest.empty() || beside >= a_foot) return std::nullopt;
-    return whole->value * foot_m + std::copysign(beside * inch_m, whole->value);
+    const auto beside = inches_m(rest);
+    if (!beside || *beside >= foot_m) return std::nullopt;
+    return whole->value * foot_m + std::copysign(*beside, whole->value);
 }
 
 std::optional<double> r_value(std::string_view text)
@@ -91,10 +107,12 @@ std::optional<double> compound_quantity(std::string_view text, Kind kind)
 
 std::string compound_pattern(Kind kind)
 {
-    const std::string number = R"([0-9]+\.?[0-9]*([eE][+-]?[0-9]+)?)";
+    const std::string number = R"([0-9]+\.?[0-9]*([eE][+-]?[0-9]+)?)", fraction = R"([0-9]+/[0-9]+)",
+                      word = R"(\s*(inches|inch|in|"))";
     if (kind == Kind::length)
-        return R"([+-]?([0-9]+\.?[0-9]*|\.[0-9]+)([eE][+-]?[0-9]+)?\s*(feet|foot|ft|')\s*-?\s*)" + number +
-               R"(\s*([0-9]+/[0-9]+)?\s*(inches|inch|in|"))";
+        return R"(([+-]?([0-9]+\.?[0-9]*|\.[0-9]+)([eE][+-]?[0-9]+)?\s*(feet|foot|ft|')\s*-?\s*(()" + number +
+               R"()?\s*-?\s*)" + fraction + "|" + number + ")" + word + "|(" + number + R"(\s*-?\s*)?)" + fraction +
+               word + ")";
     if (kind == Kind::resistance) return R"(R(SI)?\s*-?\s*)" + number;
     return {};
 }

@@ -9,7 +9,7 @@
 
 namespace venture::quantity {
 
-/// "4 ft 6 in", "4'-6 1/2\"" of lengths, m; "R-38" (h.ft2.F/Btu) and "RSI 6.7" (m2K/W) of thermal resistances, m2K/W. Nothing if a
+/// "4 ft 6 in", "4'-6 1/2\"", "3 1/2 in", "1/2 in" of lengths, m; "R-38" (h.ft2.F/Btu) and "RSI 6.7" (m2K/W) of thermal resistances, m2K/W. Nothing if a
 /// text is none of these, or the kind has none.
 [[nodiscard]] std::optional<double> compound_quantity(std::string_view text, Kind kind);
 

@@ -169,6 +169,10 @@ TEST(ParseQuantity, ReadsFeetAndInchesTogether)
         EXPECT_NEAR(metres(text), 1.3716, 1e-12) << text;
     EXPECT_NEAR(metres("4'-6 1/2\""), 1.3843, 1e-12);
     EXPECT_NEAR(metres("-2 ft 3 in"), -0.6858, 1e-12);
+    for (const char* text : {"3 1/2 in", "3-1/2\"", "3 1/2\"", "7/2 in"})
+        EXPECT_NEAR(metres(text), 0.0889, 1e-12) << text;
+    EXPECT_NEAR(metres("1/2 in"), 0.0127, 1e-12);
+    EXPECT_NEAR(metres("0' 1/2\""), 0.0127, 1e-12);
     EXPECT_NEAR(metres("9 ft"), 2.7432, 1e-12);
     for (const char* text : {"4 ft 13 in", "4 ft 6", "4 ft 6 in 2", "4 ft -6 mm", "4 in 6 ft", "4 ft 6 1/0 in"})
         EXPECT_FALSE(std::holds_alternative<double>(parse_quantity(text, Kind::length))) << text;

@@ -13,12 +13,16 @@ Problem unknown_name(std::string_view what, std::string_view name, OriginId wher
     std::vector<std::string> known{there.begin(), there.end()};
     known.insert(known.end(), offered.begin(), offered.end());
     const auto near = nearest_name(name, known);
+    std::vector<std::string> holding; // "concrete" of "concrete, cast": a part is easier to remember than the whole
+    for (const std::string& one : known)
+        if (!name.empty() && lower_case(one).find(lower_case(name)) != std::string::npos) holding.push_back(one);
     return {.code = codes::unknown_name,
             .where = where,
             .message = fmt::format("no {} is called '{}'", what, name),
-            .hint = near            ? fmt::format("did you mean '{}'?", *near)
-                    : there.empty() ? fmt::format("there is no {} at all: add one, or leave the name out", what)
-                                    : fmt::format("there are: {}", listed(there))};
+            .hint = near               ? fmt::format("did you mean '{}'?", *near)
+                    : !holding.empty() ? fmt::format("did you mean {}?", listed(holding, 6))
+                    : there.empty()    ? fmt::format("there is no {} at all: add one, or leave the name out", what)
+                                       : fmt::format("there are: {}", listed(there))};
 }
 
 } // namespace venture::quantity

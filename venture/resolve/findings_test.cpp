@@ -163,7 +163,7 @@ std::vector<Planted> planted()
              nights.hours = texts({"22-06"});
              in.profiles.push_back(nights);
          }},
-        {"ceiling_in_millimetres", codes::bounds, "2700 m is outside 1.5 m to 100 m",
+        {"ceiling_in_millimetres", codes::bounds, "2700 m is outside 0.3 m to 100 m",
          [](Input& in) { in.rooms[0].height = 2700.0; }},
         {"u_of_30", codes::bounds, "u_value", [](Input& in) { in.glazings[0].u_value = 30.0; }},
         {"kitchen_of_the_type_office", codes::name_and_use, "room 'Kitchen' is of the type 'office'",

@@ -74,7 +74,11 @@ void Pass::tell_missing(std::string_view table, const ConstRecord& record, std::
 
 void Pass::tell_unknown(std::string_view what, const Given<std::string>& name, const std::vector<std::string>& there)
 {
-    problems_.add(quantity::unknown_name(what, *name, name.origin, there, input_.offered));
+    std::vector<std::string> offered;
+    for (const auto& [table, names] : input_.offered)
+        if (what.find(Input::spec().find_nested(table)->in_words()) != std::string_view::npos)
+            offered.insert(offered.end(), names.begin(), names.end());
+    problems_.add(quantity::unknown_name(what, *name, name.origin, there, offered));
 }
 
 std::optional<std::size_t> Pass::find_room(const Given<std::string>& name)

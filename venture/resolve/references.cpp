@@ -62,7 +62,7 @@ void References::check_name(const KeySpec& spec, const std::string& name, quanti
         what += (what.empty() ? "" : " or ") + Input::spec().find_nested(table)->in_words();
         there.insert(there.end(), named.names.begin(), named.names.end());
     }
-    problems_.add(quantity::unknown_name(what, name, where, there, input_.offered));
+    tell_unknown(what, {name, where}, there);
 }
 
 /// What a record took from another one is told where it was typed.

@@ -141,7 +141,7 @@ void RoomFindings::look_at_moisture(const Room& room)
 /// Millimetres typed as metres, feet as metres.
 void RoomFindings::look_at_size(const Room& room)
 {
-    constexpr double least_m2 = 0.5, most_m2 = 20000.0, most_m = 60.0;
+    constexpr double least_m2 = 0.5, most_m2 = 20000.0, least_m = 1.5, most_m = 60.0;
     const auto told = [&](const std::string& what) {
         finding(Severity::warning, codes::odd_size, room.origin, "room/" + room.name,
                 fmt::format("room '{}' {}, which few rooms are", room.name, what),
@@ -151,6 +151,9 @@ void RoomFindings::look_at_size(const Room& room)
         told(fmt::format("is {} large", units_.text(room.floor_area_m2, Kind::area)));
     else if (room.height_m > most_m)
         told(fmt::format("is {} high", units_.text(room.height_m, Kind::length)));
+    const bool is_used = room.use.heating_setpoint_C || room.use.cooling_setpoint_C || room.use.people.value > 0.0;
+    if (room.height_m < least_m && is_used) // no one stands in a crawl space, and no one should be said to
+        told(fmt::format("is {} high and heated, cooled or holds people", units_.text(room.height_m, Kind::length)));
 }
 
 /// Gains at full that the outdoor air of a room nobody cools would have to be warmed by far to carry off.

@@ -173,6 +173,8 @@ std::vector<Slip> of_rooms()
              in.rooms.resize(1);
              in.rooms[0].size = QuantityList{5000.0, 4000.0};
          }},
+        {"people_in_a_crawl_space", codes::odd_size, "is 1.45 m high and heated", "m, mm or ft",
+         [](Input& in) { in.rooms[0].height = 1.45; }},
         {"a_tower_of_a_room", codes::odd_size, "is 80 m high", "m, mm or ft",
          [](Input& in) { in.rooms[0].height = 80.0; }},
         {"set_point_in_fahrenheit", codes::bounds, "heating_setpoint: 70 degC is outside", "\"70 degF\" would be",
