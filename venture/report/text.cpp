@@ -9,30 +9,31 @@ namespace venture::report {
 
 namespace {
 
-/// Columns before the words of a line: its blanks, and a label that two blanks or more part from them.
-std::size_t indent_of(std::string_view line)
+/// Columns before the words of a line: its blanks, and a label that two blanks or more part from them, if there is room for words
+/// behind it.
+std::size_t indent_of(std::string_view line, std::size_t width)
 {
-    constexpr std::size_t longest_label = 36, of_none = 2;
+    constexpr std::size_t of_none = 2, least = 20;
     const std::size_t first = line.find_first_not_of(' ');
     if (first == std::string_view::npos) return 0;
     const std::size_t parted = line.find("  ", first), behind = line.find_first_not_of(' ', parted);
-    if (parted == std::string_view::npos || behind == std::string_view::npos || behind > longest_label)
-        return first > 0 ? first + of_none : 0;
-    return behind;
+    if (parted != std::string_view::npos && behind != std::string_view::npos && behind + least <= width) return behind;
+    return first > 0 ? first + of_none : 0;
 }
 
 void add_line(std::string& out, std::string_view line, std::size_t width)
 {
-    constexpr std::size_t least = 20;
-    const std::size_t indent = indent_of(line);
-    if (quantity::display_width(line) <= width || indent + least > width) {
+    if (quantity::display_width(line) <= width) {
         out.append(line);
         out += '\n';
         return;
     }
-    const std::vector<std::string> parts = quantity::wrapped(line.substr(indent), width - indent);
+    const std::size_t indent = indent_of(line, width), first = std::min(indent, line.find_first_not_of(' '));
+    const bool behind_label = line.substr(first, indent - first).find("  ") != std::string_view::npos;
+    const std::size_t kept = behind_label ? indent : first; // stands on the first line as it is
+    const std::vector<std::string> parts = quantity::wrapped(line.substr(kept), width - indent);
     for (std::size_t i = 0; i < parts.size(); ++i)
-        out += (i == 0 ? std::string{line.substr(0, indent)} : std::string(indent, ' ')) + parts[i] + "\n";
+        out += (i == 0 ? std::string{line.substr(0, kept)} : std::string(indent, ' ')) + parts[i] + "\n";
 }
 
 } // namespace
