@@ -12,7 +12,7 @@ const RecordSpec& WeatherColumnInput::spec()
     using T = WeatherColumnInput;
     static const RecordSpec all = [] {
         std::vector<std::string> holds;
-        for (const climate::ReadingSpec& spec : climate::reading_specs()) holds.emplace_back(spec.key);
+        for (const climate::ReadingSpec& reading : climate::reading_specs()) holds.emplace_back(reading.key);
         for (const char* time : {"time", "date", "month", "day", "hour", "minute"}) holds.emplace_back(time);
         return RecordSpec::of<T>({
             {must(word("holds", "what stands in it", std::move(holds))), &T::holds},
