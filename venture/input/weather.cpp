@@ -11,11 +11,11 @@ const RecordSpec& WeatherColumnInput::spec()
 {
     using T = WeatherColumnInput;
     static const RecordSpec all = [] {
-        std::vector<std::string> holds;
-        for (const climate::ReadingSpec& reading : climate::reading_specs()) holds.emplace_back(reading.key);
-        for (const char* time : {"time", "date", "month", "day", "hour", "minute"}) holds.emplace_back(time);
+        std::vector<std::string> words;
+        for (const climate::ReadingSpec& reading : climate::reading_specs()) words.emplace_back(reading.key);
+        for (const char* time : {"time", "date", "month", "day", "hour", "minute"}) words.emplace_back(time);
         return RecordSpec::of<T>({
-            {must(word("holds", "what stands in it", std::move(holds))), &T::holds},
+            {must(word("holds", "what stands in it", std::move(words))), &T::holds},
             text_key("column", &T::column, "its heading, or its number from 1", true),
             text_key("unit", &T::unit,
                      "of its numbers; the one in the heading's brackets, or the plain one, unless "
