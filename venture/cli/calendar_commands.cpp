@@ -9,7 +9,7 @@
 #include <venture/cli/printing.hpp>
 #include <venture/draw/calendar_drawing.hpp>
 #include <venture/quantity/names.hpp>
-#include <venture/report/room_table.hpp>
+#include <venture/building/calendars_in_use.hpp>
 #include <venture/report/text_table.hpp>
 
 namespace venture::cli {
@@ -22,7 +22,7 @@ namespace {
 /// Calendars that something in a building goes by, or such profiles if there are none, or all of these.
 std::vector<Calendar> worth_drawing(const Building& b)
 {
-    const std::set<std::size_t> used = report::calendars_in_use(b);
+    const std::set<std::size_t> used = building::calendars_in_use(b);
     std::vector<Calendar> out;
     for (const bool by_something : {true, false})
         for (const bool of_one_profile : {false, true}) {

@@ -1,16 +1,16 @@
 /// Commands about the climate: show it, make a year, derive design conditions, draw it.
 
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 
 #include <venture/cli/climate_results.hpp>
+#include <venture/cli/deliver.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/draw/climate_drawing.hpp>
 #include <venture/exchange/weather_file.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/report/climate_report.hpp>
-#include <venture/report/loads_report.hpp>
+#include <venture/report/site_keys.hpp>
 #include <venture/resolve/climate_input.hpp>
 
 namespace venture::cli {
@@ -83,33 +83,20 @@ std::optional<climate::DesignDay> day_called(const std::string& asked, const Job
 }
 
 /// The weather year with what is counted from it; nothing if there is none.
-std::optional<report::WeatherFigures> figures_of(const Job& job)
+std::optional<climate::WeatherFigures> figures_of(const Job& job)
 {
     using W = input::WeatherInput;
     if (!job.weather()) return std::nullopt;
     const W& w = job.project().input.weather;
     const climate::DegreeDayBases bases{resolve::number_of(w, &W::heating_base),
                                         resolve::number_of(w, &W::cooling_base)};
-    return report::WeatherFigures{*job.weather(), climate::summarise(*job.weather(), bases),
-                                  climate::derive_conditions(*job.weather(), resolve::rarity_of(w))};
+    return climate::WeatherFigures{*job.weather(), climate::summarise(*job.weather(), bases),
+                                   climate::derive_conditions(*job.weather(), resolve::rarity_of(w))};
 }
 
-/// The week's days one after the other, in words or for machines.
-void print_week(const Job& job, const CommonOptions& o, climate::Extreme which)
+figure::Document climate_document(const Job& job)
 {
-    const auto week = climate::extreme_week(*job.weather(), *job.site(), which);
-    const char* name = which == climate::Extreme::hottest ? "hottest" : "coldest";
-    nlohmann::json days = nlohmann::json::array();
-    report::Text text = fmt::format("The {} week of the weather year '{}': {} in the mean\n", name, job.weather()->name,
-                                    job.units().text(week.mean_C, "temperature"));
-    for (const climate::DesignDay& day : week.days) {
-        days.push_back(report::day_json(day));
-        text += "\n" + report::day_text(day, job.units());
-    }
-    if (o.json)
-        print_json({{"week", name}, {"mean_C", week.mean_C}, {"days", days}}, job);
-    else
-        print(text + "\n", o);
+    return report::climate_document(*job.site(), job.project().input, figures_of(job), job.units());
 }
 
 bool lacks_weather(const Job& job, const char* what)
@@ -121,16 +108,6 @@ bool lacks_weather(const Job& job, const char* what)
 
 } // namespace
 
-report::Text climate_text(const Job& job)
-{
-    const auto weather = figures_of(job);
-    report::Text out = report::site_text(*job.site(), weather, job.units()) + "\n" +
-                       report::conditions_text(*job.site(), job.project().input, job.units());
-    if (!job.site()->months.empty()) out += "\n" + report::design_days_text(*job.site(), job.units());
-    if (weather) out += "\n" + report::weather_text(*weather, job.units());
-    return out;
-}
-
 std::string climate_picture(const Job& job, draw::Picture picture)
 {
     return draw::draw_climate(*job.site(), *job.weather(), climate::summarise(*job.weather()),
@@ -139,8 +116,7 @@ std::string climate_picture(const Job& job, draw::Picture picture)
 
 void write_climate(const Job& job, project::OutputFolder& out)
 {
-    out.write("results/climate.txt", climate_text(job).laid_out());
-    out.write("results/climate.json", report::climate_json(*job.site(), figures_of(job)).dump(2) + "\n");
+    write_document(out, "climate", climate_document(job), job.units());
     for (const auto picture : {draw::Picture::svg, draw::Picture::png, draw::Picture::pdf})
         out.write(fmt::format("results/climate.{}", draw::extension(picture)), climate_picture(job, picture));
 }
@@ -148,29 +124,19 @@ void write_climate(const Job& job, project::OutputFolder& out)
 ExitCode climate(const CommonOptions& o, const ClimateOptions& c)
 {
     Job job = open_for_climate(o);
-    if (job.failed()) {
-        if (o.json) print_json(nlohmann::json::object(), job);
-        return finish(job, o);
-    }
+    if (job.failed()) return deliver({}, job, o);
     if (!c.day.empty()) {
         const auto day = day_called(c.day, job);
-        if (!day) return ExitCode::bad_input;
-        if (o.json)
-            print_json(report::day_json(*day), job);
-        else
-            print(report::day_text(*day, job.units()) + "\n", o);
-        return finish(job, o);
+        return day ? deliver(report::day_document(*day, job.units()), job, o) : ExitCode::bad_input;
     }
     if (!c.week.empty()) {
         if (lacks_weather(job, "climate --week")) return ExitCode::bad_input;
-        print_week(job, o, c.week == "hottest" ? climate::Extreme::hottest : climate::Extreme::coldest);
-        return finish(job, o);
+        const auto which = c.week == "hottest" ? climate::Extreme::hottest : climate::Extreme::coldest;
+        return deliver(report::week_document(climate::extreme_week(*job.weather(), *job.site(), which), c.week,
+                                             job.weather()->name, job.units()),
+                       job, o);
     }
-    if (o.json)
-        print_json(report::climate_json(*job.site(), figures_of(job)), job);
-    else
-        print(climate_text(job) + "\n", o);
-    return finish(job, o);
+    return deliver(climate_document(job), job, o);
 }
 
 ExitCode climate_make(const CommonOptions& o, const std::filesystem::path& output, bool force)
@@ -187,15 +153,10 @@ ExitCode climate_derive(const CommonOptions& o)
 {
     Job job = Job::with_weather(o.project, changes_of(o));
     if (lacks_weather(job, "climate derive")) return ExitCode::bad_input;
-    if (job.failed()) {
-        if (o.json) print_json(nlohmann::json::object(), job);
-        return finish(job, o);
-    }
-    const report::WeatherFigures figures = *figures_of(job);
-    if (o.json)
-        print_json(report::derived_json(figures), job);
-    else
-        print(report::derived_toml(figures, resolve::rarity_of(job.project().input.weather)));
+    if (job.failed()) return deliver({}, job, o);
+    const climate::WeatherFigures figures = *figures_of(job);
+    if (o.form() != Form::text) return deliver(report::derived_document(figures), job, o);
+    print(report::derived_toml(figures, resolve::rarity_of(job.project().input.weather)));
     return finish(job, o);
 }
 

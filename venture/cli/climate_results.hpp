@@ -9,13 +9,10 @@
 
 namespace venture::cli {
 
-/// Site, design conditions, design days, and the weather year if there is one.
-[[nodiscard]] report::Text climate_text(const Job& job);
-
 /// The weather year on one sheet; the job must have one.
 [[nodiscard]] std::string climate_picture(const Job& job, draw::Picture picture);
 
-/// results/climate.txt, .json, .svg, .png, .pdf.
+/// results/climate.txt, .json, .xlsx, .svg, .png, .pdf.
 void write_climate(const Job& job, project::OutputFolder& out);
 
 } // namespace venture::cli

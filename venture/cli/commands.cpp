@@ -7,6 +7,7 @@
 
 #include <venture/catalogue/shipped.hpp>
 #include <venture/cli/climate_results.hpp>
+#include <venture/cli/deliver.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/draw/building_page.hpp>
 #include <venture/draw/plan_drawing.hpp>
@@ -17,12 +18,14 @@
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/quantity/unknown_name.hpp>
+#include <venture/report/as_text.hpp>
 #include <venture/report/check_report.hpp>
 #include <venture/report/loads_report.hpp>
 #include <venture/report/model_origins.hpp>
 #include <venture/report/model_report.hpp>
 #include <venture/report/origins_report.hpp>
 #include <venture/report/room_report.hpp>
+#include <venture/report/size_report.hpp>
 #include <venture/resolve/effective.hpp>
 
 namespace venture::cli {
@@ -66,15 +69,13 @@ ExitCode check(const CommonOptions& o, const CheckOptions& c)
     job.use_weather(); // a weather year that nobody asked for yet may be wrong too
     if (needs_building(job, "check")) return ExitCode::bad_input;
     if (c.origins) return list_origins(job, o, c.what);
-    if (o.json) {
-        print_json(job.building() ? report::check_json(*job.building()) : json::object(), job);
-        return finish(job, o);
-    }
-    if (job.building() && !job.failed())
-        print(report::check_text(*job.building(), job.units()) + libraries_in_words(job) + "\n", o);
+    const bool stands = job.building() && !job.failed();
     const project::Findings all = job.findings();
-    if (all.open.empty() && all.accepted.empty()) print("Nothing was found that is wrong or odd.\n");
-    return finish(job, o);
+    const ExitCode code =
+        deliver(stands ? report::check_document(*job.building(), job.units()) : figure::Document{}, job, o);
+    if (o.form() == Form::text && all.open.empty() && all.accepted.empty())
+        print("Nothing was found that is wrong or odd.\n");
+    return code;
 }
 
 namespace {
@@ -97,11 +98,7 @@ ExitCode loads_of_room(const Job& job, const CommonOptions& o, const std::string
         causes = {causes_of_heating(*job.building(), *index, *found, options),
                   causes_of_cooling(*job.building(), *index, *found, options)};
     }
-    if (o.json)
-        print_json(report::room_json(*found, causes, job.origins()), job);
-    else
-        print(report::room_text(*found, causes, job.origins(), job.units()) + "\n", o);
-    return finish(job, o, job.design().converged());
+    return deliver(report::room_document(*found, causes, job.origins(), job.units()), job, o, job.design().converged());
 }
 
 } // namespace
@@ -111,13 +108,12 @@ ExitCode loads(const CommonOptions& o, const std::optional<std::string>& room, b
     Job job = open_and_compute(o);
     if (needs_building(job, "loads")) return ExitCode::bad_input;
     if (!job.failed() && room) return loads_of_room(job, o, *room);
-    if (o.json)
-        print_json(job.failed() ? json::object() : report::loads_json(*job.building(), job.design()), job);
-    else if (!job.failed() && as_table)
-        print(exchange::write_loads_table(job.design().loads));
-    else if (!job.failed())
-        print(report::loads_text(*job.building(), job.design(), job.units()) + libraries_in_words(job) + "\n", o);
-    return finish(job, o, job.failed() || job.design().converged());
+    if (job.failed()) return deliver({}, job, o);
+    if (!as_table)
+        return deliver(report::loads_document(*job.building(), job.design(), job.units()), job, o,
+                       job.design().converged());
+    print(exchange::write_loads_table(job.design().loads));
+    return finish(job, o, job.design().converged());
 }
 
 ExitCode loads_model(const CommonOptions& o, const std::string& day, const std::string& room)
@@ -159,22 +155,21 @@ ExitCode loads_model(const CommonOptions& o, const std::string& day, const std::
 ExitCode size(const CommonOptions& o)
 {
     Job job = open_and_compute(o);
-    if (job.failed()) {
-        if (o.json) print_json(json::object(), job);
-        return finish(job, o);
+    if (job.failed()) return deliver({}, job, o);
+    const study::Sizing sizing = job.size();
+    figure::Document document = report::size_document(sizing, job.units());
+    if (job.building()) {
+        document.title = report::job_title(*job.building());
+        document.blocks.insert(document.blocks.begin(),
+                               figure::Sentences{report::site_line(*job.building(), job.units()) + "\n"});
+    } else {
+        document.blocks.insert(document.blocks.begin(), figure::Sentences{assumptions_text(job)});
     }
-    const report::Sizing sizing = job.size();
-    if (o.json)
-        print_json(report::size_json(sizing), job);
-    else
-        print((job.building() ? report::loads_heading(*job.building(), job.units()) + "\n" : assumptions_text(job)) +
-                  report::size_text(sizing, job.units()) + libraries_in_words(job) + "\n",
-              o);
     const auto open = job.findings().open;
     const bool all_served = std::ranges::none_of(open, [](const quantity::Problem& p) {
         return p.code == quantity::codes::unserved; // unless that was accepted
     });
-    return finish(job, o, sizing.met() && all_served && job.design().converged());
+    return deliver(std::move(document), job, o, sizing.met() && all_served && job.design().converged());
 }
 
 ExitCode draw_building(const CommonOptions& o, const DrawOptions& draw)
@@ -221,21 +216,19 @@ ExitCode demo(const std::filesystem::path& folder, bool force)
     CommonOptions o{.project = folder};
     Job job = open_and_compute(o);
     if (job.failed()) return finish(job, o);
-    const report::Sizing sizing = job.size();
-    const report::Text loads_text = report::loads_text(*job.building(), job.design()),
-                       size_text = report::size_text(sizing);
-    out.write("results/check.txt", report::check_text(*job.building()).laid_out());
-    out.write("results/loads.txt", loads_text.laid_out());
+    const study::Sizing sizing = job.size();
+    const figure::Document loads = report::loads_document(*job.building(), job.design(), job.units()),
+                           size = report::size_document(sizing, job.units());
+    write_document(out, "check", report::check_document(*job.building(), job.units()), job.units());
+    write_document(out, "loads", loads, job.units());
     out.write("results/loads.csv", exchange::write_loads_table(job.design().loads));
-    out.write("results/loads.json", report::loads_json(*job.building(), job.design()).dump(2) + "\n");
-    out.write("results/size.txt", size_text.laid_out());
-    out.write("results/size.json", report::size_json(sizing).dump(2) + "\n");
+    write_document(out, "size", size, job.units());
     for (const auto picture : {draw::Picture::svg, draw::Picture::png, draw::Picture::pdf})
         out.write(fmt::format("results/plan.{}", draw::extension(picture)),
                   draw::draw_plan(*job.building(), job.design().loads, {.picture = picture}));
     job.use_weather();
     write_climate(job, out);
-    print(loads_text + "\n" + size_text + "\n", o);
+    print(report::as_text(loads, job.units()) + "\n" + report::as_text(size, job.units()) + "\n", o);
     (void)finish(job, o); // findings belong to the show; they do not make the demo fail
     print(report::Text{"\n" + what_to_try(folder.string())}, o);
     return ExitCode::done;

@@ -7,6 +7,7 @@
 #include <vector>
 
 #include <venture/cli/exit_code.hpp>
+#include <venture/cli/form.hpp>
 #include <venture/draw/canvas.hpp>
 
 namespace venture::cli {
@@ -16,12 +17,17 @@ struct CommonOptions {
     std::filesystem::path project{};
     std::vector<std::string> changes{}; ///< "key/path=value"
     std::string units{};                ///< "inch-pound", "power=kW,air_flow=cfm"; over the project's
-    bool json = false;
+    bool json = false;                  ///< the same as `as` "json"
+    std::string as{};                   ///< of forms(); empty: as the output's ending says
+    std::filesystem::path output{};     ///< where results go; empty: to the terminal
+    std::string table{};                ///< the one that CSV is of; empty: the first that text shows
+    bool force = false;                 ///< even over a file that Venture did not write
     bool wide = false;     ///< text is as wide as it gets
     bool accepted = false; ///< accepted findings are listed
     bool strict = false;   ///< warnings make the exit code 1
     bool verbose = false;  ///< what is being done is told on stderr
     double step_min = 10.0;
+    [[nodiscard]] Form form() const { return form_of(as.empty() && json ? "json" : as, output); }
 };
 
 struct DrawOptions {
@@ -104,7 +110,9 @@ struct ClimateOptions {
 /// @param folder  where the schemas are written; empty: the project's schema goes to the terminal
 [[nodiscard]] ExitCode schema(const std::filesystem::path& folder, bool force);
 [[nodiscard]] ExitCode pack(const CommonOptions& options, const std::filesystem::path& folder, bool force);
-/// @param what  "check", "loads", "size", "plan"; one or several
-[[nodiscard]] ExitCode watch(const CommonOptions& options, const std::vector<std::string>& what);
+/// @param what     "check", "loads", "size", "plan"; one or several
+/// @param figures  patterns of paths; empty: what most people look at
+[[nodiscard]] ExitCode watch(const CommonOptions& options, const std::vector<std::string>& what,
+                             const std::vector<std::string>& figures);
 
 } // namespace venture::cli

@@ -269,7 +269,7 @@ void Job::compute(double step_s)
     exchange::lay_over({*typed_, {}}, design_.loads);
 }
 
-report::Sizing Job::size()
+study::Sizing Job::size()
 {
     sized_ = true;
     const catalogue::Catalogue& products = catalogue::shipped_catalogue();
@@ -277,11 +277,11 @@ report::Sizing Job::size()
     double outdoor_C = assumed_outdoor_C;
     if (building_ && !building_->site.months.empty())
         outdoor_C = std::ranges::max(building_->site.months, {}, &climate::CoolingMonth::dry_bulb_C).dry_bulb_C;
-    report::Sizing sizing{.loads = design_.loads, .services = services_};
+    study::Sizing sizing{.loads = design_.loads, .services = services_};
     for (const auto& [name, place] : products.places) sizing.products_from[name] = products.origins.describe(place);
     sizing.units = terminal::select_units(sizing.loads, services_, products.units);
     sizing.plants = plant::select_plants(sizing.loads, services_, products.plants, outdoor_C);
-    problems_.add_all(report::size_findings(sizing, units_));
+    problems_.add_all(study::size_findings(sizing, units_));
     return sizing;
 }
 

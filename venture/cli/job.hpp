@@ -14,7 +14,7 @@
 #include <venture/project/read_project.hpp>
 #include <venture/quantity/preferred_units.hpp>
 #include <venture/quantity/problems.hpp>
-#include <venture/report/size_report.hpp>
+#include <venture/study/sizing.hpp>
 
 namespace venture::cli {
 
@@ -42,7 +42,7 @@ public:
     /// Runs the building through its weather year. @pre both are there
     [[nodiscard]] loads::BuildingYear run_year(const loads::BuildingYearOptions& options);
     /// Chooses units and plant, and adds what was found on the way.
-    [[nodiscard]] report::Sizing size();
+    [[nodiscard]] study::Sizing size();
 
     /// Whether loads or a year were computed, whatever came of it.
     [[nodiscard]] bool has_run() const { return computed_ || ran_a_year_; }

@@ -62,7 +62,14 @@ public:
     }
 
 private:
-    void add_common(CLI::App& command, bool json = true)
+    /// What a command gives.
+    enum class Gives {
+        nothing_more, ///< files of its own
+        json,         ///< text, or JSON
+        document,     ///< any of forms()
+    };
+
+    void add_common(CLI::App& command, Gives gives = Gives::document)
     {
         command.add_option("PROJECT", common_.project, "folder that holds project.toml, or the file itself")
             ->required();
@@ -73,9 +80,23 @@ private:
         command.add_option("--units", common_.units,
                            "print in these units: SI, inch-pound, or single ones over that: inch-pound,air_flow=L/s");
         add_wide(command);
-        if (json) command.add_flag("--json", common_.json, "for machines: results and problems as JSON");
+        if (gives != Gives::nothing_more)
+            command.add_flag("--json", common_.json, "for machines: results and problems as JSON");
+        if (gives == Gives::document) add_forms(command);
         command.add_flag("--accepted", common_.accepted, "list the findings that are accepted");
         command.add_flag("--strict", common_.strict, "warnings make the exit code 1");
+    }
+
+    void add_forms(CLI::App& command)
+    {
+        command
+            .add_option("--as", common_.as,
+                        "form of the results: text, json, csv, html, xlsx; what the file's ending says unless given")
+            ->check(CLI::IsMember(cli::forms()));
+        command.add_option("-o,--output", common_.output, "file to write; to the terminal unless given");
+        command.add_option("--table", common_.table,
+                           "which table CSV is of; the first that text shows unless given. JSON names them all");
+        command.add_flag("--force", common_.force, "write even over a file that Venture did not write");
     }
 
     void add_wide(CLI::App& command)
@@ -189,7 +210,7 @@ private:
             ->check(CLI::IsMember({"hottest", "coldest"}));
         auto* make = c->add_subcommand("make", "write the project's weather year (made up from [[monthly_mean]], or "
                                                "read from its file) as CSV");
-        add_common(*make, false);
+        add_common(*make, Gives::nothing_more);
         make->add_option("-o,--output", output_, "file to write; weather.csv in the project unless given");
         make->add_flag("--force", force_, "write even over a file that Venture did not write");
         auto* derive = c->add_subcommand("derive", "print design conditions counted from a weather year, as keys of "
@@ -231,7 +252,7 @@ private:
     void add_draw_plan(CLI::App& draw)
     {
         auto* plan = draw.add_subcommand("plan", "storeys to scale, with rooms' loads");
-        add_common(*plan, false);
+        add_common(*plan, Gives::nothing_more);
         add_step(*plan);
         plan->add_option("--label", plan_.labels,
                          "what stands in rooms: name, area, volume, height, temperature, heating, cooling, air; "
@@ -258,31 +279,31 @@ private:
         draw->require_subcommand(1);
         add_draw_plan(*draw);
         auto* building = draw->add_subcommand("building", "every surface in space, as a page to turn in a browser");
-        add_common(*building, false);
+        add_common(*building, Gives::nothing_more);
         add_output(*building, "html");
         building->callback([this] { command_ = [this] { return cli::draw_building(common_, draw_); }; });
         auto* wall = draw->add_subcommand("wall", "a build-up's layers to scale, with the temperature through them");
-        add_common(*wall, false);
+        add_common(*wall, Gives::nothing_more);
         wall->add_option("NAME", wall_, "of the build-up")->required();
         add_picture(*wall, [this] { return cli::draw_wall(common_, wall_, draw_); });
         auto* glass =
             draw->add_subcommand("glass", "a glazing's panes to scale, with what lets in the sun by its angle");
-        add_common(*glass, false);
+        add_common(*glass, Gives::nothing_more);
         glass->add_option("NAME", wall_, "of the glazing")->required();
         add_picture(*glass, [this] { return cli::draw_glass(common_, wall_, draw_); });
         auto* hours = draw->add_subcommand("hours", "a room's temperatures and loads over days of the weather year");
-        add_common(*hours, false);
+        add_common(*hours, Gives::nothing_more);
         add_step(*hours);
         hours->add_option("ROOM", room_, "name of the room")->required();
         hours->add_option("--from", year_.from, "first day, e.g. \"10 July\"")->required();
         hours->add_option("--days", year_.days, "how many; a week unless given")->check(CLI::Range(1, 366));
         add_picture(*hours, [this] { return cli::draw_hours(common_, room_, year_, draw_); });
         auto* year = draw->add_subcommand("year", "calendars day by hour: when things are used");
-        add_common(*year, false);
+        add_common(*year, Gives::nothing_more);
         year->add_option("NAME", calendar_, "of one calendar or profile; all calendars unless given");
         add_picture(*year, [this] { return cli::draw_year(common_, calendar_, draw_); });
         auto* climate = draw->add_subcommand("climate", "the weather year: temperatures, sun by hour and day, wind");
-        add_common(*climate, false);
+        add_common(*climate, Gives::nothing_more);
         add_picture(*climate, [this] { return cli::draw_climate(common_, draw_); });
     }
 
@@ -329,7 +350,7 @@ private:
     {
         auto* c = app_.add_subcommand(
             "export", "write a table of the project as CSV, to edit in a spreadsheet and name in a [[table]]");
-        add_common(*c, false);
+        add_common(*c, Gives::nothing_more);
         c->add_option("TABLE", table_, "what its lines are: room, opening, room_type, ...")
             ->required()
             ->check(CLI::IsMember(project::writable_tables()));
@@ -341,7 +362,7 @@ private:
     void add_pack()
     {
         auto* c = app_.add_subcommand("pack", "copy a project with everything that it reads, libraries too");
-        add_common(*c, false);
+        add_common(*c, Gives::nothing_more);
         c->add_option("-o,--output", output_, "folder of the copy")->required();
         c->add_flag("--force", force_, "write even over files that Venture did not write or that were changed since");
         c->callback([this] { command_ = [this] { return cli::pack(common_, output_, force_); }; });
@@ -351,13 +372,17 @@ private:
     {
         auto* c =
             app_.add_subcommand("watch", "run again whenever a file of the project is saved, and tell what moved");
-        add_common(*c, false);
+        add_common(*c, Gives::nothing_more);
         add_step(*c);
+        c->add_option("--figures", figures_,
+                      "whose moves are told, by path with * for any part: \"room_load/*/cooling\"; what most people "
+                      "look at unless given; may be repeated")
+            ->allow_extra_args(false);
         c->add_option("WHAT", watched_, "what to run: check, loads, size, plan (the picture)")
             ->check(CLI::IsMember({"check", "loads", "size", "plan"}));
         c->callback([this] {
             if (watched_.empty()) watched_ = {"loads"};
-            command_ = [this] { return cli::watch(common_, watched_); };
+            command_ = [this] { return cli::watch(common_, watched_, figures_); };
         });
     }
 
@@ -368,7 +393,7 @@ private:
     cli::CheckOptions check_{};
     cli::ClimateOptions climate_{};
     cli::YearOptions year_{};
-    std::vector<std::string> explained_{}, watched_{};
+    std::vector<std::string> explained_{}, watched_{}, figures_{};
     std::string word_{}, model_day_{};
     std::filesystem::path output_{};
     std::string new_folder_{}, starter_ = "empty", demo_folder_ = "venture-demo", room_{}, wall_{}, picture_{},

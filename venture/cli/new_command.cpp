@@ -8,6 +8,7 @@
 #include <venture/cli/printing.hpp>
 #include <venture/project/output.hpp>
 #include <venture/project/schema.hpp>
+#include <venture/report/as_text.hpp>
 #include <venture/report/check_report.hpp>
 
 namespace venture::cli {
@@ -20,7 +21,8 @@ ExitCode new_project(const std::filesystem::path& folder, const std::string& sta
               project::schema_json(project::SchemaOf::project));
     const CommonOptions o{.project = folder};
     Job job = open(o);
-    if (!job.failed()) print(report::check_text(*job.building(), job.units()) + "\n", o);
+    if (!job.failed())
+        print(report::as_text(report::check_document(*job.building(), job.units()), job.units()) + "\n", o);
     const ExitCode code = finish(job, o);
     const std::string at = folder.string();
     print(fmt::format("Wrote {}: project.toml to edit, schema/ for editors.\n", at) +

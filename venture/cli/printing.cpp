@@ -15,6 +15,7 @@
 
 #include <venture/project/output.hpp>
 #include <venture/quantity/names.hpp>
+#include <venture/quantity/shown_text.hpp>
 
 namespace venture::cli {
 
@@ -90,9 +91,16 @@ json problems_json(const Job& job, const std::vector<Problem>& problems)
 
 void print(const std::string& bytes) { std::fwrite(bytes.data(), 1, bytes.size(), stdout); }
 
-void print(const report::Text& text, const CommonOptions& options)
+std::string laid_out(const report::Text& text, const CommonOptions& options)
 {
-    print(text.laid_out(options.wide ? report::any_width : page_width(STDOUT_FILENO)));
+    return text.laid_out(options.wide ? report::any_width : page_width(options.output.empty() ? STDOUT_FILENO : -1));
+}
+
+void print(const report::Text& text, const CommonOptions& options) { print(laid_out(text, options)); }
+
+void print_for_terminal(const std::string& bytes, bool laid_out)
+{
+    print(!laid_out && isatty(STDOUT_FILENO) != 0 ? quantity::harmless(bytes, true) : bytes);
 }
 
 void print_error(const report::Text& text) { print_messages(text.laid_out(page_width(STDERR_FILENO))); }
@@ -145,7 +153,7 @@ std::string marks_in_words(const Job& job)
     return "To accept a finding, give its mark, a reason and your initials (by) in an [[accepted]] table:\n" + out;
 }
 
-report::Text libraries_in_words(const Job& job)
+std::string libraries_in_words(const Job& job)
 {
     std::string out;
     for (const project::SourceFile& f : job.project().sources.files())
@@ -154,13 +162,13 @@ report::Text libraries_in_words(const Job& job)
     return out;
 }
 
-void print_json(json document, const Job& job)
+nlohmann::ordered_json with_findings(nlohmann::ordered_json document, const Job& job)
 {
     const project::Findings all = job.findings();
     document["problems"] = problems_json(job, all.open);
     document["accepted"] = json::array();
     for (const project::AcceptedFinding& a : all.accepted) {
-        json entry = {
+        nlohmann::ordered_json entry = {
             {"mark", project::mark_of(a.finding)}, {"message", a.finding.message}, {"by", a.by}, {"reason", a.reason}};
         entry.update(place_json(job, a.where));
         document["accepted"].push_back(std::move(entry));
@@ -169,7 +177,12 @@ void print_json(json document, const Job& job)
     for (const project::SourceFile& f : job.project().sources.files())
         if (f.role == project::FileRole::library)
             document["libraries"].push_back({{"name", f.library}, {"file", f.name}, {"fingerprint", f.fingerprint}});
-    print(document.dump(2, ' ', false, json::error_handler_t::replace) + "\n");
+    return document;
+}
+
+void print_json(json document, const Job& job)
+{
+    print(with_findings(std::move(document), job).dump(2, ' ', false, json::error_handler_t::replace) + "\n");
 }
 
 std::vector<std::string> changes_of(const CommonOptions& o)
@@ -240,9 +253,10 @@ std::string next_commands(const std::vector<std::pair<std::string, std::string>>
 
 ExitCode finish(const Job& job, const CommonOptions& o, bool met)
 {
-    if (!o.json) print_messages(problems_in_words(job, o.accepted));
+    const bool told = o.output.empty() && o.form() == Form::json; // in the document
+    if (!told) print_messages(problems_in_words(job, o.accepted));
     if (job.failed()) return ExitCode::bad_input;
-    if (!o.json) print_messages(marks_in_words(job));
+    if (!told) print_messages(marks_in_words(job));
     const auto open = job.findings().open;
     const bool warned = std::ranges::any_of(open, [](const auto& p) { return p.severity == Severity::warning; });
     return met && !(o.strict && warned) ? ExitCode::done : ExitCode::not_met;

@@ -17,6 +17,11 @@ void print(const std::string& bytes);
 /// Laid out for the page: the terminal's width, or COLUMNS where that is set; 100 columns where there is no terminal; as wide as
 /// it gets with --wide.
 void print(const report::Text& text, const CommonOptions& options);
+/// The same, not yet printed.
+[[nodiscard]] std::string laid_out(const report::Text& text, const CommonOptions& options);
+/// Data as they are, but for a terminal that they would act on.
+/// @param laid_out  what is harmless already
+void print_for_terminal(const std::string& bytes, bool laid_out);
 /// Messages follow what was printed before them, also where both go to one terminal.
 void print_error(const report::Text& text);
 /// The same, laid out already.
@@ -27,10 +32,12 @@ void print_messages(const std::string& text);
 [[nodiscard]] std::string problems_in_words(const Job& job, bool list_accepted = false);
 /// Lines to accept open warnings by.
 [[nodiscard]] std::string marks_in_words(const Job& job);
-/// Adds "problems", "accepted" and "libraries" to a document and prints it.
+/// A document with "problems", "accepted" and "libraries".
+[[nodiscard]] nlohmann::ordered_json with_findings(nlohmann::ordered_json document, const Job& job);
+/// Adds these to a document and prints it.
 void print_json(nlohmann::json document, const Job& job);
 /// "Library office: ../walls.toml, 3f9a..." for each; nothing if there is none.
-[[nodiscard]] report::Text libraries_in_words(const Job& job);
+[[nodiscard]] std::string libraries_in_words(const Job& job);
 
 /// The changes of a run: those of --set and those of --units.
 [[nodiscard]] std::vector<std::string> changes_of(const CommonOptions& options);

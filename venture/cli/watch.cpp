@@ -12,9 +12,14 @@
 
 #include <venture/cli/printing.hpp>
 #include <venture/draw/plan_drawing.hpp>
+#include <venture/loads/load_figures.hpp>
 #include <venture/project/output.hpp>
 #include <venture/quantity/error.hpp>
+#include <venture/report/as_text.hpp>
 #include <venture/report/changes.hpp>
+#include <venture/report/check_report.hpp>
+#include <venture/report/loads_report.hpp>
+#include <venture/report/size_report.hpp>
 
 namespace venture::cli {
 
@@ -22,6 +27,14 @@ namespace {
 
 namespace fs = std::filesystem;
 using namespace std::chrono_literals;
+
+/// What most people look at, of each thing that can be run.
+const std::vector<std::string> usual_figures = {
+    "room/*/area",           "room/*/volume",          "room/*/outdoor_air",
+    "surface/*/net",         "surface/*/u",            "room_load/*/heating",
+    "room_load/*/cooling",   "building_load/*/heating", "building_load/*/cooling",
+    "unit/*/chosen",         "unit/*/full",            "plant/*/chosen",
+    "plant/*/full"};
 
 std::atomic<bool> stop_asked{false};
 void ask_to_stop(int) { stop_asked = true; }
@@ -60,7 +73,12 @@ Stamps look(const fs::path& folder, const std::vector<fs::path>& others)
 
 class Watcher {
 public:
-    Watcher(const CommonOptions& options, const std::vector<std::string>& what) : o_{options}, what_{what} {}
+    Watcher(const CommonOptions& options, const std::vector<std::string>& what, const std::vector<std::string>& patterns)
+        : o_{options},
+          what_{what},
+          patterns_{patterns.empty() ? usual_figures : patterns}
+    {
+    }
 
     ExitCode run()
     {
@@ -115,13 +133,23 @@ private:
             told_ = {};
             return;
         }
-        report::Figures figures;
-        const auto add = [&](report::Figures more) { std::ranges::move(more, std::back_inserter(figures)); };
-        if (asks("check") && job.building()) add(report::figures_of(*job.building()));
-        if (asks("loads")) add(report::figures_of(job.design().loads));
-        if (asks("size")) add(report::figures_of(job.size()));
+        figure::Document all;
+        if (asks("check") && job.building()) all.add(report::check_document(*job.building(), job.units()));
+        if (asks("loads")) all.add(loads_of(job));
+        if (asks("size")) all.add(report::size_document(job.size(), job.units()));
         if (asks("plan")) draw(job);
+        std::vector<figure::Figure> figures;
+        for (const std::string& pattern : patterns_)
+            std::ranges::move(figures_of(all, pattern), std::back_inserter(figures));
         tell(job, std::move(figures));
+    }
+
+    static figure::Document loads_of(const Job& job)
+    {
+        if (job.building()) return report::loads_document(*job.building(), job.design(), job.units());
+        figure::Document out; // of a table of typed loads
+        out.add(figure::table_of(loads::room_load_columns(), loads::rows_of(job.design().loads, job.origins(), nullptr)));
+        return out;
     }
 
     void draw(const Job& job)
@@ -131,11 +159,13 @@ private:
             "results/plan.svg", draw::draw_plan(*job.building(), job.design().loads, {.units = job.units()}));
     }
 
-    void tell(const Job& job, report::Figures figures)
+    void tell(const Job& job, std::vector<figure::Figure> figures)
     {
         if (last_) {
-            const report::Text moved = report::moved_text(*last_, figures, job.units());
-            print(fmt::format("\nrun {}: {}\n", rounds_, moved.empty() ? "no figure moved" : "saved") + moved, o_);
+            const figure::Table moved = report::moved_table(*last_, figures, job.units());
+            print(report::Text{fmt::format("\nrun {}: {}\n", rounds_, moved.rows.empty() ? "no figure moved" : "saved")} +
+                      (moved.rows.empty() ? report::Text{} : report::as_text(moved, job.units())),
+                  o_);
         } else {
             print(fmt::format("run {}: {} figures; watching {}, end with Ctrl-C\n", rounds_, figures.size(),
                               folder_.empty() ? "." : folder_.string()));
@@ -147,16 +177,19 @@ private:
     }
 
     CommonOptions o_;
-    std::vector<std::string> what_;
+    std::vector<std::string> what_, patterns_;
     fs::path folder_{};
     std::vector<fs::path> others_{};
-    std::optional<report::Figures> last_{};
+    std::optional<std::vector<figure::Figure>> last_{};
     std::string told_{};
     int rounds_ = 0;
 };
 
 } // namespace
 
-ExitCode watch(const CommonOptions& o, const std::vector<std::string>& what) { return Watcher{o, what}.run(); }
+ExitCode watch(const CommonOptions& o, const std::vector<std::string>& what, const std::vector<std::string>& figures)
+{
+    return Watcher{o, what, figures}.run();
+}
 
 } // namespace venture::cli

@@ -3,8 +3,8 @@
 #include <algorithm>
 
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 
+#include <venture/cli/deliver.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/climate/date.hpp>
 #include <venture/draw/hours_drawing.hpp>
@@ -101,27 +101,19 @@ ExitCode year(const CommonOptions& o, const YearOptions& y)
     if (!knows_series(y.series)) return ExitCode::bad_input;
     Job job = open(o);
     job.use_weather();
-    if (job.failed()) {
-        if (o.json) print_json(nlohmann::json::object(), job);
-        return finish(job, o);
-    }
+    if (job.failed()) return deliver({}, job, o);
     if (!has_building_and_weather(job)) return ExitCode::bad_input;
     auto options = part_of_year(o, y, job);
     if (!options) return ExitCode::bad_input;
     if (y.csv && options->series.empty())
         options->series = {"outdoor temperature", "operative temperature", "heating", "cooling"};
     const loads::BuildingYear result = job.run_year(*options);
-    if (job.failed()) { // numbers that cannot be are not printed
-        if (o.json) print_json(nlohmann::json::object(), job);
-        return finish(job, o);
-    }
-    if (o.json)
-        print_json(report::year_json(*job.building(), result), job);
-    else if (y.csv)
-        print(report::year_csv(result, job.weather()->leap));
-    else
-        print(report::year_text(*job.building(), result, job.units()) + libraries_in_words(job) + "\n", o);
-    return finish(job, o, result.unsettled_steps == 0);
+    if (job.failed()) return deliver({}, job, o); // numbers that cannot be are not printed
+    CommonOptions asked = o;
+    if (y.csv) asked.as = "csv";
+    if (asked.form() == Form::csv && asked.table.empty() && !options->series.empty()) asked.table = "series";
+    return deliver(report::year_document(*job.building(), result, job.weather()->leap, job.units()), job, asked,
+                   result.unsettled_steps == 0);
 }
 
 ExitCode draw_hours(const CommonOptions& o, const std::string& room, const YearOptions& y, const DrawOptions& draw)

@@ -6,16 +6,12 @@
 #include <string>
 #include <vector>
 
+#include <venture/figure/cell.hpp>
 #include <venture/quantity/origin.hpp>
 
 namespace venture::loads {
 
-/// Where and when a peak occurs. Hours are clock hours: 14 means from 14:00 to 15:00.
-struct When {
-    std::string day{};   ///< "July", "winter design"; empty if not known (typed)
-    int month = 0;       ///< 1..12; 0 if none
-    int clock_hour = -1; ///< 0..23; -1: all hours alike, or not known
-};
+using figure::When;
 
 /// Hour means of one design day, W, 24 values from 0 h standard time.
 struct LoadDay {

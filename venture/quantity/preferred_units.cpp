@@ -91,13 +91,26 @@ void PreferredUnits::choose(std::string_view key, std::string_view unit)
 
 std::string_view PreferredUnits::symbol(std::string_view key) const { return symbols_[index_of(key)]; }
 
-std::string PreferredUnits::number(double si, std::string_view key) const
+const detail::Unit& PreferredUnits::unit(std::string_view key) const
 {
     const std::size_t i = index_of(key);
     const detail::Unit* unit = detail::find_unit(symbols_[i], printed_quantities()[i].kind);
     VENTURE_ASSERT(unit != nullptr);
-    const double typed = (si - unit->offset) / unit->factor;
-    int decimals = unit->decimals;
+    return *unit;
+}
+
+double PreferredUnits::value(double si, std::string_view key) const
+{
+    const detail::Unit& shown = unit(key);
+    return (si - shown.offset) / shown.factor;
+}
+
+int PreferredUnits::decimals(std::string_view key) const { return unit(key).decimals; }
+
+std::string PreferredUnits::number(double si, std::string_view key) const
+{
+    const double typed = value(si, key);
+    int decimals = unit(key).decimals;
     constexpr double whole = 0.05; // boards come in halves of a millimetre, and must not look like others
     if (key == "thickness" && decimals == 0 && std::abs(typed - std::round(typed)) > whole) decimals = 1;
     const bool rounds_to_zero = std::abs(typed) < 0.5 * std::pow(10.0, -decimals); // never "-0"

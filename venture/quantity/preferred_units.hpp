@@ -9,6 +9,10 @@
 
 namespace venture::quantity {
 
+namespace detail {
+struct Unit;
+}
+
 /// One choice that a user has: a kind, or a use of it that has a size of its own (thickness beside length).
 struct PrintedQuantity {
     std::string_view key; ///< "air_flow"
@@ -35,6 +39,10 @@ public:
     void choose(std::string_view key, std::string_view unit);
 
     [[nodiscard]] std::string_view symbol(std::string_view key) const;
+    /// An SI value in the chosen unit, not rounded.
+    [[nodiscard]] double value(double si, std::string_view key) const;
+    /// So many as tables show in the chosen unit.
+    [[nodiscard]] int decimals(std::string_view key) const;
     /// "4.21": an SI value in the chosen unit, with as many decimals as tables show.
     [[nodiscard]] std::string number(double si, std::string_view key) const;
     /// "4.21 kW".
@@ -45,6 +53,8 @@ public:
     [[nodiscard]] std::string_view symbol(Kind kind) const;
 
 private:
+    [[nodiscard]] const detail::Unit& unit(std::string_view key) const;
+
     std::vector<std::string_view> symbols_; ///< parallel to printed_quantities()
 };
 

@@ -127,6 +127,31 @@ std::string_view name_of(Kind kind)
     return entry.name;
 }
 
+std::string_view si_unit(Kind kind)
+{
+    for (const detail::Unit& unit : detail::units())
+        if (unit.kind == kind && unit.factor == 1.0 && unit.offset == 0.0 && !unit.symbol.empty()) return unit.symbol;
+    switch (kind) { // kinds that nobody types in SI
+    case Kind::areal_capacity:
+        return "J/m2K";
+    case Kind::standard_air_flow:
+    case Kind::water_flow:
+        return "m3/s";
+    case Kind::air_flow_per_area:
+        return "m3/s.m2";
+    case Kind::moisture_flow:
+        return "kg/s";
+    case Kind::enthalpy:
+        return "J/kg";
+    case Kind::energy:
+        return "J";
+    case Kind::irradiation:
+        return "J/m2";
+    default:
+        return "1";
+    }
+}
+
 std::string_view plain_unit(Kind kind)
 {
     if (kind == Kind::fraction) return {}; // a bare 0.35 is a fraction, not 0.35 %

@@ -58,6 +58,8 @@ enum class Kind {
 [[nodiscard]] std::string_view name_of(Kind kind);
 /// Symbol of the unit that a bare number of this kind is taken in, e.g. "W/m2K"; empty for plain numbers and fractions.
 [[nodiscard]] std::string_view plain_unit(Kind kind);
+/// Symbol of the SI unit that values of a kind are kept in, e.g. "m3/s" where the plain unit is L/s; "1" for pure numbers.
+[[nodiscard]] std::string_view si_unit(Kind kind);
 /// Symbols that a kind may be typed in, the plain one first.
 [[nodiscard]] std::vector<std::string> unit_symbols(Kind kind);
 /// "length in m, cm, mm, ft, in, or a bare number in m": what may be typed.

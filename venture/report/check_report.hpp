@@ -1,19 +1,14 @@
 #pragma once
-/// The model as it is understood, before any load is believed.
-
-#include <string>
-
-#include <nlohmann/json_fwd.hpp>
+/// A building as the program understands it, before anything is computed.
 
 #include <venture/building/building.hpp>
+#include <venture/figure/document.hpp>
 #include <venture/quantity/preferred_units.hpp>
-#include <venture/report/text.hpp>
 
 namespace venture::report {
 
-/// A line a room: areas, volume, mean U, air, gains, and how much of its use was given, by type or by default;
-/// then the build-ups with their U-values.
-[[nodiscard]] Text check_text(const building::Building& building, const quantity::PreferredUnits& units = {});
-[[nodiscard]] nlohmann::json check_json(const building::Building& building);
+/// Every room with its areas by class, air and gains, storeys and building; hours of use, build-ups, windows, what takes sun, thermal
+/// bridges, set-backs; what was taken where nobody said otherwise.
+[[nodiscard]] figure::Document check_document(const building::Building& building, const quantity::PreferredUnits& units);
 
 } // namespace venture::report

@@ -1,49 +1,35 @@
 #include <venture/report/climate_report.hpp>
 
 #include <algorithm>
-#include <array>
 #include <cmath>
 
 #include <fmt/format.h>
 
-#include <venture/air/moist_air.hpp>
-#include <venture/report/text.hpp>
-
 namespace venture::report {
 
 using climate::CoolingMonth;
-using climate::DesignDay;
-using climate::PeriodSummary;
+using climate::WeatherFigures;
+using figure::Document;
 using quantity::PreferredUnits;
-using quantity::Pressure;
-using quantity::Temperature;
 
 namespace {
-
-constexpr const char* nothing = "-";
-
-air::MoistAir air_at(const DesignDay& day, std::size_t hour)
-{
-    return air::MoistAir::from_humidity_ratio(Temperature::celsius(day.dry_bulb_C[hour]), day.humidity_ratio[hour],
-                                              day.pressure);
-}
 
 /// Where a value came from, as one letter behind it.
 class Marks {
 public:
     explicit Marks(const quantity::OriginPool& origins) : origins_{origins} {}
 
-    std::string marked(const std::string& number, quantity::OriginId origin)
+    char of(quantity::OriginId origin)
     {
         switch (origins_.at(origin).kind) {
         case quantity::OriginKind::overlay:
             set_ = true;
-            return number + "*";
+            return '*';
         case quantity::OriginKind::computed:
             derived_ = true;
-            return number + "~";
+            return '~';
         default:
-            return number + " ";
+            return ' ';
         }
     }
 
@@ -69,51 +55,11 @@ input::MonthInput month_input(const input::Input& input, int month)
     return {};
 }
 
-/// Daily sum over a plane, J/m2.
-double day_sum_J_per_m2(const DesignDay& day, double tilt_deg, double azimuth_deg)
-{
-    const auto on = irradiance_on_plane(day, climate::Angle::degrees(tilt_deg), climate::Angle::degrees(azimuth_deg));
-    double sum = 0.0; // straight lines between the hours
-    for (std::size_t h = 0; h + 1 < DesignDay::points; ++h)
-        sum += 0.5 * 3600.0 * (on[h].total_W_per_m2() + on[h + 1].total_W_per_m2());
-    return sum;
-}
-
-/// Largest hourly value on a wall, W/m2.
-double largest_W_per_m2(const DesignDay& day, double azimuth_deg)
-{
-    const auto on = irradiance_on_plane(day, climate::Angle::degrees(90.0), climate::Angle::degrees(azimuth_deg));
-    double largest = 0.0;
-    for (const auto& hour : on) largest = std::max(largest, hour.total_W_per_m2());
-    return largest;
-}
-
-std::string sunshine_in_words(const climate::Site& site, const CoolingMonth& month)
-{
-    constexpr double upper_limb_deg = -0.833;
-    const auto sun = climate::sun_day(
-        {2022, month.month, climate::design_day_of_month, 0.0}, climate::Angle::degrees(site.place.latitude_deg),
-        climate::Angle::degrees(site.place.longitude_deg), climate::Angle::degrees(upper_limb_deg));
-    if (!sun.rise_utc_h || !sun.set_utc_h) return sun.noon_elevation_deg > 0.0 ? "all day" : "never";
-    const double ahead =
-        site.place.time_zone_h + climate::clock_ahead_h(site, {month.month, climate::design_day_of_month});
-    return fmt::format("{}-{}", clock_in_words(*sun.rise_utc_h + ahead), clock_in_words(*sun.set_utc_h + ahead));
-}
-
 std::string summer_time_in_words(const climate::Site& site)
 {
     if (!site.summer_time) return "no summer time";
     return fmt::format("summer time {} to {}, {:g} h ahead", climate::in_words(site.summer_time->first),
                        climate::in_words(site.summer_time->last), site.summer_time->ahead_h);
-}
-
-} // namespace
-
-std::string clock_in_words(double hour)
-{
-    const auto minutes = static_cast<int>(std::lround(60.0 * hour));
-    const int of_day = (minutes % 1440 + 1440) % 1440;
-    return fmt::format("{:02}:{:02}", of_day / 60, of_day % 60);
 }
 
 std::string site_text(const climate::Site& site, const std::optional<WeatherFigures>& weather,
@@ -133,131 +79,134 @@ std::string site_text(const climate::Site& site, const std::optional<WeatherFigu
                                                   : (y.synthetic ? "" : ", a typical year"));
 }
 
-Text conditions_text(const climate::Site& site, const input::Input& input, const PreferredUnits& units)
+std::string winter_text(const climate::Site& site, const input::SiteInput& s, Marks& marks, const PreferredUnits& units)
 {
-    Marks marks{input.origins};
-    const input::SiteInput& s = input.site;
     const auto with_unit = [&](double value, std::string_view quantity, quantity::OriginId origin) {
-        const std::string number = marks.marked(units.number(value, quantity), origin);
-        return fmt::format("{}{} {}", number.substr(0, number.size() - 1),
-                           number.ends_with(' ') ? "" : number.substr(number.size() - 1), units.symbol(quantity));
+        const char mark = marks.of(origin);
+        return units.number(value, quantity) + (mark == ' ' ? "" : std::string{mark}) + " " +
+               std::string{units.symbol(quantity)};
     };
-    Text out = "Design conditions\nHeating  dry bulb " +
-               with_unit(site.winter.dry_bulb_C, "temperature", s.winter_dry_bulb.origin);
+    std::string out = "Design conditions\nHeating  dry bulb " +
+                      with_unit(site.winter.dry_bulb_C, "temperature", s.winter_dry_bulb.origin);
     out += site.winter.dew_point_C
                ? ", dew point " + with_unit(*site.winter.dew_point_C, "temperature", s.winter_dew_point.origin)
                : ", relative humidity 80 % (assumed: no winter_dew_point)";
     if (site.winter.wind_m_per_s) out += ", wind " + with_unit(*site.winter.wind_m_per_s, "wind", s.winter_wind.origin);
-    out += ", ground " + with_unit(site.winter.ground_C, "temperature", s.winter_ground.origin) + "\n";
-    if (site.months.empty()) return out + "Cooling  no design month\n" + marks.legend();
+    return out + ", ground " + with_unit(site.winter.ground_C, "temperature", s.winter_ground.origin) + "\n" +
+           (site.months.empty() ? "Cooling  no design month\n" : "");
+}
 
-    TextTable table;
-    const std::string degrees = std::string{units.symbol("temperature")} + " ",
-                      kelvin = std::string{units.symbol("temperature_difference")} + " ";
-    table.add_column("Cooling\n\n", Align::left);
-    int rank = 0; // what is listed first is asked for most
-    for (const std::string& heading :
-         {"dry\nbulb\n" + degrees, "wet bulb\nwith it\n" + degrees, "daily\nrange\n" + kelvin,
-          "of wet\nbulb\n" + kelvin, std::string{"beam\ndepth\n"}, std::string{"diffuse\ndepth\n"},
-          "ground\n\n" + degrees, "highest\nwet bulb\n" + degrees, "dry bulb\nwith it\n" + degrees,
-          "highest\ndew point\n" + degrees, "dry bulb\nwith it\n" + degrees,
-          "wind\n\n" + std::string{units.symbol("wind")} + " "})
-        table.add_column(heading, Align::right, ++rank);
+/// The months, each value with the mark of where it came from.
+figure::Table months_table(const climate::Site& site, const input::Input& input, Marks& marks)
+{
+    figure::Table out = figure::table_of(climate::cooling_month_columns(), site.months);
     for (const CoolingMonth& m : site.months) {
         const input::MonthInput given = month_input(input, m.month);
-        const auto cell = [&](std::optional<double> value, std::string_view quantity, quantity::OriginId origin) {
-            return value ? marks.marked(units.number(*value, quantity), origin) : std::string{nothing} + " ";
-        };
-        const auto plain = [&](double value, quantity::OriginId origin) {
-            return marks.marked(fmt::format("{:.3f}", value), origin);
-        };
-        const auto peak = [](const auto& pair, auto member) {
-            return pair ? std::optional{(*pair).*member} : std::nullopt;
-        };
-        using Pair = climate::PeakWithDryBulb;
-        table.add_row(
-            {climate::month_name(m.month), cell(m.dry_bulb_C, "temperature", given.dry_bulb.origin),
-             cell(m.wet_bulb_C, "temperature", given.wet_bulb.origin),
-             cell(m.daily_range_K, "temperature_difference", given.daily_range.origin),
-             cell(m.wet_bulb_range_K, "temperature_difference", given.wet_bulb_range.origin),
-             plain(m.beam_depth, given.beam_depth.origin), plain(m.diffuse_depth, given.diffuse_depth.origin),
-             cell(m.ground_C, "temperature", given.ground.origin),
-             cell(peak(m.peak_wet_bulb, &Pair::peak_C), "temperature", given.peak_wet_bulb.origin),
-             cell(peak(m.peak_wet_bulb, &Pair::dry_bulb_C), "temperature", given.dry_bulb_at_peak_wet_bulb.origin),
-             cell(peak(m.peak_dew_point, &Pair::peak_C), "temperature", given.peak_dew_point.origin),
-             cell(peak(m.peak_dew_point, &Pair::dry_bulb_C), "temperature", given.dry_bulb_at_peak_dew_point.origin),
-             cell(m.wind_m_per_s, "wind", given.wind.origin)});
+        const quantity::OriginId origins[] = {{},
+                                              given.dry_bulb.origin,
+                                              given.wet_bulb.origin,
+                                              given.daily_range.origin,
+                                              given.wet_bulb_range.origin,
+                                              given.beam_depth.origin,
+                                              given.diffuse_depth.origin,
+                                              given.ground.origin,
+                                              given.peak_wet_bulb.origin,
+                                              given.dry_bulb_at_peak_wet_bulb.origin,
+                                              given.peak_dew_point.origin,
+                                              given.dry_bulb_at_peak_dew_point.origin,
+                                              given.wind.origin};
+        std::string row;
+        for (std::size_t c = 0; c < out.columns.size(); ++c)
+            row += std::holds_alternative<std::monostate>(out.rows[out.marks.size()][c]) ? ' ' : marks.of(origins[c]);
+        out.marks.push_back(std::move(row));
     }
-    return out + Text{std::move(table)} + marks.legend();
+    return out;
 }
 
-Text design_days_text(const climate::Site& site, const PreferredUnits& units)
+void add_days(Document& out, const std::vector<climate::DesignDay>& days, figure::Told told)
 {
-    TextTable table;
-    table.add_column("Design day", Align::left);
-    table.add_column("sun up\n(clock)", Align::left);
-    add_column(table, "highest", "temperature", units);
-    add_column(table, "lowest", "temperature", units);
-    add_column(table, "humidity", "humidity_ratio", units);
-    add_column(table, "sun, flat", "irradiation", units);
-    for (const char* wall : {"most north", "most east", "most south", "most west"})
-        add_column(table, wall, "power_per_area", units, 2);
-    for (const CoolingMonth& month : site.months) {
-        const DesignDay day = cooling_design_day(site, month);
-        const auto [lowest, highest] = std::ranges::minmax(day.dry_bulb_C);
-        std::vector<std::string> row = {
-            fmt::format("{} {}", climate::design_day_of_month, climate::month_name(month.month)),
-            sunshine_in_words(site, month),
-            units.number(highest, "temperature"),
-            units.number(lowest, "temperature"),
-            units.number(air_at(day, 14).humidity_ratio(), "humidity_ratio"),
-            units.number(day_sum_J_per_m2(day, 0.0, 0.0), "irradiation")};
-        for (const double azimuth : {0.0, 90.0, 180.0, 270.0})
-            row.push_back(units.number(largest_W_per_m2(day, azimuth), "power_per_area"));
-        table.add_row(std::move(row));
+    constexpr std::size_t a_day = 24;
+    for (const climate::DesignDay& day : days) {
+        figure::Table hours = figure::table_of(climate::day_hour_columns(), climate::hours_of(day, a_day));
+        hours.told = told;
+        out.add(std::move(hours));
     }
-    return Text{std::move(table)} +
-           "Humidity at 14 h; sun on the horizontal over the day, and the most of any hour on walls, "
-           "with ground reflection. --day \"July\" lists a day's hours.\n";
 }
 
-Text day_text(const DesignDay& day, const PreferredUnits& units)
+std::string heading_of(const climate::DesignDay& day, const PreferredUnits& units)
 {
-    TextTable table;
-    table.add_column("hour\n\n", Align::left);
-    table.add_column("clock", Align::left);
-    add_column(table, "dry\nbulb", "temperature", units);
-    add_column(table, "wet\nbulb", "temperature", units, 2);
-    add_column(table, "humidity\n", "humidity_ratio", units, 3);
-    table.add_column("rel.\nhum.\n%", Align::right, 5);
-    table.add_column("sun\nup\ndeg", Align::right, 4);
-    table.add_column("sun\nfrom\ndeg", Align::right, 4);
-    for (const char* what : {"beam\nfacing it", "diffuse\nflat", "north\n", "east\n", "south\n", "west\n"})
-        add_column(table, what, "power_per_area", units);
-    std::array<std::array<climate::PlaneIrradiance, DesignDay::points>, 4> walls;
-    for (std::size_t w = 0; w < walls.size(); ++w)
-        walls[w] = irradiance_on_plane(day, climate::Angle::degrees(90.0),
-                                       climate::Angle::degrees(90.0 * static_cast<double>(w)));
-    for (std::size_t h = 0; h < 24; ++h) {
-        const air::MoistAir air = air_at(day, h);
-        const bool up = day.sun[h].elevation_deg() > 0.0;
-        std::vector<std::string> row = {fmt::format("{:02}", h),
-                                        clock_in_words(static_cast<double>(h) + day.clock_ahead_h),
-                                        units.number(day.dry_bulb_C[h], "temperature"),
-                                        units.number(air::wet_bulb(air).celsius(), "temperature"),
-                                        units.number(air.humidity_ratio(), "humidity_ratio"),
-                                        fmt::format("{:.0f}", 100.0 * air::relative_humidity(air)),
-                                        up ? fmt::format("{:.1f}", day.sun[h].elevation_deg()) : nothing,
-                                        up ? fmt::format("{:.0f}", day.sun[h].azimuth_deg) : nothing,
-                                        units.number(day.sky[h].beam_normal_W_per_m2, "power_per_area"),
-                                        units.number(day.sky[h].diffuse_horizontal_W_per_m2, "power_per_area")};
-        for (const auto& wall : walls) row.push_back(units.number(wall[h].total_W_per_m2(), "power_per_area"));
-        table.add_row(std::move(row));
-    }
     return fmt::format("{}: hour in local standard time; ground {}{}\n", day.name,
                        units.text(day.ground_C, "temperature"),
-                       day.humidity_capped_at_saturation ? "; some hours are held at saturation" : "") +
-           Text{std::move(table)};
+                       day.humidity_capped_at_saturation ? "; some hours are held at saturation" : "");
+}
+
+void add_weather(Document& out, const WeatherFigures& weather, const PreferredUnits& units)
+{
+    if (weather.year.synthetic) out.add("\nSYNTHETIC weather: made up, plausible, measured by nobody.\n");
+    out.add(climate::weather_month_table(weather.summary));
+    out.add(fmt::format("Degree-days of daily means below {} and above {}.\n",
+                        units.text(weather.summary.bases.heating_C, "temperature"),
+                        units.text(weather.summary.bases.cooling_C, "temperature")));
+    out.add(figure::table_of(climate::weather_extreme_columns(), weather.derived.of_year));
+    out.add("Each with the mean of what came with it within half a kelvin. One year tells what was, not how rare it is.\n");
+    out.add(figure::table_of(climate::weather_year_columns(), std::vector{weather}));
+}
+
+} // namespace
+
+Document climate_document(const climate::Site& site, const input::Input& input,
+                          const std::optional<WeatherFigures>& weather, const PreferredUnits& units)
+{
+    Marks marks{input.origins};
+    Document out;
+    const std::string winter = winter_text(site, input.site, marks, units);
+    figure::Table months = months_table(site, input, marks);
+    out.add(site_text(site, weather, units) + "\n" + winter);
+    out.add(std::move(months));
+    out.add(marks.legend());
+    const auto days = climate::design_days(site);
+    out.add(figure::table_of(climate::design_day_columns(), days));
+    if (!days.empty())
+        out.add("Humidity at 14 h; sun on the horizontal over the day, and the most of any hour on walls, "
+                "with ground reflection. --day \"July\" lists a day's hours.\n");
+    if (weather) add_weather(out, *weather, units);
+    out.add(figure::table_of(climate::site_columns(), std::vector{site}));
+    out.add(figure::table_of(climate::winter_design_columns(), std::vector{site.winter}));
+    std::vector<climate::DesignDay> all = {climate::winter_design_day(site)};
+    for (const climate::DayGlance& glance : days) all.push_back(glance.day);
+    add_days(out, all, figure::Told::data);
+    return out;
+}
+
+Document day_document(const climate::DesignDay& day, const PreferredUnits& units)
+{
+    Document out;
+    out.add(heading_of(day, units));
+    add_days(out, {day}, figure::Told::everyone);
+    return out;
+}
+
+Document week_document(const climate::ExtremeWeek& week, const std::string& what, const std::string& weather,
+                       const PreferredUnits& units)
+{
+    Document out{fmt::format("The {} week of the weather year '{}': {} in the mean", what, weather,
+                             units.text(week.mean_C, "temperature"))};
+    for (const climate::DesignDay& day : week.days) {
+        out.add("\n" + heading_of(day, units));
+        add_days(out, {day}, figure::Told::everyone);
+    }
+    return out;
+}
+
+Document derived_document(const WeatherFigures& weather)
+{
+    Document out{fmt::format("Design conditions derived from the weather year '{}'", weather.year.name)};
+    out.add("One year tells what was, not how rare it is.\n");
+    out.add(figure::table_of(climate::cooling_month_columns(), weather.derived.months));
+    out.add(figure::table_of(climate::winter_design_columns(), std::vector{weather.derived.winter}));
+    out.add(figure::table_of(climate::weather_extreme_columns(), weather.derived.of_year));
+    out.add(figure::table_of(climate::weather_year_columns(), std::vector{weather}));
+    return out;
 }
 
 } // namespace venture::report

@@ -1,15 +1,11 @@
 #pragma once
-/// Rooms as `check` lists them: one line each, then storeys and the building.
+/// What rooms come to: areas, air and gains, of one or of several together.
 
-#include <set>
-#include <string>
 #include <vector>
 
 #include <venture/building/building.hpp>
-#include <venture/quantity/preferred_units.hpp>
-#include <venture/report/text.hpp>
 
-namespace venture::report {
+namespace venture::building {
 
 /// Sums over one room or several. Surfaces between two rooms count for neither.
 struct RoomSums {
@@ -27,15 +23,6 @@ struct RoomSums {
 };
 
 /// Of every room, in the building's order.
-[[nodiscard]] std::vector<RoomSums> sums_of_rooms(const building::Building& building);
+[[nodiscard]] std::vector<RoomSums> sums_of_rooms(const Building& building);
 
-/// The table, what its columns mean, and the values that rooms have over their type.
-[[nodiscard]] Text rooms_text(const building::Building& building, const quantity::PreferredUnits& units);
-
-/// Profiles and calendars that something goes by: gains, set-points, air, shades. Indices into Building::calendars.
-[[nodiscard]] std::set<std::size_t> calendars_in_use(const building::Building& building);
-
-/// Full-load hours by month of every calendar that something goes by; nothing if all of them are constant.
-[[nodiscard]] Text hours_text(const building::Building& building);
-
-} // namespace venture::report
+} // namespace venture::building

@@ -1,0 +1,398 @@
+#include <venture/building/building_figures.hpp>
+
+#include <algorithm>
+#include <map>
+
+#include <fmt/format.h>
+
+#include <venture/building/calendars_in_use.hpp>
+#include <venture/calendar/calendar.hpp>
+
+namespace venture::building {
+
+using figure::Cell;
+using figure::Show;
+using figure::Sum;
+using figure::Told;
+using figure::where;
+
+namespace {
+
+/// Where a surface stands, as [fabric] calls it.
+std::string place_of(const Surface& s)
+{
+    const bool inner = s.beyond.kind == Neighbour::Kind::room || s.beyond.kind == Neighbour::Kind::nothing,
+               ground = s.beyond.kind == Neighbour::Kind::ground;
+    switch (s.attitude) {
+    case Attitude::wall:
+        return inner ? "inner wall" : ground ? "ground wall" : "outside wall";
+    case Attitude::ceiling:
+        return "roof";
+    case Attitude::floor:
+        return inner ? "inner floor" : ground ? "ground floor" : "exposed floor";
+    }
+    return {};
+}
+
+std::string beyond_of(const Building& b, const Neighbour& n)
+{
+    switch (n.kind) {
+    case Neighbour::Kind::outdoors:
+        return "outdoors";
+    case Neighbour::Kind::ground:
+        return "ground";
+    case Neighbour::Kind::room:
+        return b.rooms[n.room].name;
+    case Neighbour::Kind::nothing:
+        return "a like room";
+    case Neighbour::Kind::temperature:
+        return fmt::format("at {:g} degC", n.temperature_C);
+    case Neighbour::Kind::unheated:
+        return "an unheated space";
+    }
+    return {};
+}
+
+/// "from 200 W/m2 of sun on it", "at night".
+std::string comes_down(const Building& b, const NamedShade& shade)
+{
+    switch (shade.use) {
+    case fabric::ShadeUse::never:
+        return "never";
+    case fabric::ShadeUse::always:
+        return "always";
+    case fabric::ShadeUse::above_irradiance:
+        return "in the sun";
+    case fabric::ShadeUse::by_profile:
+        return fmt::format("as '{}' says", b.calendars[shade.profile].name);
+    case fabric::ShadeUse::while_occupied:
+        return "while people are in";
+    case fabric::ShadeUse::at_night:
+        return "at night";
+    }
+    return {};
+}
+
+} // namespace
+
+const figure::TableOf<SurfaceRow>& surface_columns()
+{
+    using S = SurfaceRow;
+    static const figure::TableOf<S> all = {
+        {"surface", "Surfaces", "A plane part of a room's boundary with one neighbour; a wall between two rooms stands once.",
+         2, Told::data},
+        {
+            {{"room", "Room", "", "room that it belongs to", 0},
+             [](const S& s) -> Cell { return s.building->rooms[s.surface->room].name; }},
+            {{"surface", "Surface", "", "its name in the room", 0}, [](const S& s) -> Cell { return s.surface->name; }},
+            {{"beyond", "Beyond", "", "what lies behind it"},
+             [](const S& s) -> Cell { return beyond_of(*s.building, s.surface->beyond); }},
+            {{"as", "As", "", "what it is to the building"}, [](const S& s) -> Cell { return place_of(*s.surface); }},
+            {{"gross", "Gross", "area", "with its openings", 1, Sum::added},
+             [](const S& s) -> Cell { return s.surface->gross_m2; }},
+            {{"net", "Net", "area", "without them", 1, Sum::added},
+             [](const S& s) -> Cell { return s.surface->net_m2(); }},
+            {{"azimuth", "Azimuth", "fine_angle", "true bearing of its outward normal"},
+             [](const S& s) -> Cell { return s.surface->azimuth_deg; }},
+            {{"tilt", "Tilt", "fine_angle", "0 facing up, 90 upright, 180 facing down"},
+             [](const S& s) -> Cell { return s.surface->tilt_deg; }},
+            {{"build_up", "Build-up", "", "its layers"},
+             [](const S& s) -> Cell { return s.building->build_ups[s.surface->build_up].layers.name; }},
+            {{"half_each_way", "Half each way", "", "differs from side to side, and nobody said which way it faces"},
+             [](const S& s) -> Cell { return s.surface->other_half.has_value(); }},
+            {{"thickness", "Thickness", "thickness", "of its layers"},
+             [](const S& s) -> Cell { return thickness_m(s.building->build_ups[s.surface->build_up]); }},
+            {{"u", "U", "heat_transfer", "with the films of both sides"},
+             [](const S& s) -> Cell { return u_value(*s.building, *s.surface); }},
+        }};
+    return all;
+}
+
+const figure::TableOf<OpeningRow>& opening_columns()
+{
+    using O = OpeningRow;
+    static const figure::TableOf<O> all = {
+        {"opening", "Openings", "A window or door, or several alike, in one surface.", 3, Told::data},
+        {
+            {{"room", "Room", "", "room that it belongs to", 0},
+             [](const O& o) -> Cell { return o.building->rooms[o.surface->room].name; }},
+            {{"surface", "Surface", "", "that it is in", 0}, [](const O& o) -> Cell { return o.surface->name; }},
+            {{"opening", "Opening", "", "its name, or kind and number in the surface", 0},
+             [](const O& o) -> Cell {
+                 const auto number = o.opening - o.surface->openings.data() + 1;
+                 const char* kind = o.opening->kind == Opening::Kind::window ? "window" : "door";
+                 return o.opening->name.empty() ? fmt::format("{} {}", kind, number) : o.opening->name;
+             }},
+            {{"kind", "Kind", "", "window or door"},
+             [](const O& o) -> Cell { return std::string{o.opening->kind == Opening::Kind::window ? "window" : "door"}; }},
+            {{"area", "Area", "area", "of all alike together", 1, Sum::added},
+             [](const O& o) -> Cell { return o.opening->area_m2(); }},
+            {{"count", "Number", "count", "how many alike", 1, Sum::added},
+             [](const O& o) -> Cell { return figure::whole(o.opening->from_left_m.size()); }},
+            {{"u", "U", "heat_transfer", "with its frame"},
+             [](const O& o) -> Cell { return u_value(*o.building, *o.surface, *o.opening); }},
+            {{"glazing", "Glazing", "", "of a window"},
+             [](const O& o) -> Cell {
+                 return where(o.opening->kind == Opening::Kind::window,
+                              o.building->glazings[o.opening->glazing].values.name);
+             }},
+            {{"g", "g", "ratio", "share of the sun that its glass lets in, straight on"},
+             [](const O& o) -> Cell {
+                 return where(o.opening->kind == Opening::Kind::window,
+                              o.building->glazings[o.opening->glazing].values.g_value);
+             }},
+            {{"shade", "Shade", "", "that can come down"},
+             [](const O& o) -> Cell {
+                 return o.opening->shade ? Cell{o.building->shades[*o.opening->shade].layer.name} : Cell{};
+             }},
+        }};
+    return all;
+}
+
+const figure::TableOf<WindowUse>& window_columns()
+{
+    using W = WindowUse;
+    static const figure::TableOf<W> all = {
+        {"window", "Windows", "Windows of one glazing and shade, together.", 2},
+        {
+            {{"glazing", "Windows", "", "their glazing", 0}, [](const W& w) -> Cell { return w.glazing->name; }},
+            {{"shade", "shade", "", "that can come down"},
+             [](const W& w) -> Cell { return w.shade != nullptr ? w.shade->layer.name : std::string{"none"}; }},
+            {{"area", "area", "area", "with their frames", 1, Sum::added}, [](const W& w) -> Cell { return w.area_m2; }},
+            {{"u", "window U", "heat_transfer", "with frame, upright"},
+             [](const W& w) -> Cell { return w.glazing->u_value_W_per_m2K; }},
+            {{"g", "g", "ratio", "share of the sun that the glass lets in, straight on"},
+             [](const W& w) -> Cell { return w.glazing->g_value; }},
+            {{"frame", "frame", "share", "of the area"}, [](const W& w) -> Cell { return w.glazing->frame_share; }},
+            {{"down", "down", "", "when the shade comes down", 1, Sum::none, Show::if_any},
+             [](const W& w) -> Cell {
+                 return w.shade != nullptr ? Cell{comes_down(*w.building, *w.shade)} : Cell{};
+             }},
+            {{"down_from", "from", "power_per_area", "sun on the window from which it comes down", 1, Sum::none,
+              Show::if_any},
+             [](const W& w) -> Cell {
+                 return w.shade != nullptr && w.shade->use == fabric::ShadeUse::above_irradiance
+                            ? Cell{w.shade->above_W_per_m2}
+                            : Cell{};
+             }},
+            {{"u_down", "U then", "heat_transfer", "while the shade is down, where it adds resistance", 1, Sum::none,
+              Show::if_any},
+             [](const W& w) -> Cell {
+                 if (w.shade == nullptr || w.shade->added_resistance_m2K_per_W <= 0.0) return {};
+                 return 1.0 / (1.0 / w.glazing->u_value_W_per_m2K + w.shade->added_resistance_m2K_per_W);
+             }},
+        }};
+    return all;
+}
+
+const figure::TableOf<BuildupUse>& buildup_use_columns()
+{
+    using B = BuildupUse;
+    static const figure::TableOf<B> all = {
+        {"build_up", "Build-ups", "A build-up where it stands; films differ with the direction of heat, so that U does.", 2},
+        {
+            {{"build_up", "Build-up", "", "its name", 0},
+             [](const B& u) -> Cell { return u.building->build_ups[u.first->build_up].layers.name; }},
+            {{"as", "as", "", "where it stands", 0}, [](const B& u) -> Cell { return u.as; }},
+            {{"area", "net area", "area", "of all surfaces that have it there", 2, Sum::added},
+             [](const B& u) -> Cell { return u.area_m2; }},
+            {{"u", "U", "heat_transfer", "with the films of both sides; of a shape's first surface"},
+             [](const B& u) -> Cell { return u_value(*u.building, *u.first); }},
+            {{"thickness", "thickness", "thickness", "of its layers; none where a U-value was typed"},
+             [](const B& u) -> Cell {
+                 const NamedBuildup& layers = u.building->build_ups[u.first->build_up];
+                 return where(!layers.typed, thickness_m(layers));
+             }},
+        }};
+    return all;
+}
+
+const figure::TableOf<BridgeRow>& thermal_bridge_columns()
+{
+    using B = BridgeRow;
+    static const figure::TableOf<B> all = {
+        {"thermal_bridge", "Thermal bridges", "Heat that goes round a room's layers to outdoors.", 2, Told::data},
+        {
+            {{"name", "Thermal bridge", "", "its name", 0}, [](const B& b) -> Cell { return b.bridge->name; }},
+            {{"room", "Room", "", "that it belongs to", 0},
+             [](const B& b) -> Cell { return b.building->rooms[b.bridge->room].name; }},
+            {{"length", "length", "length", "of a junction; none of a fixing", 1, Sum::added},
+             [](const B& b) -> Cell { return where(b.bridge->length_m > 0.0, b.bridge->length_m); }},
+            {{"heat_loss", "heat loss", "heat_loss", "for each degree", 1, Sum::added},
+             [](const B& b) -> Cell { return b.bridge->heat_loss_W_per_K; }},
+        }};
+    return all;
+}
+
+const figure::TableOf<Obstruction>& obstruction_columns()
+{
+    using O = Obstruction;
+    static const figure::TableOf<O> all = {
+        {"obstruction", "Obstructions", "What stands near the building and takes sun from it."},
+        {
+            {{"obstruction", "Obstruction", "", "its name", 0}, [](const O& o) -> Cell { return o.name; }},
+            {{"plan", "plan", "area", "that it covers"}, [](const O& o) -> Cell { return plan::area_m2(o.outline); }},
+            {{"base", "base", "length", "above the project's zero"}, [](const O& o) -> Cell { return o.base_m; }},
+            {{"top", "top", "length", "above the project's zero"}, [](const O& o) -> Cell { return o.top_m; }},
+            {{"with_leaves", "lets through\nwith leaves", "share", "of the sun, in leaf"},
+             [](const O& o) -> Cell { return o.with_leaves; }},
+            {{"bare", "lets through\nbare", "share", "of the sun, without leaves"},
+             [](const O& o) -> Cell { return o.bare; }},
+        }};
+    return all;
+}
+
+const figure::TableOf<SetbackRow>& setback_columns()
+{
+    using S = SetbackRow;
+    static const figure::TableOf<S> all = {
+        {"setback", "Set-backs", "What a room holds outside the hours of its set-point.", 2, Told::data},
+        {
+            {{"room", "Room", "", "that sets back", 0}, [](const S& s) -> Cell { return s.room; }},
+            {{"of", "", "", "heating or cooling", 0}, [](const S& s) -> Cell { return std::string{s.of}; }},
+            {{"setpoint", "set-point", "temperature", "held in those hours"},
+             [](const S& s) -> Cell { return s.setpoint_C; }},
+            {{"back_to", "back to", "temperature", "held outside them"},
+             [](const S& s) -> Cell { return s.setback->temperature_C.value; }},
+            {{"hours", "outside profile", "", "the hours"},
+             [](const S& s) -> Cell { return s.building->calendars[s.setback->profile].name; }},
+            {{"ramp", "ramp", "fine_hours", "before them, on which the room comes back"},
+             [](const S& s) -> Cell { return s.setback->ramp_h; }},
+        }};
+    return all;
+}
+
+const figure::TableOf<OverruledRow>& overruled_columns()
+{
+    using O = OverruledRow;
+    static const figure::TableOf<O> all = {
+        {"over_type", "Values over a type's", "A value that a room has instead of that of its type.", 2, Told::data},
+        {
+            {{"room", "Room", "", "that says so", 0}, [](const O& o) -> Cell { return o.room->name; }},
+            {{"key", "Key", "", "what is stated", 0}, [](const O& o) -> Cell { return o.value->key; }},
+            {{"own", "Own", "", "the room's"}, [](const O& o) -> Cell { return o.value->own; }},
+            {{"of_type", "Type's", "", "that it stands for"}, [](const O& o) -> Cell { return o.value->of_type; }},
+        }};
+    return all;
+}
+
+namespace {
+
+/// Full-load hours of one month; 0: of the year.
+template <int month>
+Cell full_load(const HoursRow& h)
+{
+    return calendar::full_load_hours(*h.hours, month, h.year);
+}
+
+} // namespace
+
+const figure::TableOf<HoursRow>& hours_columns()
+{
+    using H = HoursRow;
+    static const figure::TableOf<H> all = {
+        {"hours", "Hours of use", "Full-load hours of a calendar or profile that something goes by, month by month."},
+        {
+            {{"hours", "Full-load hours", "", "calendar (marked *) or profile", 0},
+             [](const H& h) -> Cell { return h.hours->name + (h.hours->is_one_profile() ? "" : " *"); }},
+            {{"jan", "Jan", "hours", "in January", 2}, full_load<1>},
+            {{"feb", "Feb", "hours", "in February", 3}, full_load<2>},
+            {{"mar", "Mar", "hours", "in March", 3}, full_load<3>},
+            {{"apr", "Apr", "hours", "in April", 2}, full_load<4>},
+            {{"may", "May", "hours", "in May", 3}, full_load<5>},
+            {{"jun", "Jun", "hours", "in June", 3}, full_load<6>},
+            {{"jul", "Jul", "hours", "in July", 2}, full_load<7>},
+            {{"aug", "Aug", "hours", "in August", 3}, full_load<8>},
+            {{"sep", "Sep", "hours", "in September", 3}, full_load<9>},
+            {{"oct", "Oct", "hours", "in October", 2}, full_load<10>},
+            {{"nov", "Nov", "hours", "in November", 3}, full_load<11>},
+            {{"dec", "Dec", "hours", "in December", 3}, full_load<12>},
+            {{"year", "year", "hours", "of the whole year"}, full_load<0>},
+            {{"busiest_day", "busiest\nday", "fine_hours", "of its profiles"},
+             [](const H& h) -> Cell {
+                 double busiest = 0.0;
+                 for (const calendar::Profile& p : h.hours->profiles) busiest = std::max(busiest, p.full_load_hours());
+                 return busiest;
+             }},
+        }};
+    return all;
+}
+
+std::vector<SurfaceRow> surface_rows(const Building& b)
+{
+    std::vector<SurfaceRow> out;
+    for (const Surface& s : b.surfaces) out.push_back({&b, &s});
+    return out;
+}
+
+std::vector<OpeningRow> opening_rows(const Building& b)
+{
+    std::vector<OpeningRow> out;
+    for (const Surface& s : b.surfaces)
+        for (const Opening& o : s.openings) out.push_back({&b, &s, &o});
+    return out;
+}
+
+std::vector<WindowUse> windows_in_use(const Building& b)
+{
+    std::map<std::pair<std::size_t, std::optional<std::size_t>>, double> area_m2;
+    for (const auto& [building, surface, o] : opening_rows(b))
+        if (o->kind == Opening::Kind::window) area_m2[{o->glazing, o->shade}] += o->area_m2();
+    std::vector<WindowUse> out;
+    for (const auto& [kind, area] : area_m2)
+        out.push_back({&b, &b.glazings[kind.first].values, kind.second ? &b.shades[*kind.second] : nullptr, area});
+    return out;
+}
+
+std::vector<BuildupUse> buildups_in_use(const Building& b)
+{
+    std::vector<BuildupUse> out;
+    for (const Surface& s : b.surfaces) {
+        std::string as = place_of(s);
+        auto found = std::ranges::find_if(
+            out, [&](const BuildupUse& u) { return u.first->build_up == s.build_up && u.as == as; });
+        if (found == out.end()) found = out.insert(found, {&b, &s, std::move(as), 0.0});
+        found->area_m2 += s.net_m2();
+    }
+    return out;
+}
+
+std::vector<BridgeRow> bridge_rows(const Building& b)
+{
+    std::vector<BridgeRow> out;
+    for (const ThermalBridge& bridge : b.thermal_bridges) out.push_back({&b, &bridge});
+    return out;
+}
+
+std::vector<SetbackRow> setback_rows(const Building& b)
+{
+    std::vector<SetbackRow> out;
+    for (const Room& room : b.rooms) {
+        const auto add = [&](std::string_view of, const auto& setpoint, const std::optional<Setback>& setback) {
+            if (setpoint && setback) out.push_back({&b, room.name, of, setpoint->value, &*setback});
+        };
+        add("heating", room.use.heating_setpoint_C, room.use.heating_setback);
+        add("cooling", room.use.cooling_setpoint_C, room.use.cooling_setback);
+    }
+    return out;
+}
+
+std::vector<OverruledRow> overruled_rows(const Building& b)
+{
+    std::vector<OverruledRow> out;
+    for (const Room& room : b.rooms)
+        for (const OverruledValue& v : room.overruled) out.push_back({&room, &v});
+    return out;
+}
+
+std::vector<HoursRow> hours_rows(const Building& b)
+{
+    std::vector<HoursRow> out;
+    for (const std::size_t index : calendars_in_use(b)) {
+        const calendar::Calendar& c = b.calendars[index];
+        if (c.name != "always" && c.name != "never") out.push_back({&c, b.project.year});
+    }
+    return out;
+}
+
+} // namespace venture::building

@@ -1,0 +1,20 @@
+#pragma once
+/// Giving results in the form that was asked for.
+
+#include <venture/cli/commands.hpp>
+#include <venture/cli/job.hpp>
+#include <venture/figure/document.hpp>
+#include <venture/project/output.hpp>
+
+namespace venture::cli {
+
+/// Prints or writes a document; then tells what was found and ends the command. Of a job that failed only the findings are given.
+/// @param met  whether all that was asked for is met
+[[nodiscard]] ExitCode deliver(figure::Document document, const Job& job, const CommonOptions& options,
+                               bool met = true);
+
+/// results/<name>.txt, .json and .xlsx.
+void write_document(project::OutputFolder& out, const std::string& name, const figure::Document& document,
+                    const quantity::PreferredUnits& units);
+
+} // namespace venture::cli

@@ -1,0 +1,340 @@
+#include <venture/loads/load_figures.hpp>
+
+#include <algorithm>
+
+namespace venture::loads {
+
+using figure::Cell;
+using figure::Show;
+using figure::Sum;
+using figure::Told;
+using figure::where;
+
+namespace {
+
+/// Who says a room's loads.
+std::string said_by(const RoomLoadRow& row)
+{
+    const RoomLoad& r = *row.load;
+    if (row.left_out) return "left out";
+    if (r.typed || (r.heating_overruled && r.cooling_overruled)) return "typed";
+    if (r.heating_overruled) return "heating typed";
+    return r.cooling_overruled ? "cooling typed" : "computed";
+}
+
+Cell per_area(bool there, double w, double m2) { return where(there && m2 > 0.0, w / m2); }
+
+} // namespace
+
+const figure::TableOf<RoomLoadRow>& room_load_columns()
+{
+    using R = RoomLoadRow;
+    static const figure::TableOf<R> all = {
+        {"room_load", "Loads of rooms", "A room and what it needs on its worst design days, for a convective supply."},
+        {
+            {{"room", "Room", "", "name of the room", 0}, [](const R& r) -> Cell { return r.load->room; }},
+            {{"storey", "Storey", "", "storey that it is on", 6}, [](const R& r) -> Cell { return r.load->storey; }},
+            {{"area", "Area", "area", "floor area", 4, Sum::added},
+             [](const R& r) -> Cell { return where(r.load->floor_area_m2 > 0.0, r.load->floor_area_m2); }},
+            {{"said_by", "Loads", "", "computed, typed, or which of them is typed; left out: no part of the building", 2,
+              Sum::none, Show::if_varied},
+             [](const R& r) -> Cell { return said_by(r); }},
+            {{"heating", "Heating", "power", "largest hour mean in winter design", 1, Sum::added},
+             [](const R& r) -> Cell { return where(r.load->heated, r.load->heating_W); }},
+            {{"heating_per_area", "Heating", "power_per_area", "heating for each square metre of floor", 3},
+             [](const R& r) -> Cell { return per_area(r.load->heated, r.load->heating_W, r.load->floor_area_m2); }},
+            {{"heating_up", "heating up", "power", "of it, what coming back from set-backs adds", 5, Sum::added,
+              Show::data},
+             [](const R& r) -> Cell { return where(r.load->heating_up_W > 0.0, r.load->heating_up_W); }},
+            {{"by_hand", "By hand", "power", "U x A x K and air flows at steady state, for comparison", 7, Sum::added},
+             [](const R& r) -> Cell { return where(r.load->heated && !r.load->paper.empty(), r.load->paper_W()); }},
+            {{"cooling", "Cooling", "power", "sensible and latent together, largest hour mean of the cooling design days",
+              1, Sum::added},
+             [](const R& r) -> Cell { return where(r.load->cooled, r.load->cooling_W); }},
+            {{"cooling_sensible", "sensible", "power", "sensible part in that hour", 2, Sum::added},
+             [](const R& r) -> Cell { return where(r.load->cooled, r.load->cooling_sensible_W); }},
+            {{"cooling_latent", "latent", "power", "latent part in that hour", 2, Sum::added},
+             [](const R& r) -> Cell { return where(r.load->cooled, r.load->cooling_latent_W); }},
+            {{"cooling_per_area", "Cooling", "power_per_area", "cooling for each square metre of floor", 3},
+             [](const R& r) -> Cell { return per_area(r.load->cooled, r.load->cooling_W, r.load->floor_area_m2); }},
+            {{"cooling_when", "at", "", "day and clock hour of the cooling", 2},
+             [](const R& r) -> Cell { return where(r.load->cooled, r.load->cooling_when); }},
+            {{"coldest", "Coldest", "temperature", "lowest hour mean of its air in winter design", 5, Sum::smallest},
+             [](const R& r) -> Cell { return where(!r.load->typed, r.load->lowest_air_C); }},
+            {{"warmest", "Warmest", "temperature", "highest hour mean of its air on cooling design days", 5,
+              Sum::largest},
+             [](const R& r) -> Cell {
+                 return where(!r.load->typed && !r.load->cooling_days.empty(), r.load->highest_air_C);
+             }},
+            {{"heating_when", "Heating at", "", "day and clock hour of the heating", 5, Sum::none, Show::data},
+             [](const R& r) -> Cell { return where(r.load->heated, r.load->heating_when); }},
+            {{"heating_room", "Room in heating", "temperature", "set-point of heating", 5, Sum::none, Show::data},
+             [](const R& r) -> Cell { return where(r.load->heated, r.load->heating_room_C); }},
+            {{"heating_set_by", "Heating set by", "", "where the heating set-point comes from", 5, Sum::none, Show::data},
+             [](const R& r) -> Cell {
+                 return where(r.load->heated && !r.load->typed, r.origins->describe(r.load->heating_setpoint_origin));
+             }},
+            {{"sensible_peak", "Sensible peak", "power", "largest hour mean of the sensible cooling by itself", 5,
+              Sum::added, Show::data},
+             [](const R& r) -> Cell { return where(r.load->cooled, r.load->cooling_sensible_peak_W); }},
+            {{"sensible_peak_when", "Sensible peak at", "", "day and clock hour of that", 5, Sum::none, Show::data},
+             [](const R& r) -> Cell { return where(r.load->cooled, r.load->cooling_sensible_when); }},
+            {{"cooling_air", "Air in cooling", "temperature", "room air in the hour of the cooling", 5, Sum::none,
+              Show::data},
+             [](const R& r) -> Cell { return where(r.load->cooled, r.load->cooling_air_C); }},
+            {{"cooling_humidity", "Humidity in cooling", "humidity_ratio", "of the room air in that hour", 5, Sum::none,
+              Show::data},
+             [](const R& r) -> Cell { return where(r.load->cooled, r.load->cooling_humidity_ratio); }},
+            {{"cooling_outdoor", "Outdoors in cooling", "temperature", "outdoor air in that hour", 5, Sum::none,
+              Show::data},
+             [](const R& r) -> Cell { return where(r.load->cooled, r.load->cooling_outdoor_C); }},
+            {{"cooling_set_by", "Cooling set by", "", "where the cooling set-point comes from", 5, Sum::none, Show::data},
+             [](const R& r) -> Cell {
+                 return where(r.load->cooled && !r.load->typed, r.origins->describe(r.load->cooling_setpoint_origin));
+             }},
+            {{"typed_at", "Typed at", "", "where typed loads stand", 5, Sum::none, Show::data},
+             [](const R& r) -> Cell { return where(r.load->typed, r.origins->describe(r.load->origin)); }},
+        }};
+    return all;
+}
+
+const figure::TableOf<GroupLoad>& building_load_columns()
+{
+    using G = GroupLoad;
+    static const figure::TableOf<G> all = {
+        {"building_load", "Loads of the building", "Rooms together: what they need in the largest hour of their sum, without "
+                                                   "margins, pipes or ducts.",
+         1, Told::data},
+        {
+            {{"of", "Of", "", "all rooms, or those of a storey", 0}, [](const G& g) -> Cell { return g.of; }},
+            {{"rooms", "Rooms", "count", "how many"}, [](const G& g) -> Cell { return figure::whole(g.rooms); }},
+            {{"heated_rooms", "heated", "count", "of them with a heating load"},
+             [](const G& g) -> Cell { return figure::whole(g.heated); }},
+            {{"heating", "Heating", "total_power", "largest hour of their sum in winter design"},
+             [](const G& g) -> Cell { return where(g.heated > 0, g.heating_W); }},
+            {{"heated_area", "Heated", "area", "floor area of heated rooms"},
+             [](const G& g) -> Cell { return where(g.heated_m2 > 0.0, g.heated_m2); }},
+            {{"heating_per_area", "Heating", "power_per_area", "heating for each square metre of heated floor"},
+             [](const G& g) -> Cell { return per_area(g.heated > 0, g.heating_W, g.heated_m2); }},
+            {{"cooled_rooms", "cooled", "count", "rooms with a cooling load"},
+             [](const G& g) -> Cell { return figure::whole(g.cooled); }},
+            {{"cooling", "Cooling", "total_power", "largest hour of their sum, sensible and latent together"},
+             [](const G& g) -> Cell { return where(g.cooled > 0, g.cooling.total_W); }},
+            {{"cooling_sensible", "sensible", "total_power", "sensible part in that hour"},
+             [](const G& g) -> Cell { return where(g.cooled > 0, g.cooling.sensible_W); }},
+            {{"cooling_latent", "latent", "total_power", "latent part in that hour"},
+             [](const G& g) -> Cell { return where(g.cooled > 0, g.cooling.latent_W); }},
+            {{"cooling_when", "at", "", "day and clock hour of it; not known where a load is typed"},
+             [](const G& g) -> Cell { return where(g.cooled > 0, g.cooling.when); }},
+            {{"single_peaks", "Single peaks", "total_power", "sum of the rooms' coolings, each at its own hour"},
+             [](const G& g) -> Cell { return where(g.cooled > 0, g.cooling.sum_of_peaks_W); }},
+            {{"cooled_area", "Cooled", "area", "floor area of cooled rooms"},
+             [](const G& g) -> Cell { return where(g.cooled_m2 > 0.0, g.cooled_m2); }},
+            {{"cooling_per_area", "Cooling", "power_per_area", "cooling for each square metre of cooled floor"},
+             [](const G& g) -> Cell { return per_area(g.cooled > 0, g.cooling.total_W, g.cooled_m2); }},
+        }};
+    return all;
+}
+
+const figure::TableOf<PaperRow>& steady_loss_columns()
+{
+    using P = PaperRow;
+    static const figure::TableOf<P> all = {
+        {"steady_loss", "Steady loss by hand",
+         "A room's loss at winter design without sun, gains or storage, line by line: area x U x difference, or flow x "
+         "capacity x difference.",
+         2},
+        {
+            {{"room", "Room", "", "name of the room", 0, Sum::none, Show::if_varied},
+             [](const P& p) -> Cell { return p.load->room; }},
+            {{"part", "Steady loss by hand", "", "surface, opening, bridge or air", 0},
+             [](const P& p) -> Cell { return p.term->what; }},
+            {{"area", "Area", "area", "along wall centre lines, from floor to floor"},
+             [](const P& p) -> Cell { return where(p.term->area_m2 > 0.0, p.term->area_m2); }},
+            {{"u", "U", "heat_transfer", "thermal transmittance"},
+             [](const P& p) -> Cell { return where(p.term->area_m2 > 0.0, p.term->u_W_per_m2K); }},
+            {{"h", "H", "heat_loss", "area x U, or flow x capacity"},
+             [](const P& p) -> Cell { return p.term->h_W_per_K; }},
+            {{"far_side", "far side", "temperature", "of what is beyond"},
+             [](const P& p) -> Cell { return p.term->far_side_C; }},
+            {{"loss", "loss", "power", "H x (room - far side)", 1, Sum::added},
+             [](const P& p) -> Cell { return p.term->loss_W; }},
+        }};
+    return all;
+}
+
+const figure::TableOf<AirBalanceRow>& air_balance_columns()
+{
+    using A = AirBalanceRow;
+    static const figure::TableOf<A> all = {
+        {"air_balance", "Into the air in the hour of the cooling peak",
+         "What flows into a room's air in the hour of its cooling; the supply takes their sum away.", 2},
+        {
+            {{"room", "Room", "", "name of the room", 0, Sum::none, Show::if_varied},
+             [](const A& a) -> Cell { return a.room; }},
+            {{"part", "Into the air in that hour", "", "where it comes from", 0},
+             [](const A& a) -> Cell { return std::string{a.part}; }},
+            {{"flow", "", "power", "into the air", 1, Sum::added}, [](const A& a) -> Cell { return a.flow_W; }},
+        }};
+    return all;
+}
+
+const figure::TableOf<CauseRow>& load_cause_columns()
+{
+    using C = CauseRow;
+    static const figure::TableOf<C> all = {
+        {"load_cause", "Loads by cause",
+         "What a load is made of, counted from the room's set-point: the day of its peak, replayed with one cause at a time.", 3},
+        {
+            {{"room", "Room", "", "name of the room", 0, Sum::none, Show::if_varied},
+             [](const C& c) -> Cell { return c.room; }},
+            {{"of", "Load", "", "heating, or the sensible part of cooling", 0, Sum::none, Show::data},
+             [](const C& c) -> Cell { return std::string{c.of}; }},
+            {{"cause", "Cause", "", "what acts", 0}, [](const C& c) -> Cell { return c.cause; }},
+            {{"load", "", "power", "of this cause alone; negative: it lessens the load", 1, Sum::added},
+             [](const C& c) -> Cell { return c.load_W; }},
+        }};
+    return all;
+}
+
+const figure::TableOf<TypedOverRow>& typed_over_columns()
+{
+    using T = TypedOverRow;
+    static const figure::TableOf<T> all = {
+        {"typed_over", "Typed over computed loads", "A load that somebody typed instead of the computed one.", 2, Told::data},
+        {
+            {{"room", "Room", "", "name of the room", 0}, [](const T& t) -> Cell { return t.room; }},
+            {{"of", "Load", "", "heating or cooling", 0}, [](const T& t) -> Cell { return std::string{t.of}; }},
+            {{"typed", "Typed", "power", "what counts"}, [](const T& t) -> Cell { return t.typed_W; }},
+            {{"computed", "Computed", "power", "what would have counted"},
+             [](const T& t) -> Cell { return t.over->computed_W; }},
+            {{"reason", "Reason", "", "why, as it was given"},
+             [](const T& t) -> Cell { return where(!t.over->reason.empty(), t.over->reason); }},
+            {{"from", "From", "", "where it was typed"}, [](const T& t) -> Cell { return t.from; }},
+        }};
+    return all;
+}
+
+const figure::TableOf<RunNote>& design_run_columns()
+{
+    using N = RunNote;
+    static const figure::TableOf<N> all = {
+        {"design_run", "How the days were solved", "A design day and how exactly it was solved.", 1, Told::data},
+        {
+            {{"day", "Design day", "", "winter design, or a design month", 0}, [](const N& n) -> Cell { return n.day; }},
+            {{"repetitions", "Repetitions", "count", "of the day, until it became periodic"},
+             [](const N& n) -> Cell { return figure::whole(n.days); }},
+            {{"residual", "Residual", "residual_temperature", "largest difference between the last two repetitions"},
+             [](const N& n) -> Cell { return n.residual_K; }},
+            {{"closure", "Closure", "residual", "what is missing in the heat balance, as a share of throughput"},
+             [](const N& n) -> Cell { return n.worst_closure; }},
+            {{"periodic", "Periodic", "", "whether it became so; if not, do not use it"},
+             [](const N& n) -> Cell { return n.converged; }},
+            {{"unsettled_steps", "Unsettled", "count", "steps in which a thermostat found no consistent state"},
+             [](const N& n) -> Cell { return figure::whole(n.unsettled_steps); }},
+            {{"film_residual", "Films", "residual", "what is left between films and temperatures, as a share of a room's peak"},
+             [](const N& n) -> Cell { return n.film_residual; }},
+            {{"share_kept", "Memory", "share", "of warmth that is still felt on the next day"},
+             [](const N& n) -> Cell { return n.share_kept; }},
+        }};
+    return all;
+}
+
+std::vector<RoomLoadRow> rows_of(const RoomLoads& loads, const quantity::OriginPool& origins,
+                                 const building::Building* building)
+{
+    std::vector<RoomLoadRow> out;
+    for (const RoomLoad& load : loads.rooms) {
+        const auto index = building != nullptr ? building->find_room(load.room) : std::nullopt;
+        out.push_back({&load, &origins, index && building->rooms[*index].left_out});
+    }
+    return out;
+}
+
+std::vector<GroupLoad> group_loads(const RoomLoads& loads)
+{
+    std::vector<GroupLoad> out;
+    const auto add = [&](const std::string& name, const auto& belongs) {
+        GroupLoad group{.of = name};
+        std::vector<std::size_t> heated, cooled;
+        for (std::size_t r = 0; r < loads.rooms.size(); ++r) {
+            const RoomLoad& room = loads.rooms[r];
+            if (!belongs(room)) continue;
+            ++group.rooms;
+            if (room.heated) {
+                heated.push_back(r);
+                group.heated_m2 += room.floor_area_m2;
+            }
+            if (room.cooled) {
+                cooled.push_back(r);
+                group.cooled_m2 += room.floor_area_m2;
+            }
+        }
+        group.heated = heated.size();
+        group.cooled = cooled.size();
+        group.heating_W = heating_together_W(loads, heated);
+        group.cooling = coincident_cooling(loads, cooled);
+        out.push_back(std::move(group));
+    };
+    add("all rooms", [](const RoomLoad&) { return true; });
+    std::vector<std::string> storeys;
+    for (const RoomLoad& room : loads.rooms)
+        if (!room.storey.empty() && std::ranges::find(storeys, room.storey) == storeys.end())
+            storeys.push_back(room.storey);
+    if (storeys.size() < 2) return out;
+    for (const std::string& storey : storeys) add(storey, [&](const RoomLoad& r) { return r.storey == storey; });
+    return out;
+}
+
+std::vector<AirBalanceRow> parts_of(const RoomLoad& load)
+{
+    const AirBalance& b = load.cooling_balance;
+    return {{load.room, "windows (inside face, with sun taken up)", b.windows_W},
+            {load.room, "outside walls", b.outside_walls_W},
+            {load.room, "roof", b.roof_W},
+            {load.room, "doors", b.doors_W},
+            {load.room, "ground floor", b.ground_W},
+            {load.room, "inner walls and floors (with sun and radiant gains stored there)", b.inner_W},
+            {load.room, "thermal bridges", b.thermal_bridges_W},
+            {load.room, "convective gains, and what shades inside give to the air", b.convective_gains_W},
+            {load.room, "infiltration", b.infiltration_W},
+            {load.room, "ventilation", b.ventilation_W},
+            {load.room, "air from other rooms", b.transfer_air_W},
+            {load.room, "released by air and furniture", b.released_by_air_W}};
+}
+
+std::vector<TypedOverRow> typed_over(const RoomLoads& loads, const quantity::OriginPool& origins)
+{
+    std::vector<TypedOverRow> out;
+    for (const RoomLoad& r : loads.rooms) {
+        const auto add = [&](std::string_view of, double typed_W, const std::optional<Overruled>& over) {
+            if (over) out.push_back({r.room, of, typed_W, &*over, origins.describe(over->origin)});
+        };
+        add("heating", r.heating_W, r.heating_overruled);
+        add("cooling", r.cooling_W, r.cooling_overruled);
+    }
+    return out;
+}
+
+std::string in_words(balance::Forcing cause)
+{
+    using balance::Forcing;
+    switch (cause) {
+    case Forcing::outdoor_air:
+        return "outdoor air, through fabric and as leakage and ventilation";
+    case Forcing::set_point:
+        return "set-points of other rooms, and own where it is not held, or is raised for layers of air";
+    case Forcing::given_temperature:
+        return "stated temperatures of neighbours";
+    case Forcing::sky:
+        return "sky, by long wave";
+    case Forcing::stratification:
+        return "warmer air under ceilings, cooler air at floors";
+    case Forcing::limit:
+        return "limits of supplies";
+    default:
+        return std::string{balance::forcing_names()[static_cast<std::size_t>(cause)]};
+    }
+}
+
+} // namespace venture::loads

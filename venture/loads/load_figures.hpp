@@ -1,0 +1,71 @@
+#pragma once
+/// Columns of design loads: of rooms, of storeys and the building, and of what they are made of.
+
+#include <string>
+#include <vector>
+
+#include <venture/building/building.hpp>
+#include <venture/figure/table.hpp>
+#include <venture/loads/design_loads.hpp>
+
+namespace venture::loads {
+
+struct RoomLoadRow {
+    const RoomLoad* load = nullptr;
+    const quantity::OriginPool* origins = nullptr;
+    bool left_out = false; ///< of the building
+};
+/// Loads of some rooms together.
+struct GroupLoad {
+    std::string of{}; ///< "all rooms", or a storey
+    std::size_t rooms = 0, heated = 0, cooled = 0;
+    double heating_W = 0.0; ///< largest hour of their sum
+    double heated_m2 = 0.0, cooled_m2 = 0.0;
+    Coincident cooling{};
+};
+/// One line of a steady loss.
+struct PaperRow {
+    const RoomLoad* load = nullptr;
+    const PaperTerm* term = nullptr;
+};
+/// One part of what a room's air takes up and gives off.
+struct AirBalanceRow {
+    std::string room{};
+    std::string_view part{};
+    double flow_W = 0.0;
+};
+struct CauseRow {
+    std::string room{};
+    std::string_view of{}; ///< "heating", "sensible cooling"
+    std::string cause{};
+    double load_W = 0.0;
+};
+/// A load that was typed over a computed one.
+struct TypedOverRow {
+    std::string room{};
+    std::string_view of{};
+    double typed_W = 0.0;
+    const Overruled* over = nullptr;
+    std::string from{};
+};
+
+[[nodiscard]] const figure::TableOf<RoomLoadRow>& room_load_columns();
+[[nodiscard]] const figure::TableOf<GroupLoad>& building_load_columns();
+[[nodiscard]] const figure::TableOf<PaperRow>& steady_loss_columns();
+[[nodiscard]] const figure::TableOf<AirBalanceRow>& air_balance_columns();
+[[nodiscard]] const figure::TableOf<CauseRow>& load_cause_columns();
+[[nodiscard]] const figure::TableOf<TypedOverRow>& typed_over_columns();
+[[nodiscard]] const figure::TableOf<RunNote>& design_run_columns();
+
+/// Rooms in the order of the loads. @param building  none: all that there is was typed
+[[nodiscard]] std::vector<RoomLoadRow> rows_of(const RoomLoads& loads, const quantity::OriginPool& origins,
+                                               const building::Building* building);
+/// "all rooms", then storeys where there is more than one.
+[[nodiscard]] std::vector<GroupLoad> group_loads(const RoomLoads& loads);
+/// In words that say what is counted in; all of them, whether they flow or not.
+[[nodiscard]] std::vector<AirBalanceRow> parts_of(const RoomLoad& load);
+[[nodiscard]] std::vector<TypedOverRow> typed_over(const RoomLoads& loads, const quantity::OriginPool& origins);
+/// "outdoor air, through fabric and as leakage and ventilation".
+[[nodiscard]] std::string in_words(balance::Forcing cause);
+
+} // namespace venture::loads
