@@ -51,12 +51,12 @@ TEST_F(ClimateCommands, DeriveWhatIsLeftOutAndLoadsUseIt)
     const auto from = site.find("  [[site.month]]"), to = site.find("# A year of weather");
     replace(site.substr(from, to - from), "");
     const json loads = run_json("loads house --json");
-    EXPECT_GT(loads["runs"].size(), 11u); // twelve months and the winter
+    EXPECT_GT(loads["design_run"].size(), 11u); // twelve months and the winter
     const json derived = run_json("climate derive house --json");
     const json shown = run_json("climate house --json");
-    EXPECT_EQ(derived["design_conditions"]["months"], shown["design_conditions"]["months"]);
-    EXPECT_EQ(shown["design_conditions"]["winter"]["dry_bulb_C"], -3.0); // that one is typed
-    EXPECT_EQ(shown["weather"]["synthetic"], true);
+    EXPECT_EQ(derived["cooling_month"], shown["cooling_month"]);
+    EXPECT_EQ(shown["winter_design"][0]["dry_bulb"], -3.0); // that one is typed
+    EXPECT_EQ(shown["weather_year"][0]["synthetic"], true);
     for (const char* origin : {"site/month/7/dry_bulb", "site/month/7/beam_depth"})
         EXPECT_THAT(run(fmt::format("check house --origins {}", origin)).out,
                     HasSubstr("derived from the weather year 'Muddlecombe, invented'"));
@@ -64,16 +64,19 @@ TEST_F(ClimateCommands, DeriveWhatIsLeftOutAndLoadsUseIt)
 
 TEST_F(ClimateCommands, WhatDerivePrintsIsReadAgain)
 {
-    const json derived = run_json("climate derive house --json")["design_conditions"];
+    const json derived = run_json("climate derive house --json");
     const std::string site = text_of(folder / "house/project.toml");
     const auto from = site.find("winter_dry_bulb"), to = site.find("# A year of weather");
     replace(site.substr(from, to - from), run("climate derive house").out + "\n");
-    const json again = run_json("climate house --json")["design_conditions"];
-    EXPECT_NEAR(again["winter"]["dew_point_C"].get<double>(), derived["winter"]["dew_point_C"].get<double>(), 0.051);
-    ASSERT_EQ(again["months"].size(), 12u);
+    const json again = run_json("climate house --json");
+    EXPECT_NEAR(again["winter_design"][0]["dew_point"].get<double>(),
+                derived["winter_design"][0]["dew_point"].get<double>(), 0.051);
+    ASSERT_EQ(again["cooling_month"].size(), 12u);
     for (std::size_t m = 0; m < 12; ++m)
-        for (const char* key : {"dry_bulb_C", "wet_bulb_C", "wet_bulb_range_K", "ground_C", "beam_depth"})
-            EXPECT_NEAR(again["months"][m][key].get<double>(), derived["months"][m][key].get<double>(), 0.051) << key;
+        for (const char* key : {"dry_bulb", "wet_bulb", "wet_bulb_range", "ground", "beam_depth"})
+            EXPECT_NEAR(again["cooling_month"][m][key].get<double>(), derived["cooling_month"][m][key].get<double>(),
+                        0.051)
+                << key;
     EXPECT_EQ(run("climate house").errors, ""); // nothing is derived any more
 }
 
@@ -84,9 +87,9 @@ TEST_F(ClimateCommands, MakeAYearThatProjectsAndDeriveRead)
     EXPECT_TRUE(text.starts_with("# [weather]\n"));
     EXPECT_THAT(text.substr(0, 400), HasSubstr("synthetic"));
     const json of_file = run_json("climate derive made.csv --json"), of_house = run_json("climate derive house --json");
-    EXPECT_EQ(of_file["weather"]["synthetic"], true);
-    EXPECT_NEAR(of_file["design_conditions"]["winter"]["dry_bulb_C"].get<double>(),
-                of_house["design_conditions"]["winter"]["dry_bulb_C"].get<double>(), 0.02);
+    EXPECT_EQ(of_file["weather_year"][0]["synthetic"], true);
+    EXPECT_NEAR(of_file["winter_design"][0]["dry_bulb"].get<double>(),
+                of_house["winter_design"][0]["dry_bulb"].get<double>(), 0.02);
 
     fs::copy(folder / "made.csv", folder / "house/made.csv");
     replace("form = \"synthetic\"\n", "file = \"made.csv\"\n");
@@ -113,13 +116,19 @@ TEST_F(ClimateCommands, ListOneDay)
 TEST_F(ClimateCommands, GiveDaysAndWeeksToMachines)
 {
     const json day = run_json("climate house --day July --json");
-    EXPECT_EQ(day["dry_bulb_C"].size(), 25u);
-    EXPECT_EQ(day["dry_bulb_C"][14], 27.8);
-    EXPECT_EQ(run_json("climate house --json")["design_days"][1]["dry_bulb_C"], day["dry_bulb_C"]);
+    ASSERT_EQ(day["day_hour"].size(), 24u);
+    EXPECT_EQ(day["day_hour"][14]["dry_bulb"], 27.8);
+    const json all = run_json("climate house --json")["day_hour"]; // winter first
+    ASSERT_EQ(all.size(), 48u);
+    for (std::size_t h = 0; h < 24; ++h) EXPECT_EQ(all[24 + h]["dry_bulb"], day["day_hour"][h]["dry_bulb"]);
     const json week = run_json("climate house --week coldest --json");
-    ASSERT_EQ(week["days"].size(), 7u);
-    EXPECT_LT(week["mean_C"], run_json("climate house --week hottest --json")["mean_C"]);
-    EXPECT_EQ(week["days"][0]["dry_bulb_C"][24], week["days"][1]["dry_bulb_C"][0]);
+    ASSERT_EQ(week["day_hour"].size(), 7u * 24u);
+    const auto mean_C = [](const json& hours) {
+        double sum = 0.0;
+        for (const json& hour : hours["day_hour"]) sum += hour["dry_bulb"].get<double>();
+        return sum / static_cast<double>(hours["day_hour"].size());
+    };
+    EXPECT_LT(mean_C(week), mean_C(run_json("climate house --week hottest --json")));
 }
 
 TEST_F(ClimateCommands, DrawTheYearInThreeKinds)

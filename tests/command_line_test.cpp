@@ -110,7 +110,7 @@ TEST_F(CommandLine, RunsTheDemoAndSaysWhatItWrote)
     EXPECT_THAT(r.out, HasSubstr("Kestrel Point"));
     EXPECT_THAT(r.out, HasSubstr("Try next:"));
     for (const char* file : {"project.toml", "loads.csv", "results/check.txt", "results/loads.txt", "results/loads.csv",
-                             "results/loads.json", "results/size.txt", "results/size.json", "results/plan.svg",
+                             "results/loads.json", "results/loads.xlsx", "results/size.txt", "results/size.json", "results/plan.svg",
                              "results/plan.png", "results/plan.pdf"})
         EXPECT_TRUE(fs::exists(folder / "station" / file)) << file;
 }
@@ -160,12 +160,12 @@ TEST_F(CommandLine, SizesTheHouse)
 {
     write_project("house");
     const json size = run_json("size house --json");
-    EXPECT_TRUE(size["met"].get<bool>());
-    EXPECT_EQ(size["units"].size(), 6u);
-    EXPECT_EQ(size["plants"].size(), 1u);
+    EXPECT_EQ(size["unit"].size(), 6u);
+    EXPECT_EQ(size["plant"].size(), 1u);
+    EXPECT_TRUE(size["plant"][0]["met"].get<bool>());
     double sum = 0.0;
-    for (const json& unit : size["units"]) sum += unit["duty_W"].get<double>();
-    EXPECT_NEAR(size["plants"][0]["rooms_W"].get<double>(), sum, 1e-6);
+    for (const json& unit : size["unit"]) sum += unit["needs"].get<double>();
+    EXPECT_NEAR(size["plant"][0]["rooms_need"].get<double>(), sum, 1e-6);
 }
 
 TEST_F(CommandLine, GivesLoadsAsJsonThatAddUp)
@@ -173,13 +173,13 @@ TEST_F(CommandLine, GivesLoadsAsJsonThatAddUp)
     write_project("demo");
     const json loads = run_json("loads demo --json");
     double heating = 0.0;
-    for (const json& room : loads["rooms"])
-        if (room.contains("heating")) heating += room["heating"]["load_W"].get<double>();
-    EXPECT_NEAR(loads["totals"]["heating_W"].get<double>(), heating, 1e-6);
-    EXPECT_LE(loads["totals"]["cooling_coincident_W"].get<double>(),
-              loads["totals"]["cooling_sum_of_peaks_W"].get<double>());
-    for (const json& run : loads["runs"]) EXPECT_TRUE(run["converged"].get<bool>());
-    EXPECT_TRUE(run_json("check demo --json").contains("surfaces"));
+    for (const json& room : loads["room_load"]) heating += room.value("heating", 0.0);
+    const json& all = loads["building_load"][0];
+    EXPECT_EQ(all["of"], "all rooms");
+    EXPECT_NEAR(all["heating"].get<double>(), heating, 1e-6);
+    EXPECT_LE(all["cooling"].get<double>(), all["single_peaks"].get<double>());
+    for (const json& run : loads["design_run"]) EXPECT_TRUE(run["periodic"].get<bool>());
+    EXPECT_TRUE(run_json("check demo --json").contains("surface"));
 }
 
 TEST_F(CommandLine, TakesARoomApart)
@@ -197,8 +197,8 @@ TEST_F(CommandLine, TakesARoomApart)
 TEST_F(CommandLine, ChangesOneValueForOneRun)
 {
     write_project("house");
-    const double before = run_json("loads house --json")["totals"]["heating_W"];
-    const double after = run_json("loads house --json --set 'site/winter_dry_bulb=-10 degC'")["totals"]["heating_W"];
+    const double before = run_json("loads house --json")["building_load"][0]["heating"];
+    const double after = run_json("loads house --json --set 'site/winter_dry_bulb=-10 degC'")["building_load"][0]["heating"];
     EXPECT_GT(after, 1.2 * before);
     EXPECT_EQ(run("loads house --set 'room/Kitchn/height=3'").code, 2);
     EXPECT_THAT(run("loads house --set 'room/Kitchn/height=3'").errors, HasSubstr("did you mean 'Kitchen'?"));
@@ -226,14 +226,14 @@ TEST_F(CommandLine, ChoosesTheSameForTypedLoadsAsForComputedOnes)
     write("typed/project.toml", "format = 1\n[project]\nname = \"typed\"\n[loads]\ntable = \"loads.csv\"\n" +
                                     services.substr(services.find("[[plant]]")));
     const json typed = run_json("size typed --json");
-    ASSERT_EQ(typed["units"].size(), computed["units"].size());
-    for (std::size_t i = 0; i < typed["units"].size(); ++i) {
-        EXPECT_EQ(typed["units"][i]["product"]["product"], computed["units"][i]["product"]["product"]);
-        EXPECT_EQ(typed["units"][i]["product"]["count"], computed["units"][i]["product"]["count"]);
-        EXPECT_NEAR(typed["units"][i]["duty_W"].get<double>(), computed["units"][i]["duty_W"].get<double>(), 0.001);
-        EXPECT_EQ(typed["units"][i]["loads"], "typed");
+    ASSERT_EQ(typed["unit"].size(), computed["unit"].size());
+    for (std::size_t i = 0; i < typed["unit"].size(); ++i) {
+        EXPECT_EQ(typed["unit"][i]["product"], computed["unit"][i]["product"]);
+        EXPECT_EQ(typed["unit"][i]["count"], computed["unit"][i]["count"]);
+        EXPECT_NEAR(typed["unit"][i]["needs"].get<double>(), computed["unit"][i]["needs"].get<double>(), 0.001);
+        EXPECT_EQ(typed["unit"][i]["loads"], "typed");
     }
-    EXPECT_EQ(typed["plants"][0]["product"]["product"], computed["plants"][0]["product"]["product"]);
+    EXPECT_EQ(typed["plant"][0]["product"], computed["plant"][0]["product"]);
 }
 
 TEST_F(CommandLine, ChoosesTheSameFanCoilsForTypedLoadsAsForComputedOnes)
@@ -245,11 +245,11 @@ TEST_F(CommandLine, ChoosesTheSameFanCoilsForTypedLoadsAsForComputedOnes)
     write("typed/project.toml", "format = 1\n[project]\nname = \"typed\"\n[loads]\ntable = \"loads.csv\"\n" +
                                     services.substr(services.find("[[plant]]")));
     const json typed = run_json("size typed --json");
-    ASSERT_EQ(typed["units"].size(), computed["units"].size());
-    for (std::size_t i = 0; i < typed["units"].size(); ++i) {
-        EXPECT_EQ(typed["units"][i]["product"]["product"], computed["units"][i]["product"]["product"])
-            << typed["units"][i]["room"];
-        EXPECT_EQ(typed["units"][i]["product"]["count"], computed["units"][i]["product"]["count"]);
+    ASSERT_EQ(typed["unit"].size(), computed["unit"].size());
+    for (std::size_t i = 0; i < typed["unit"].size(); ++i) {
+        EXPECT_EQ(typed["unit"][i]["product"], computed["unit"][i]["product"])
+            << typed["unit"][i]["room"];
+        EXPECT_EQ(typed["unit"][i]["count"], computed["unit"][i]["count"]);
     }
 }
 
@@ -272,7 +272,8 @@ TEST_F(CommandLine, RatesAKeptProductAndEndsWith1WhenItNoLongerSuffices)
     EXPECT_EQ(r.code, 1);
     EXPECT_THAT(r.out, HasSubstr("Foxmill Lean 300/400 (kept)"));
     EXPECT_THAT(r.errors, HasSubstr("% short; the duty was 0.10 kW when it was settled on"));
-    EXPECT_FALSE(run_json("size house --json", 1)["met"].get<bool>());
+    for (const json& unit : run_json("size house --json", 1)["unit"])
+        EXPECT_EQ(unit["met"].get<bool>(), unit["room"] != "Bathroom") << unit;
 }
 
 TEST_F(CommandLine, EndsWith1WhenNothingSuffices)

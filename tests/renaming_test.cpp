@@ -79,6 +79,12 @@ void expect_same_lines(const std::vector<std::string>& first, const std::vector<
 
 using Numbers = std::vector<std::pair<std::string, double>>;
 
+/// A wall between two rooms stands once, with either of them.
+bool is_between_rooms(const json& surface)
+{
+    return surface.at("as").get<std::string>().starts_with("inner") && surface.at("beyond") != "a like room";
+}
+
 /// All that a document says: numbers by the keys above them, and words likewise; in no order of lists.
 void collect(const json& value, const std::string& path, Numbers& numbers, std::vector<std::string>& words)
 {
@@ -88,9 +94,11 @@ void collect(const json& value, const std::string& path, Numbers& numbers, std::
     } else if (value.is_array()) {
         for (const json& inner : value) {
             const auto room = inner.is_object() ? inner.find("room") : inner.end();
-            if (path == "/surfaces" && inner.at("beyond_room").is_string()) {
-                collect(inner.at("net_m2"), path + "/shared/net_m2", numbers, words);
-                collect(inner.at("u_W_per_m2K"), path + "/shared/u_W_per_m2K", numbers, words);
+            if (path == "/surface" && is_between_rooms(inner)) {
+                collect(inner.at("net"), path + "/shared/net", numbers, words);
+                collect(inner.at("u"), path + "/shared/u", numbers, words);
+            } else if (path == "/opening" && inner.at("beyond") == "another room") {
+                collect(inner.at("area"), path + "/shared/area", numbers, words);
             } else
                 collect(inner, room == inner.end() ? path : path + "/" + room->dump(), numbers, words);
         }
@@ -134,7 +142,7 @@ protected:
             fs::copy(data / GetParam(), folder / one / "project");
         }
         const json loads = run_json("loads first/project --json");
-        for (const json& room : loads.at("rooms")) names.push_back(room.at("room"));
+        for (const json& room : loads.at("room_load")) names.push_back(room.at("room"));
         std::ranges::sort(names, std::greater{}, &std::string::size); // "Front room" before "room"
         for (const auto& file : fs::directory_iterator{folder / "other/project"}) {
             const bool is_table = file.path().extension() == ".csv";

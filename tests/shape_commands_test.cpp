@@ -71,7 +71,7 @@ TEST_F(ShapeCommands, DrawRoomsThatWereGivenByTheirFaces)
     EXPECT_EQ(run("draw plan house -o faces.png").code, 0);
     EXPECT_EQ(run("draw building house -o faces.html").code, 0);
     const auto kW = [](const std::string& json) {
-        return nlohmann::json::parse(json)["totals"]["heating_W"].get<double>();
+        return nlohmann::json::parse(json)["building_load"][0]["heating"].get<double>();
     };
     EXPECT_NEAR(kW(run("loads house --json").out) / kW(before), 1.0, 1e-6);
 }

@@ -123,6 +123,12 @@ const figure::TableOf<OpeningRow>& opening_columns()
                  const char* kind = o.opening->kind == Opening::Kind::window ? "window" : "door";
                  return o.opening->name.empty() ? fmt::format("{} {}", kind, number) : o.opening->name;
              }},
+            {{"beyond", "Beyond", "", "outdoors, another room, or what else lies behind"},
+             [](const O& o) -> Cell {
+                 const Neighbour& beyond = o.surface->beyond;
+                 return beyond.kind == Neighbour::Kind::room ? std::string{"another room"}
+                                                             : beyond_of(*o.building, beyond);
+             }},
             {{"kind", "Kind", "", "window or door"},
              [](const O& o) -> Cell { return std::string{o.opening->kind == Opening::Kind::window ? "window" : "door"}; }},
             {{"area", "Area", "area", "of all alike together", 1, Sum::added},
@@ -293,8 +299,10 @@ const figure::TableOf<HoursRow>& hours_columns()
     static const figure::TableOf<H> all = {
         {"hours", "Hours of use", "Full-load hours of a calendar or profile that something goes by, month by month."},
         {
-            {{"hours", "Full-load hours", "", "calendar (marked *) or profile", 0},
-             [](const H& h) -> Cell { return h.hours->name + (h.hours->is_one_profile() ? "" : " *"); }},
+            {{"name", "Full-load hours", "", "of the calendar or profile", 0},
+             [](const H& h) -> Cell { return h.hours->name; }},
+            {{"kind", "", "", "calendar, or profile of every day", 4},
+             [](const H& h) -> Cell { return std::string{h.hours->is_one_profile() ? "profile" : "calendar"}; }},
             {{"jan", "Jan", "hours", "in January", 2}, full_load<1>},
             {{"feb", "Feb", "hours", "in February", 3}, full_load<2>},
             {{"mar", "Mar", "hours", "in March", 3}, full_load<3>},

@@ -57,6 +57,7 @@ struct HoursRow {
     int year = 2029;
 };
 
+[[nodiscard]] const figure::TableOf<Project>& project_columns();
 [[nodiscard]] const figure::TableOf<RoomRow>& room_columns();
 [[nodiscard]] const figure::TableOf<SurfaceRow>& surface_columns();
 [[nodiscard]] const figure::TableOf<OpeningRow>& opening_columns();

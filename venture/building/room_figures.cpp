@@ -1,4 +1,4 @@
-/// Columns of rooms.
+/// Columns of rooms, and of the project that they belong to.
 
 #include <algorithm>
 #include <cmath>
@@ -27,6 +27,24 @@ Cell said_at(const RoomRow& r, const std::optional<Sourced<double>>& t)
 Cell share_of(double part, double whole) { return where(whole > 0.0, part / whole); }
 
 } // namespace
+
+const figure::TableOf<Project>& project_columns()
+{
+    using P = Project;
+    static const figure::TableOf<P> all = {
+        {"project", "Project", "What the whole is of.", 1, figure::Told::data},
+        {
+            {{"name", "Project", "", "its name", 0}, [](const P& p) -> Cell { return p.name; }},
+            {{"number", "Job", "", "its number"}, [](const P& p) -> Cell { return where(!p.number.empty(), p.number); }},
+            {{"revision", "Revision", "", "as it is stated"},
+             [](const P& p) -> Cell { return where(!p.revision.empty(), p.revision); }},
+            {{"client", "Client", "", "for whom"}, [](const P& p) -> Cell { return where(!p.client.empty(), p.client); }},
+            {{"author", "Author", "", "who signs"}, [](const P& p) -> Cell { return where(!p.author.empty(), p.author); }},
+            {{"year", "Year", "count", "whose weekdays and dates calendars count"},
+             [](const P& p) -> Cell { return figure::whole(p.year); }},
+        }};
+    return all;
+}
 
 const figure::TableOf<RoomRow>& room_columns()
 {

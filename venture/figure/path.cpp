@@ -1,5 +1,7 @@
 #include <venture/figure/path.hpp>
 
+#include <set>
+
 namespace venture::figure {
 
 std::vector<Figure> figures_of(const Table& table)
@@ -19,9 +21,11 @@ std::vector<Figure> figures_of(const Table& table)
 std::vector<Figure> figures_of(const Document& document, std::string_view pattern)
 {
     std::vector<Figure> out;
+    std::set<std::string> known; // a table that two parts of a document bring stands once
     for (const Table& table : document.data_tables())
         for (Figure& figure : figures_of(table))
-            if (pattern.empty() || matches(figure.path, pattern)) out.push_back(std::move(figure));
+            if ((pattern.empty() || matches(figure.path, pattern)) && known.insert(figure.path).second)
+                out.push_back(std::move(figure));
     return out;
 }
 

@@ -19,7 +19,7 @@ struct Figure {
 
 /// Every cell of a table that is no subject and not empty; those of totals follow.
 [[nodiscard]] std::vector<Figure> figures_of(const Table& table);
-/// Of all tables of a document. @param pattern  empty: all
+/// Of all tables of a document, each path once. @param pattern  empty: all
 [[nodiscard]] std::vector<Figure> figures_of(const Document& document, std::string_view pattern = {});
 
 /// Whether a path is meant by a pattern: parts are alike, or the pattern's part is *; letters count as they are.

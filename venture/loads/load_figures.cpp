@@ -2,6 +2,8 @@
 
 #include <algorithm>
 
+#include <fmt/format.h>
+
 namespace venture::loads {
 
 using figure::Cell;
@@ -132,6 +134,8 @@ const figure::TableOf<GroupLoad>& building_load_columns()
              [](const G& g) -> Cell { return where(g.cooled_m2 > 0.0, g.cooled_m2); }},
             {{"cooling_per_area", "Cooling", "power_per_area", "cooling for each square metre of cooled floor"},
              [](const G& g) -> Cell { return per_area(g.cooled > 0, g.cooling.total_W, g.cooled_m2); }},
+            {{"fingerprint", "Fingerprint", "", "of all that the loads follow from"},
+             [](const G& g) -> Cell { return fmt::format("{:016x}", g.fingerprint); }},
         }};
     return all;
 }
@@ -255,7 +259,7 @@ std::vector<GroupLoad> group_loads(const RoomLoads& loads)
 {
     std::vector<GroupLoad> out;
     const auto add = [&](const std::string& name, const auto& belongs) {
-        GroupLoad group{.of = name};
+        GroupLoad group{.of = name, .fingerprint = loads.fingerprint};
         std::vector<std::size_t> heated, cooled;
         for (std::size_t r = 0; r < loads.rooms.size(); ++r) {
             const RoomLoad& room = loads.rooms[r];

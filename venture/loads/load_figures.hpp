@@ -22,6 +22,7 @@ struct GroupLoad {
     double heating_W = 0.0; ///< largest hour of their sum
     double heated_m2 = 0.0, cooled_m2 = 0.0;
     Coincident cooling{};
+    std::uint64_t fingerprint = 0; ///< of all that the loads follow from
 };
 /// One line of a steady loss.
 struct PaperRow {

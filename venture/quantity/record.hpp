@@ -226,7 +226,7 @@ public:
     using Value = std::conditional_t<std::is_const_v<Void>, const Given<T>, Given<T>>;
 
     template <Declared T>
-        requires(std::is_const_v<Void> || !std::is_const_v<T>)
+        requires(!std::same_as<std::remove_const_t<T>, BasicRecord> && (std::is_const_v<Void> || !std::is_const_v<T>))
     BasicRecord(T& record) : spec_{&T::spec()},
                              object_{std::addressof(record)} // NOLINT(google-explicit-constructor)
     {

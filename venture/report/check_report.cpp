@@ -55,8 +55,8 @@ std::string films_text(const Building& b, const PreferredUnits& units)
 std::string hours_note(const Building& b, const std::vector<building::HoursRow>& rows)
 {
     if (std::ranges::all_of(rows, [](const auto& row) { return row.hours->is_one_profile(); })) return {};
-    return fmt::format("* a calendar; weekdays of {} ({}); `venture draw year` shows it day by hour\n", b.project.year,
-                       b.origins.describe(b.project.year_origin));
+    return fmt::format("Calendars count the weekdays of {} ({}); `venture draw year` shows them day by hour.\n",
+                       b.project.year, b.origins.describe(b.project.year_origin));
 }
 
 /// Why one build-up stands in several lines; what a typed U-value means for its thickness.
@@ -232,7 +232,9 @@ Document check_document(const Building& b, const PreferredUnits& units)
     const auto overruled = building::overruled_rows(b);
     out.add(rooms_note(b) + "\n" + overruled_text(overruled));
     const auto hours = building::hours_rows(b);
-    out.add(figure::table_of(building::hours_columns(), hours));
+    Table hours_table = figure::table_of(building::hours_columns(), hours);
+    hours_table.columns.front().heading = fmt::format("Full-load hours in {}", b.project.year);
+    out.add(std::move(hours_table));
     out.add(hours_note(b, hours) + films_text(b, units));
     const auto build_ups = building::buildups_in_use(b);
     out.add(figure::table_of(building::buildup_use_columns(), build_ups));
@@ -249,6 +251,7 @@ Document check_document(const Building& b, const PreferredUnits& units)
     const auto taken = taken_values(b, units);
     out.add("\n" + taken_text(b, taken));
     out.add(figure::table_of(taken_columns(), taken));
+    out.add(figure::table_of(building::project_columns(), std::vector{b.project}));
     out.add(figure::table_of(building::surface_columns(), building::surface_rows(b)));
     out.add(figure::table_of(building::opening_columns(), building::opening_rows(b)));
     out.add(figure::table_of(building::thermal_bridge_columns(), building::bridge_rows(b)));

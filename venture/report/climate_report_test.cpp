@@ -5,10 +5,15 @@
 #include <nlohmann/json.hpp>
 
 #include <venture/draw/climate_drawing.hpp>
+#include <venture/report/as_json.hpp>
+#include <venture/report/as_text.hpp>
+#include <venture/report/site_keys.hpp>
 
 namespace venture::report {
 namespace {
 
+using climate::clock_in_words;
+using climate::WeatherFigures;
 using testing::HasSubstr;
 using testing::Not;
 
@@ -43,7 +48,7 @@ WeatherFigures dull_year(bool synthetic)
 
 TEST(ClimateReport, TellsPlaceAndClock)
 {
-    const std::string text = site_text(a_site(), std::nullopt);
+    const std::string text = as_text(climate_document(a_site(), {}, std::nullopt, {}), {}).laid_out();
     EXPECT_THAT(text,
                 HasSubstr("Nowhere: 52.00 deg north, 0.00 deg east, 30 m above the sea; clock UTC+0 h, summer time "
                           "29 March to 24 October, 1 h ahead"));
@@ -52,16 +57,17 @@ TEST(ClimateReport, TellsPlaceAndClock)
 
 TEST(ClimateReport, DayHasTwentyFourHoursInClockTimeToo)
 {
-    const std::string text = day_text(cooling_design_day(a_site(), a_site().months[0])).laid_out();
-    EXPECT_THAT(text, HasSubstr("\n14    15:00  28.0"));
-    EXPECT_EQ(std::ranges::count(text, '\n'), 3 + 1 + 1 + 24);
+    const std::string text = as_text(day_document(cooling_design_day(a_site(), a_site().months[0]), {}), {}).laid_out();
+    EXPECT_THAT(text, HasSubstr("\n  14  15:00  28.0"));
+    EXPECT_EQ(std::ranges::count(text, '\n'), 1 + 1 + 4 + 24); // what it is; a blank; headings and their rule; hours
 }
 
 TEST(ClimateReport, SyntheticYearsAreAlwaysCalledSo)
 {
-    EXPECT_THAT(weather_text(dull_year(true)).laid_out(), HasSubstr("SYNTHETIC"));
-    EXPECT_THAT(weather_text(dull_year(false)).laid_out(), Not(HasSubstr("SYNTHETIC")));
-    EXPECT_EQ(climate_json(a_site(), dull_year(true))["weather"]["synthetic"], true);
+    const auto document = [](bool synthetic) { return climate_document(a_site(), {}, dull_year(synthetic), {}); };
+    EXPECT_THAT(as_text(document(true), {}).laid_out(), HasSubstr("SYNTHETIC"));
+    EXPECT_THAT(as_text(document(false), {}).laid_out(), Not(HasSubstr("SYNTHETIC")));
+    EXPECT_EQ(as_json(document(true))["weather_year"][0]["synthetic"], true);
 }
 
 TEST(ClimateReport, DerivedKeysSayWhereTheyAreFrom)

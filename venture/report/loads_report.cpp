@@ -4,6 +4,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/building/building_figures.hpp>
 #include <venture/loads/load_figures.hpp>
 #include <venture/quantity/names.hpp>
 
@@ -173,6 +174,7 @@ Document loads_document(const building::Building& b, const loads::DesignLoads& d
     out.add("\n" + totals_text(all, groups.front(), units) + overruled_text(typed_over, units) + heating_up_text(all, units) +
             runs_text(design.runs) + remarks_text(design.runs, std::ranges::any_of(all.rooms, &RoomLoad::cooled)) +
             reading_text(b));
+    out.add(figure::table_of(building::project_columns(), std::vector{b.project}));
     out.add(figure::table_of(loads::building_load_columns(), groups));
     out.add(figure::table_of(loads::typed_over_columns(), typed_over));
     out.add(for_data(figure::table_of(loads::steady_loss_columns(), terms)));

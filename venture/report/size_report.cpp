@@ -4,6 +4,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/loads/load_figures.hpp>
 #include <venture/quantity/units.hpp>
 
 namespace venture::report {
@@ -73,6 +74,7 @@ Document size_document(const Sizing& s, const PreferredUnits& units)
             "Cooling: the sensible part at its own peak; \"full\" is the harder of the two.\n"
             "A choice is the product that runs fullest without being short; each further unit in a room counts as a "
             "tenth more capacity.\n");
+    out.add(figure::table_of(loads::building_load_columns(), loads::group_loads(s.loads)));
     out.add(figure::table_of(study::candidate_columns(), study::candidate_rows(s)));
     return out;
 }

@@ -5,6 +5,7 @@
 
 #include <small_building.hpp>
 #include <venture/loads/design_loads.hpp>
+#include <venture/report/as_text.hpp>
 #include <venture/report/check_report.hpp>
 #include <venture/report/loads_report.hpp>
 #include <venture/report/room_report.hpp>
@@ -22,16 +23,22 @@ struct Case {
     PreferredUnits inch_pound{"inch-pound"};
 };
 
+std::string text(const figure::Document& document, const PreferredUnits& units)
+{
+    return as_text(document, units).laid_out();
+}
+
 TEST(Reports, ComeInInchPoundUnits)
 {
     const Case c;
-    const std::string check = check_text(c.building, c.inch_pound).laid_out(),
-                      loads = loads_text(c.building, c.design, c.inch_pound).laid_out();
+    const std::string check = text(check_document(c.building, c.inch_pound), c.inch_pound),
+                      loads = text(loads_document(c.building, c.design, c.inch_pound), c.inch_pound);
     EXPECT_THAT(check, HasSubstr("215.3")); // 20 m2
-    for (const std::string& text :
-         {check, loads, room_text(c.design.loads.rooms[0], {}, c.building.origins, c.inch_pound).laid_out()})
+    for (const std::string& shown :
+         {check, loads,
+          text(room_document(c.design.loads.rooms[0], {}, c.building.origins, c.inch_pound), c.inch_pound)})
         for (const char* metric : {"degC", " m2", "W/m2", " kW", "L/s", " W\n"})
-            EXPECT_THAT(text, Not(HasSubstr(metric))) << text;
+            EXPECT_THAT(shown, Not(HasSubstr(metric))) << shown;
     EXPECT_THAT(loads, HasSubstr("winter design 23.0 degF")); // -5 degC
     EXPECT_THAT(loads, HasSubstr("kBtu/h"));
 }
@@ -39,7 +46,7 @@ TEST(Reports, ComeInInchPoundUnits)
 TEST(Reports, ComeInSiUnlessAsked)
 {
     const Case c;
-    const std::string loads = loads_text(c.building, c.design).laid_out();
+    const std::string loads = text(loads_document(c.building, c.design, {}), {});
     EXPECT_THAT(loads, HasSubstr("winter design -5.0 degC"));
     EXPECT_THAT(loads, HasSubstr(PreferredUnits{}.number(c.design.loads.rooms[0].heating_W, "power")));
 }
@@ -48,7 +55,7 @@ TEST(Reports, TakeAnyMix)
 {
     Case c;
     c.inch_pound.choose("temperature", "degC");
-    const std::string loads = loads_text(c.building, c.design, c.inch_pound).laid_out();
+    const std::string loads = text(loads_document(c.building, c.design, c.inch_pound), c.inch_pound);
     EXPECT_THAT(loads, HasSubstr("winter design -5.0 degC"));
     EXPECT_THAT(loads, HasSubstr("ft2"));
 }

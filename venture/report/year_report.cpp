@@ -4,6 +4,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/building/building_figures.hpp>
 #include <venture/climate/date.hpp>
 #include <venture/loads/year_figures.hpp>
 #include <venture/report/loads_report.hpp>
@@ -66,6 +67,7 @@ Document year_document(const building::Building& b, const BuildingYear& y, bool 
             (by_calendar ? fmt::format("Calendars count the weekdays and dates of {} ({})\n", b.project.year,
                                        b.origins.describe(b.project.year_origin))
                          : std::string{}));
+    out.add(figure::table_of(building::project_columns(), std::vector{b.project}));
     out.add(figure::table_of(loads::building_year_columns(), std::vector{loads::YearRow{&y, leap}}));
     out.add(figure::table_of(loads::room_month_columns(), loads::room_month_rows(y)));
     if (!y.series.empty()) out.add(loads::series_table(y, leap));
