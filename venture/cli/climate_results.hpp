@@ -5,10 +5,13 @@
 
 #include <venture/cli/job.hpp>
 #include <venture/draw/canvas.hpp>
+#include <venture/figure/document.hpp>
 #include <venture/project/output.hpp>
 
 namespace venture::cli {
 
+/// Site, design conditions, design days, and the weather year if there is one.
+[[nodiscard]] figure::Document climate_document(const Job& job);
 /// The weather year on one sheet; the job must have one.
 [[nodiscard]] std::string climate_picture(const Job& job, draw::Picture picture);
 

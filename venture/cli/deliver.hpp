@@ -1,8 +1,9 @@
 #pragma once
 /// Giving results in the form that was asked for.
 
-#include <venture/cli/commands.hpp>
+#include <venture/cli/exit_code.hpp>
 #include <venture/cli/job.hpp>
+#include <venture/cli/options.hpp>
 #include <venture/figure/document.hpp>
 #include <venture/project/output.hpp>
 

@@ -1,14 +1,20 @@
-/// The command that writes a project's records as a table.
+/// `venture export`: a project's records as a table.
+
+#include <memory>
 
 #include <fmt/format.h>
 
+#include <venture/cli/command.hpp>
+#include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/project/write_table.hpp>
 #include <venture/quantity/names.hpp>
 
-namespace venture::cli {
+namespace venture::cli::of_export {
 
-ExitCode export_table(const CommonOptions& o, const std::string& table, const DrawOptions& write)
+namespace {
+
+ExitCode run(const CommonOptions& o, const std::string& table, const FileOptions& write)
 {
     const Job job{o.project, changes_of(o)};
     if (job.failed()) return finish(job, o);
@@ -27,5 +33,29 @@ ExitCode export_table(const CommonOptions& o, const std::string& table, const Dr
         print_error(fmt::format("left out, since no column can hold it: {}\n", left));
     return finish(job, o);
 }
+
+std::function<ExitCode()> declare(Parser& parser)
+{
+    const auto options = std::make_shared<CommonOptions>();
+    const auto file = std::make_shared<FileOptions>();
+    add_project(parser, *options);
+    const auto table = std::make_shared<std::string>();
+    parser.add("TABLE", *table, "what its lines are: room, opening, room_type, ...")
+        .required()
+        .one_of(project::writable_tables());
+    add_output(parser, *file, "to the terminal");
+    return [=] { return run(*options, *table, *file); };
+}
+
+} // namespace
+
+} // namespace venture::cli::of_export
+
+namespace venture::cli {
+
+extern const Command export_command;
+const Command export_command = {"export", Group::exchange,
+                                "write a table of the project as CSV, to edit in a spreadsheet and name in a [[table]]",
+                                of_export::declare};
 
 } // namespace venture::cli

@@ -1,14 +1,20 @@
-/// The command that makes a self-contained copy of a project.
+/// `venture pack`: a self-contained copy of a project.
+
+#include <memory>
 
 #include <fmt/format.h>
 
+#include <venture/cli/command.hpp>
+#include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/project/pack.hpp>
 #include <venture/report/text_table.hpp>
 
-namespace venture::cli {
+namespace venture::cli::of_pack {
 
-ExitCode pack(const CommonOptions& o, const std::filesystem::path& folder, bool force)
+namespace {
+
+ExitCode run(const CommonOptions& o, const std::filesystem::path& folder, bool force)
 {
     const Job job = open(o);
     if (job.failed()) return finish(job, o);
@@ -32,5 +38,25 @@ ExitCode pack(const CommonOptions& o, const std::filesystem::path& folder, bool 
     print(report::Text{std::move(table)} + fmt::format("wrote {}; nothing outside it is needed\n", folder.string()), o);
     return finish(job, o);
 }
+
+std::function<ExitCode()> declare(Parser& parser)
+{
+    const auto options = std::make_shared<CommonOptions>();
+    const auto file = std::make_shared<FileOptions>();
+    add_project(parser, *options);
+    parser.add("-o,--output", file->output, "folder of the copy").required();
+    parser.flag("--force", file->force, "write even over files that Venture did not write or that were changed since");
+    return [options, file] { return run(*options, file->output, file->force); };
+}
+
+} // namespace
+
+} // namespace venture::cli::of_pack
+
+namespace venture::cli {
+
+extern const Command pack_command;
+const Command pack_command = {"pack", Group::exchange, "copy a project with everything that it reads, libraries too",
+                              of_pack::declare};
 
 } // namespace venture::cli

@@ -6,8 +6,9 @@
 
 #include <nlohmann/json_fwd.hpp>
 
-#include <venture/cli/commands.hpp>
+#include <venture/cli/exit_code.hpp>
 #include <venture/cli/job.hpp>
+#include <venture/cli/options.hpp>
 #include <venture/report/text.hpp>
 
 namespace venture::cli {

@@ -9,6 +9,7 @@
 #include <venture/project/text_encoding.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/names.hpp>
+#include <venture/quantity/spreadsheet_cell.hpp>
 #include <venture/quantity/units.hpp>
 
 namespace venture::project {
@@ -110,6 +111,8 @@ private:
 
     void end_row()
     {
+        for (CsvCell& cell : row_)
+            if (cell.text.starts_with('\'')) cell.text = std::string{quantity::unguarded(cell.text)};
         if (std::ranges::any_of(row_, [](const CsvCell& c) { return !c.text.empty(); }))
             rows_.push_back(std::move(row_));
         row_.clear();
@@ -210,6 +213,13 @@ public:
             return table;
         }
         table.text = *text;
+        if (const auto nothing = table.text.find('\0'); nothing != std::string::npos) {
+            const auto line =
+                1 + std::count(table.text.begin(), table.text.begin() + static_cast<std::ptrdiff_t>(nothing), '\n');
+            problem(codes::syntax, static_cast<std::uint32_t>(line), 0,
+                    "a byte of value 0 stands in it: this is no text", "save it again as text (CSV, UTF-8)");
+            return table;
+        }
         table.dialect.separator = stated_.separator.value_or(detect_separator(table.text, stated_.skip_lines));
         Splitter splitter{table.text, table.dialect.separator, stated_.skip_lines};
         table.rows = splitter.run();
@@ -351,9 +361,10 @@ std::string with_decimal_point(const std::string& cell, char decimal_mark)
     return out;
 }
 
-std::string csv_cell(std::string_view text)
+std::string csv_cell(std::string_view words)
 {
-    if (text.find_first_of(",;\"\n\r\t|") == std::string_view::npos && !text.starts_with('#')) return std::string{text};
+    const std::string text = quantity::guarded(words);
+    if (text.find_first_of(",;\"\n\r\t|") == std::string::npos && !text.starts_with('#')) return text;
     std::string out = "\"";
     for (const char c : text) {
         if (c == '"') out += '"';

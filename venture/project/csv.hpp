@@ -72,7 +72,8 @@ void note_dialect(const CsvTable& table, const CsvStated& stated, const std::str
 /// The number a cell begins with, written with a point; the cell itself if it begins with none.
 [[nodiscard]] std::string with_decimal_point(const std::string& cell, char decimal_mark);
 
-/// One cell as it is written: quoted where it must be.
+/// One cell of words as it is written: quoted where it must be, and guarded where a spreadsheet would run it
+/// (quantity::guarded()), which read_csv() takes back.
 [[nodiscard]] std::string csv_cell(std::string_view text);
 
 } // namespace venture::project

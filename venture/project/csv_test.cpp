@@ -150,8 +150,17 @@ TEST(ParseCsv, OfNothingIsNothing)
 
 TEST(CsvCellText, RoundTrips)
 {
-    for (const std::string text : {"plain", "a,b", "say \"hi\"", "two\nlines", "a;b", "", "#1", "=1+1"})
+    for (const std::string text :
+         {"plain", "a,b", "say \"hi\"", "two\nlines", "a;b", "", "#1", "=1+1", "'=1+1", "@x", "\t=1", "-4", "it's"})
         EXPECT_EQ(parse("h,x\n" + csv_cell(text) + ",x\n").rows.at(1).at(0).text, text);
+}
+
+TEST(ParseCsv, RefusesBytesOfNothing)
+{
+    const Parsed p = parse(std::string{"room,height\nA,3\0\n", 18});
+    ASSERT_EQ(p.problems.size(), 1u);
+    EXPECT_EQ(p.problems[0].code, "V102");
+    EXPECT_NE(p.problems[0].message.find("a byte of value 0"), std::string::npos);
 }
 
 /// Places are counted on from cell to cell: columns by letters, however many there are.

@@ -1,4 +1,4 @@
-/// The command that runs again whenever a file of the project is saved, and tells what moved.
+/// `venture watch`: run again whenever a file of the project is saved, and tell what moved.
 
 #include <algorithm>
 #include <atomic>
@@ -6,10 +6,13 @@
 #include <csignal>
 #include <cstdio>
 #include <map>
+#include <memory>
 #include <thread>
 
 #include <fmt/format.h>
 
+#include <venture/cli/command.hpp>
+#include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/draw/plan_drawing.hpp>
 #include <venture/loads/load_figures.hpp>
@@ -21,7 +24,7 @@
 #include <venture/report/loads_report.hpp>
 #include <venture/report/size_report.hpp>
 
-namespace venture::cli {
+namespace venture::cli::of_watch {
 
 namespace {
 
@@ -29,12 +32,19 @@ namespace fs = std::filesystem;
 using namespace std::chrono_literals;
 
 /// What most people look at, of each thing that can be run.
-const std::vector<std::string> usual_figures = {
-    "room/*/area",           "room/*/volume",          "room/*/outdoor_air",
-    "surface/*/net",         "surface/*/u",            "room_load/*/heating",
-    "room_load/*/cooling",   "building_load/*/heating", "building_load/*/cooling",
-    "unit/*/chosen",         "unit/*/full",            "plant/*/chosen",
-    "plant/*/full"};
+const std::vector<std::string> usual_figures = {"room/*/area",
+                                                "room/*/volume",
+                                                "room/*/outdoor_air",
+                                                "surface/*/net",
+                                                "surface/*/u",
+                                                "room_load/*/heating",
+                                                "room_load/*/cooling",
+                                                "building_load/*/heating",
+                                                "building_load/*/cooling",
+                                                "unit/*/chosen",
+                                                "unit/*/full",
+                                                "plant/*/chosen",
+                                                "plant/*/full"};
 
 std::atomic<bool> stop_asked{false};
 void ask_to_stop(int) { stop_asked = true; }
@@ -73,7 +83,8 @@ Stamps look(const fs::path& folder, const std::vector<fs::path>& others)
 
 class Watcher {
 public:
-    Watcher(const CommonOptions& options, const std::vector<std::string>& what, const std::vector<std::string>& patterns)
+    Watcher(const CommonOptions& options, const std::vector<std::string>& what,
+            const std::vector<std::string>& patterns)
         : o_{options},
           what_{what},
           patterns_{patterns.empty() ? usual_figures : patterns}
@@ -148,7 +159,8 @@ private:
     {
         if (job.building()) return report::loads_document(*job.building(), job.design(), job.units());
         figure::Document out; // of a table of typed loads
-        out.add(figure::table_of(loads::room_load_columns(), loads::rows_of(job.design().loads, job.origins(), nullptr)));
+        out.add(
+            figure::table_of(loads::room_load_columns(), loads::rows_of(job.design().loads, job.origins(), nullptr)));
         return out;
     }
 
@@ -163,9 +175,10 @@ private:
     {
         if (last_) {
             const figure::Table moved = report::moved_table(*last_, figures, job.units());
-            print(report::Text{fmt::format("\nrun {}: {}\n", rounds_, moved.rows.empty() ? "no figure moved" : "saved")} +
-                      (moved.rows.empty() ? report::Text{} : report::as_text(moved, job.units())),
-                  o_);
+            print(
+                report::Text{fmt::format("\nrun {}: {}\n", rounds_, moved.rows.empty() ? "no figure moved" : "saved")} +
+                    (moved.rows.empty() ? report::Text{} : report::as_text(moved, job.units())),
+                o_);
         } else {
             print(fmt::format("run {}: {} figures; watching {}, end with Ctrl-C\n", rounds_, figures.size(),
                               folder_.empty() ? "." : folder_.string()));
@@ -185,11 +198,38 @@ private:
     int rounds_ = 0;
 };
 
+struct Options {
+    CommonOptions common{};
+    std::vector<std::string> what{}, figures{};
+};
+
+std::function<ExitCode()> declare(Parser& parser)
+{
+    const auto options = std::make_shared<Options>();
+    add_project(parser, options->common);
+    add_step(parser, options->common);
+    parser
+        .add("--figures", options->figures,
+             "whose moves are told, by path with * for any part: \"room_load/*/cooling\"; what most people "
+             "look at unless given; may be repeated")
+        .one_each();
+    parser.add("WHAT", options->what, "what to run: check, loads, size, plan (the picture)")
+        .one_of({"check", "loads", "size", "plan"});
+    return [options] {
+        if (options->what.empty()) options->what = {"loads"};
+        return Watcher{options->common, options->what, options->figures}.run();
+    };
+}
+
 } // namespace
 
-ExitCode watch(const CommonOptions& o, const std::vector<std::string>& what, const std::vector<std::string>& figures)
-{
-    return Watcher{o, what, figures}.run();
-}
+} // namespace venture::cli::of_watch
+
+namespace venture::cli {
+
+extern const Command watch_command;
+const Command watch_command = {"watch", Group::compute,
+                               "run again whenever a file of the project is saved, and tell what moved",
+                               of_watch::declare};
 
 } // namespace venture::cli

@@ -1,22 +1,23 @@
-/// Commands about the notation: explain a key, publish the schemas.
+/// `venture explain`: a key, a build-up, a glazing or a calendar.
 
 #include <algorithm>
 #include <iterator>
+#include <memory>
 
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
-#include <venture/cli/calendar_commands.hpp>
-#include <venture/cli/fabric_commands.hpp>
+#include <venture/cli/calendar_pieces.hpp>
+#include <venture/cli/command.hpp>
+#include <venture/cli/fabric_pieces.hpp>
+#include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
-#include <venture/project/output.hpp>
-#include <venture/project/schema.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/report/key_report.hpp>
 #include <venture/report/origins_report.hpp>
 #include <venture/resolve/effective.hpp>
 
-namespace venture::cli {
+namespace venture::cli::of_explain {
 
 namespace {
 
@@ -74,9 +75,7 @@ bool show_fabric(const std::string& name, const building::Building& b, bool has_
     return !pieces.empty();
 }
 
-} // namespace
-
-ExitCode explain(const CommonOptions& o, const std::string& key)
+ExitCode run(const CommonOptions& o, const std::string& key)
 {
     std::optional<Job> job;
     if (!o.project.empty()) job = open(o, {key});
@@ -113,21 +112,35 @@ ExitCode explain(const CommonOptions& o, const std::string& key)
     return finish(*job, o);
 }
 
-ExitCode schema(const std::filesystem::path& folder, bool force)
+std::function<ExitCode()> declare(Parser& parser)
 {
-    using project::SchemaOf;
-    if (folder.empty()) {
-        print(project::schema_json(SchemaOf::project));
-        return ExitCode::done;
-    }
-    project::OutputFolder out{folder, force};
-    for (const SchemaOf what : {SchemaOf::project, SchemaOf::include, SchemaOf::library}) {
-        out.write(project::schema_file_name(what), project::schema_json(what));
-        print(fmt::format("wrote {}\n", (folder / project::schema_file_name(what)).string()));
-    }
-    print(fmt::format("For editors that read it, begin project.toml with the comment\n  #:schema {}\n",
-                      (folder.filename() / project::schema_file_name(SchemaOf::project)).generic_string()));
-    return ExitCode::done;
+    const auto options = std::make_shared<CommonOptions>();
+    const auto names = std::make_shared<std::vector<std::string>>();
+    parser
+        .add("NAME", *names,
+             "[PROJECT] NAME: a key (\"height\", \"room/height\", \"room.opening/sill\"), a table (\"room\"), or "
+             "a build-up or glazing of the project before it or of the library that ships (\"cavity wall, "
+             "filled\")")
+        .required()
+        .takes(1, 2);
+    add_units(parser, *options);
+    add_json(parser, *options);
+    return [options, names] {
+        if (names->size() == 2) options->project = names->front();
+        return run(*options, names->back());
+    };
 }
+
+} // namespace
+
+} // namespace venture::cli::of_explain
+
+namespace venture::cli {
+
+extern const Command explain_command;
+const Command explain_command = {
+    "explain", Group::understand,
+    "what a key of the project file means and where a project sets it, or a build-up, glazing or calendar taken apart",
+    of_explain::declare};
 
 } // namespace venture::cli

@@ -1,20 +1,31 @@
 /// `venture draw plan`.
 
 #include <cstdio>
+#include <memory>
 
 #include <fmt/format.h>
 
-#include <venture/cli/commands.hpp>
-#include <venture/cli/job.hpp>
+#include <venture/cli/command.hpp>
+#include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/draw/plan_drawing.hpp>
 #include <venture/project/output.hpp>
 #include <venture/project/read_project.hpp>
+#include <venture/quantity/error.hpp>
 #include <venture/quantity/names.hpp>
 
-namespace venture::cli {
+namespace venture::cli::of_draw_plan {
 
 namespace {
+
+/// What `draw plan` shows.
+struct PlanDrawOptions {
+    std::vector<std::string> labels{};       ///< empty: the usual ones
+    std::string fill = "service", storey{};  ///< empty: all storeys
+    std::filesystem::path against{}, over{}; ///< an older version; a picture of the paper plan
+    std::vector<std::string> match{};        ///< "120,640=0,0": px of the picture, m of the plan
+    bool findings = false;                   ///< marked where they are
+};
 
 constexpr std::pair<std::string_view, draw::PlanLabel> labels[] = {{"name", draw::PlanLabel::name},
                                                                    {"area", draw::PlanLabel::area},
@@ -94,9 +105,9 @@ std::vector<draw::PlanMark> marks_of(const Job& job)
     return out;
 }
 
-draw::PlanOptions options_of(const PlanDrawOptions& plan, const DrawOptions& draw, const Job& job)
+draw::PlanOptions options_of(const PlanDrawOptions& plan, const PictureOptions& draw, const Job& job)
 {
-    draw::PlanOptions options{.picture = draw.picture, .units = job.units()};
+    draw::PlanOptions options{.picture = draw.picture(), .units = job.units()};
     if (!plan.labels.empty()) options.labels.clear();
     for (const std::string& label : plan.labels) options.labels.push_back(word_in(labels, label));
     options.fill = word_in(fills, plan.fill);
@@ -106,9 +117,7 @@ draw::PlanOptions options_of(const PlanDrawOptions& plan, const DrawOptions& dra
     return options;
 }
 
-} // namespace
-
-ExitCode draw_plan(const CommonOptions& o, const PlanDrawOptions& plan, const DrawOptions& draw)
+ExitCode run(const CommonOptions& o, const PlanDrawOptions& plan, const PictureOptions& draw)
 {
     Job job = open_and_compute(o);
     if (needs_building(job, "draw plan")) return ExitCode::bad_input;
@@ -131,9 +140,47 @@ ExitCode draw_plan(const CommonOptions& o, const PlanDrawOptions& plan, const Dr
         options.older = {&*older->building(), &older->design().loads};
     }
     const std::string bytes = draw::draw_plan(*job.building(), job.design().loads, options);
-    const std::string name = fmt::format("results/plan.{}", draw::extension(draw.picture));
+    const std::string name = fmt::format("results/plan.{}", draw::extension(draw.picture()));
     print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, name, bytes, draw.force).string()));
     return finish(job, o);
 }
+
+std::function<ExitCode()> declare(Parser& parser)
+{
+    const auto options = std::make_shared<CommonOptions>();
+    const auto picture = std::make_shared<PictureOptions>();
+    add_project(parser, *options);
+    const auto plan = std::make_shared<PlanDrawOptions>();
+    add_step(parser, *options);
+    parser
+        .add("--label", plan->labels,
+             "what stands in rooms: name, area, volume, height, temperature, heating, cooling, air; "
+             "name,area,heating,cooling unless given")
+        .split_at(',')
+        .one_of({"name", "area", "volume", "height", "temperature", "heating", "cooling", "air"});
+    parser
+        .add("--fill", plan->fill,
+             "what colours tell: service (heated, cooled), type (of room), or heating, cooling, air for "
+             "each square metre")
+        .one_of({"service", "type", "heating", "cooling", "air"})
+        .shows_default();
+    parser.add("--storey", plan->storey, "only this storey");
+    parser.flag("--findings", plan->findings, "mark what looks wrong where it is");
+    parser.add("--against", plan->against, "an older version of the project: what moved is marked");
+    parser.add("--over", plan->over, "a PNG of the paper plan to draw over, with two --match");
+    parser.add("--match", plan->match, "a point of that picture in px and of the plan in m: 120,640=0,0").one_each();
+    add_picture(parser, *picture, "plan");
+    return [=] { return run(*options, *plan, *picture); };
+}
+
+} // namespace
+
+} // namespace venture::cli::of_draw_plan
+
+namespace venture::cli {
+
+extern const Command draw_plan_command;
+const Command draw_plan_command = {"draw plan", Group::draw, "storeys to scale, with rooms' loads",
+                                   of_draw_plan::declare};
 
 } // namespace venture::cli

@@ -1,4 +1,4 @@
-#include <venture/cli/fabric_commands.hpp>
+#include <venture/cli/fabric_pieces.hpp>
 
 #include <algorithm>
 
@@ -8,22 +8,14 @@
 #include <venture/air/moist_air.hpp>
 #include <venture/catalogue/shipped_library.hpp>
 #include <venture/cli/printing.hpp>
-#include <venture/draw/glass_drawing.hpp>
-#include <venture/draw/wall_drawing.hpp>
-#include <venture/project/read_project.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/report/buildup_report.hpp>
 #include <venture/report/glazing_report.hpp>
-#include <venture/report/library_report.hpp>
-#include <venture/resolve/resolve.hpp>
 
 namespace venture::cli {
 
 using building::Building;
 
-namespace {
-
-/// Winter design of the site where there is one; the ground's own films and temperature under a floor that lies on it.
 fabric::WallConditions conditions_in(const Building& b, std::size_t index, bool has_site)
 {
     const building::NamedBuildup& build_up = b.build_ups[index];
@@ -49,7 +41,6 @@ project::ProjectFile whole_library()
     return out;
 }
 
-/// The piece of that kind with that name, or an error that says which there are.
 std::optional<FabricPiece> piece_called(const Job& job, const std::string& name, FabricPiece::Kind kind)
 {
     std::vector<std::string> names;
@@ -68,8 +59,6 @@ std::optional<FabricPiece> piece_called(const Job& job, const std::string& name,
                             names.empty() ? "none" : quantity::listed(names, 20)));
     return std::nullopt;
 }
-
-} // namespace
 
 std::vector<FabricPiece> find_fabric(const Building& b, const std::string& name)
 {
@@ -107,46 +96,6 @@ nlohmann::json explained_json(const Building& b, const FabricPiece& piece, bool 
 {
     if (piece.kind == FabricPiece::Kind::glazing) return report::glazing_json(b.glazings[piece.index], b.shades);
     return report::buildup_json(b.build_ups[piece.index].layers, conditions_in(b, piece.index, has_site));
-}
-
-ExitCode draw_wall(const CommonOptions& o, const std::string& name, const DrawOptions& draw)
-{
-    Job job = open(o, {name});
-    if (job.failed()) return finish(job, o);
-    const auto piece = piece_called(job, name, FabricPiece::Kind::build_up);
-    if (!piece) return ExitCode::bad_input;
-    const std::string file = fmt::format("results/wall.{}", draw::extension(draw.picture));
-    const std::string bytes = draw::draw_wall(job.building()->build_ups[piece->index].layers,
-                                              conditions_in(*job.building(), piece->index, true),
-                                              {.picture = draw.picture, .units = job.units()});
-    print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, file, bytes, draw.force).string()));
-    return finish(job, o);
-}
-
-ExitCode draw_glass(const CommonOptions& o, const std::string& name, const DrawOptions& draw)
-{
-    Job job = open(o, {name});
-    if (job.failed()) return finish(job, o);
-    const auto piece = piece_called(job, name, FabricPiece::Kind::glazing);
-    if (!piece) return ExitCode::bad_input;
-    const std::string file = fmt::format("results/glass.{}", draw::extension(draw.picture));
-    const std::string bytes =
-        draw::draw_glass(job.building()->glazings[piece->index], {.picture = draw.picture, .units = job.units()});
-    print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, file, bytes, draw.force).string()));
-    return finish(job, o);
-}
-
-ExitCode library(const CommonOptions& o, const std::string& word)
-{
-    const project::ProjectFile all = whole_library();
-    const resolve::ResolvedFabric completed = resolve::resolve_fabric(all.input);
-    const auto units = units_without_project(o);
-    if (!units) return ExitCode::bad_input;
-    if (o.json)
-        print(report::library_json(all.input, completed.fabric, word).dump(2) + "\n");
-    else
-        print(report::library_text(all.input, completed.fabric, word, *units), o);
-    return ExitCode::done;
 }
 
 } // namespace venture::cli

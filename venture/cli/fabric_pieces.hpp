@@ -1,12 +1,12 @@
 #pragma once
-/// Build-ups and glazings, for the commands that show one; the library that ships.
+/// Build-ups and glazings, for commands that show one; the library that ships.
 
 #include <optional>
 #include <string>
 #include <vector>
 
-#include <venture/cli/commands.hpp>
 #include <venture/cli/job.hpp>
+#include <venture/fabric/temperature_profile.hpp>
 #include <venture/report/text.hpp>
 #include <venture/resolve/resolve.hpp>
 
@@ -25,6 +25,14 @@ struct FabricPiece {
 /// Names of all build-ups and glazings.
 [[nodiscard]] std::vector<std::string> fabric_names(const building::Building& building);
 
+/// The piece of that kind with that name; nothing, and told which there are, if there is none.
+[[nodiscard]] std::optional<FabricPiece> piece_called(const Job& job, const std::string& name, FabricPiece::Kind kind);
+/// Winter design of the site where there is one; the ground's own films and temperature under a floor that lies on it.
+[[nodiscard]] fabric::WallConditions conditions_in(const building::Building& building, std::size_t build_up,
+                                                   bool has_site);
+
+/// The library that ships, as it is typed.
+[[nodiscard]] project::ProjectFile whole_library();
 /// The library that ships, complete.
 [[nodiscard]] resolve::ResolvedFabric shipped_fabric();
 

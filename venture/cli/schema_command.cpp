@@ -1,0 +1,53 @@
+/// `venture schema`: for editors.
+
+#include <memory>
+
+#include <fmt/format.h>
+
+#include <venture/cli/command.hpp>
+#include <venture/cli/options.hpp>
+#include <venture/cli/printing.hpp>
+#include <venture/project/output.hpp>
+#include <venture/project/schema.hpp>
+
+namespace venture::cli::of_schema {
+
+namespace {
+
+ExitCode run(const std::filesystem::path& folder, bool force)
+{
+    using project::SchemaOf;
+    if (folder.empty()) {
+        print(project::schema_json(SchemaOf::project));
+        return ExitCode::done;
+    }
+    project::OutputFolder out{folder, force};
+    for (const SchemaOf what : {SchemaOf::project, SchemaOf::include, SchemaOf::library}) {
+        out.write(project::schema_file_name(what), project::schema_json(what));
+        print(fmt::format("wrote {}\n", (folder / project::schema_file_name(what)).string()));
+    }
+    print(fmt::format("For editors that read it, begin project.toml with the comment\n  #:schema {}\n",
+                      (folder.filename() / project::schema_file_name(SchemaOf::project)).generic_string()));
+    return ExitCode::done;
+}
+
+std::function<ExitCode()> declare(Parser& parser)
+{
+    const auto file = std::make_shared<FileOptions>();
+    parser.add("-o,--output", file->output, "write the schemas of project, include and library into this folder");
+    parser.flag("--force", file->force, "write even over files that Venture did not write");
+    return [file] { return run(file->output, file->force); };
+}
+
+} // namespace
+
+} // namespace venture::cli::of_schema
+
+namespace venture::cli {
+
+extern const Command schema_command;
+const Command schema_command = {"schema", Group::exchange,
+                                "print the JSON Schema of project.toml, for editors that complete and check",
+                                of_schema::declare};
+
+} // namespace venture::cli

@@ -1,0 +1,67 @@
+/// `venture size`: terminal units and plant.
+
+#include <algorithm>
+#include <memory>
+
+#include <fmt/format.h>
+
+#include <venture/cli/command.hpp>
+#include <venture/cli/deliver.hpp>
+#include <venture/cli/options.hpp>
+#include <venture/cli/printing.hpp>
+#include <venture/quantity/codes.hpp>
+#include <venture/report/loads_report.hpp>
+#include <venture/report/size_report.hpp>
+
+namespace venture::cli::of_size {
+
+namespace {
+
+std::string assumptions_text(const Job& job)
+{
+    if (job.assumed().empty()) return {};
+    return fmt::format("The table does not state, and these were assumed: {}.\n", fmt::join(job.assumed(), "; "));
+}
+
+ExitCode run(const CommonOptions& o)
+{
+    Job job = open_and_compute(o);
+    if (job.failed()) return deliver({}, job, o);
+    const study::Sizing sizing = job.size();
+    figure::Document document = report::size_document(sizing, job.units());
+    if (job.building()) {
+        document.title = report::job_title(*job.building());
+        document.blocks.insert(document.blocks.begin(),
+                               figure::Sentences{report::site_line(*job.building(), job.units()) + "\n"});
+    } else {
+        document.blocks.insert(document.blocks.begin(), figure::Sentences{assumptions_text(job)});
+    }
+    const auto open = job.findings().open;
+    const bool all_served = std::ranges::none_of(open, [](const quantity::Problem& p) {
+        return p.code == quantity::codes::unserved; // unless that was accepted
+    });
+    return deliver(std::move(document), job, o, sizing.met() && all_served && job.design().converged());
+}
+
+std::function<ExitCode()> declare(Parser& parser)
+{
+    const auto options = std::make_shared<CommonOptions>();
+    add_project(parser, *options);
+    add_forms(parser, *options);
+    add_step(parser, *options);
+    return [options] { return run(*options); };
+}
+
+} // namespace
+
+} // namespace venture::cli::of_size
+
+namespace venture::cli {
+
+extern const Command size_command;
+const Command size_command = {
+    "size", Group::compute,
+    "choose (or rate kept) radiators, fan coils, boiler and chiller; PROJECT may also be a CSV of typed room loads",
+    of_size::declare};
+
+} // namespace venture::cli
