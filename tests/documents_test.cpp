@@ -13,6 +13,7 @@
 #include <program.hpp>
 #include <venture/catalogue/shipped_library.hpp>
 #include <venture/project/read_project.hpp>
+#include <venture/report/figure_report.hpp>
 #include <venture/report/key_report.hpp>
 #include <venture/resolve/resolve.hpp>
 
@@ -80,6 +81,17 @@ TEST(KeysPage, IsMadeFromTheDeclarations)
         const fs::path proposal = fs::temp_directory_path() / "venture_keys.md";
         std::ofstream{proposal} << page.substr(0, std::min(start, page.size())) << made;
         FAIL() << "docs/keys.md is out of date; as it should be: " << proposal;
+    }
+}
+
+TEST(FiguresPage, IsMadeFromTheDeclarations)
+{
+    const std::string page = text_of(root / "docs/figures.md"), made = report::figures_page();
+    const auto start = page.find("\n## ");
+    if (start == std::string::npos || page.substr(start) != made) {
+        const fs::path proposal = fs::temp_directory_path() / "venture_figures.md";
+        std::ofstream{proposal} << page.substr(0, std::min(start, page.size())) << made;
+        FAIL() << "docs/figures.md is out of date; as it should be: " << proposal;
     }
 }
 

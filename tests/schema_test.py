@@ -49,6 +49,18 @@ for library in root.glob("data/**/library*.toml"):
     accept("library", library)
 accept("library", root / "tests/corpus/library.toml")
 
+# What commands give is valid by the schema of results, which knows every table.
+for arguments in (["check", "house"], ["check", "demo"], ["loads", "demo"], ["loads", "house", "--room", "Kitchen"],
+                  ["size", "demo"], ["climate", "house"], ["climate", "derive", "house"], ["climate", "house", "--day", "July"],
+                  ["year", "house", "--days", "3", "--step", "60", "--series", "heating"]):
+    call = [program, *(str(root / "data" / a) if a in ("house", "demo") else a for a in arguments), "--json"]
+    document = json.loads(subprocess.run(call, capture_output=True, check=False).stdout)
+    for error in validators["results"].iter_errors(document):
+        failures.append(f"{' '.join(arguments)} --json: {list(error.path)}: {error.message[:200]}")
+    unknown = sorted(set(document["columns"]) - set(validators["results"].schema["properties"]))
+    if unknown:
+        failures.append(f"{' '.join(arguments)}: tables that the schema does not know: {unknown}")
+
 rejected = accepted = 0
 for case in json.loads((root / "tests/corpus/cases.json").read_text(encoding="utf-8")):
     file = root / "tests/corpus" / case["folder"] / "project.toml"

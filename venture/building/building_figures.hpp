@@ -57,6 +57,9 @@ struct HoursRow {
     int year = 2029;
 };
 
+/// "outdoors", "ground", a room's name: what lies behind a surface.
+[[nodiscard]] std::string in_words(const Building& building, const Neighbour& beyond);
+
 [[nodiscard]] const figure::TableOf<Project>& project_columns();
 [[nodiscard]] const figure::TableOf<RoomRow>& room_columns();
 [[nodiscard]] const figure::TableOf<SurfaceRow>& surface_columns();

@@ -2,10 +2,6 @@
 
 namespace venture::building {
 
-namespace {
-constexpr double hour_s = 3600.0;
-}
-
 RoomSums& RoomSums::operator+=(const RoomSums& other)
 {
     constexpr double RoomSums::*all[] = {
@@ -26,7 +22,7 @@ std::vector<RoomSums> sums_of_rooms(const Building& b)
                                        .volume_m3 = room.volume_m3,
                                        .people = room.use.people.value,
                                        .outdoor_air_m3_per_s = room.outdoor_air_by_plan_m3_per_s(),
-                                       .leaks_m3_per_s = room.use.infiltration_per_h.value * room.volume_m3 / hour_s});
+                                       .leaks_m3_per_s = room.use.infiltration_per_h.value * room.volume_m3 / 3600.0});
         for (const Gain& gain : room.use.gains) e.gains_W += gain.sensible_W();
     }
     for (const Surface& s : b.surfaces) {

@@ -57,9 +57,9 @@ Table one_table(const Document& document, const std::string& name)
                                     : std::ranges::find(tables, name, &Table::name);
     if (asked != tables.end()) return *asked;
     if (name.empty() && !tables.empty()) return tables.front();
-    if (tables.empty()) throw quantity::Error{"there is no table to write"};
+    if (tables.empty()) throw Misuse{"there is no table to write"};
     const Problem unknown = quantity::unknown_name("table of this command", name, {}, names);
-    throw quantity::Error{fmt::format("{}; {}", unknown.message, unknown.hint)};
+    throw Misuse{fmt::format("{}; {}", unknown.message, unknown.hint)};
 }
 
 std::string bytes_of(const Document& document, const Job& job, const CommonOptions& o, Form form)

@@ -4,7 +4,7 @@
 
 #include <fmt/format.h>
 
-#include <venture/quantity/error.hpp>
+#include <venture/cli/parser.hpp>
 #include <venture/quantity/names.hpp>
 
 namespace venture::cli {
@@ -21,7 +21,7 @@ Form form_of(const std::string& word, const std::filesystem::path& output)
     std::string by_ending = ending.empty() ? "" : ending.substr(1);
     if (by_ending == "txt") by_ending = "text";
     if (!output.empty() && word.empty() && std::ranges::find(forms(), by_ending) == forms().end())
-        throw quantity::Error{fmt::format("'{}' does not say what to write: let it end in .txt, .json, .csv, .html or "
+        throw Misuse{fmt::format("'{}' does not say what to write: let it end in .txt, .json, .csv, .html or "
                                           ".xlsx, or say it with --as",
                                           output.string())};
     const std::string& asked = word.empty() ? by_ending : word;

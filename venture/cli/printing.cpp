@@ -213,6 +213,7 @@ std::optional<quantity::PreferredUnits> units_without_project(const CommonOption
 
 Job open(const CommonOptions& o, const std::vector<std::string>& also)
 {
+    (void)o.form(); // what cannot be written is told before it is computed
     if (o.verbose) print_error(fmt::format("reading {}\n", o.project.string()));
     Job job{o.project, changes_of(o)};
     if (!also.empty()) job.take_from_shipped_library(also);

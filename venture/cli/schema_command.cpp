@@ -3,16 +3,20 @@
 #include <memory>
 
 #include <fmt/format.h>
+#include <nlohmann/json.hpp>
 
 #include <venture/cli/command.hpp>
 #include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/project/output.hpp>
 #include <venture/project/schema.hpp>
+#include <venture/report/figure_report.hpp>
 
 namespace venture::cli::of_schema {
 
 namespace {
+
+constexpr const char* results_schema_name = "results.schema.json";
 
 ExitCode run(const std::filesystem::path& folder, bool force)
 {
@@ -26,6 +30,8 @@ ExitCode run(const std::filesystem::path& folder, bool force)
         out.write(project::schema_file_name(what), project::schema_json(what));
         print(fmt::format("wrote {}\n", (folder / project::schema_file_name(what)).string()));
     }
+    out.write(results_schema_name, report::results_schema().dump(2) + "\n");
+    print(fmt::format("wrote {}: of what commands give with --json\n", (folder / results_schema_name).string()));
     print(fmt::format("For editors that read it, begin project.toml with the comment\n  #:schema {}\n",
                       (folder.filename() / project::schema_file_name(SchemaOf::project)).generic_string()));
     return ExitCode::done;

@@ -224,6 +224,8 @@ std::string taken_text(const Building& b, const std::vector<Taken>& values)
 
 } // namespace
 
+figure::Declaration taken_declaration() { return taken_columns().declaration(); }
+
 Document check_document(const Building& b, const PreferredUnits& units)
 {
     Document out{job_title(b)};

@@ -11,4 +11,7 @@ namespace venture::report {
 /// bridges, set-backs; what was taken where nobody said otherwise.
 [[nodiscard]] figure::Document check_document(const building::Building& building, const quantity::PreferredUnits& units);
 
+/// The table of what was taken where nobody said otherwise, before any row.
+[[nodiscard]] figure::Declaration taken_declaration();
+
 } // namespace venture::report
