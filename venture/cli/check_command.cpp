@@ -27,7 +27,7 @@ struct Options {
 
 ExitCode list_origins(const Job& job, const CommonOptions& o, const std::string& what)
 {
-    const auto& input = job.project().input;
+    const auto& input = job.input();
     const auto all = resolve::effective_values(input, job.building() ? &*job.building() : nullptr);
     const auto asked = resolve::asked_for(all, what, input.origins);
     if (o.json) {
@@ -49,7 +49,7 @@ ExitCode list_origins(const Job& job, const CommonOptions& o, const std::string&
 ExitCode run(const CommonOptions& o, const Options& c)
 {
     Job job = open(o);
-    job.use_weather(); // a weather year that nobody asked for yet may be wrong too
+    (void)job.weather(); // a weather year that nobody asked for yet may be wrong too
     if (needs_building(job, "check")) return ExitCode::bad_input;
     if (c.origins) return list_origins(job, o, c.what);
     const bool stands = job.building() && !job.failed();

@@ -17,12 +17,15 @@ namespace {
 
 ExitCode run(const CommonOptions& o)
 {
-    Job job = Job::with_weather(o.project, changes_of(o));
+    std::error_code ignored;
+    const bool is_project = std::filesystem::is_directory(o.project, ignored) || o.project.extension() == ".toml";
+    Job job{is_project ? exchange::open_project(o.project, changes_of(o)) : exchange::open_weather(o.project, changes_of(o))};
+    if (!job.weather() && is_project) (void)job.site(); // tells what is wrong with site and weather
     if (lacks_weather(job, "climate derive")) return ExitCode::bad_input;
     if (job.failed()) return deliver({}, job, o);
     const climate::WeatherFigures figures = *weather_figures(job);
     if (o.form() != Form::text) return deliver(report::derived_document(figures), job, o);
-    print(report::derived_toml(figures, resolve::rarity_of(job.project().input.weather)));
+    print(report::derived_toml(figures, resolve::rarity_of(job.input().weather)));
     return finish(job, o);
 }
 

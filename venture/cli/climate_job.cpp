@@ -9,8 +9,8 @@ namespace venture::cli {
 
 Job open_for_climate(const CommonOptions& o)
 {
-    Job job{o.project, changes_of(o)};
-    job.resolve_site();
+    Job job{exchange::open_project(o.project, changes_of(o))};
+    (void)job.site();
     return job;
 }
 
@@ -18,7 +18,7 @@ std::optional<climate::WeatherFigures> weather_figures(const Job& job)
 {
     using W = input::WeatherInput;
     if (!job.weather()) return std::nullopt;
-    const W& w = job.project().input.weather;
+    const W& w = job.input().weather;
     const climate::DegreeDayBases bases{resolve::number_of(w, &W::heating_base),
                                         resolve::number_of(w, &W::cooling_base)};
     return climate::WeatherFigures{*job.weather(), climate::summarise(*job.weather(), bases),

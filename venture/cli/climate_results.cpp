@@ -11,7 +11,7 @@ namespace venture::cli {
 
 figure::Document climate_document(const Job& job)
 {
-    return report::climate_document(*job.site(), job.project().input, weather_figures(job), job.units());
+    return report::climate_document(*job.site(), job.input(), weather_figures(job), job.units());
 }
 
 std::string climate_picture(const Job& job, draw::Picture picture)

@@ -52,7 +52,7 @@ ExitCode run(const std::filesystem::path& folder, bool force)
     CommonOptions o{.project = folder};
     Job job = open_and_compute(o);
     if (job.failed()) return finish(job, o);
-    const study::Sizing sizing = job.size();
+    const study::Sizing& sizing = job.project().sizing();
     const figure::Document loads = report::loads_document(*job.building(), job.design(), job.units()),
                            size = report::size_document(sizing, job.units());
     write_document(out, "check", report::check_document(*job.building(), job.units()), job.units());
@@ -62,7 +62,6 @@ ExitCode run(const std::filesystem::path& folder, bool force)
     for (const auto picture : {draw::Picture::svg, draw::Picture::png, draw::Picture::pdf})
         out.write(fmt::format("results/plan.{}", draw::extension(picture)),
                   draw::draw_plan(*job.building(), job.design().loads, {.picture = picture}));
-    job.use_weather();
     write_climate(job, out);
     print(report::as_text(loads, job.units()) + "\n" + report::as_text(size, job.units()) + "\n", o);
     (void)finish(job, o); // findings belong to the show; they do not make the demo fail

@@ -21,7 +21,7 @@ ExitCode run(const CommonOptions& o, const std::string& room, const YearOptions&
 {
     constexpr int week = 7;
     Job job = open(o);
-    job.use_weather();
+    (void)job.weather();
     if (job.failed()) return finish(job, o);
     if (!has_building_and_weather(job)) return ExitCode::bad_input;
     const building::Building& b = *job.building();
@@ -36,7 +36,7 @@ ExitCode run(const CommonOptions& o, const std::string& room, const YearOptions&
     part.series = {"outdoor temperature", "operative temperature", "air temperature", "heating", "cooling"};
     const auto options = part_of_year(o, part, job);
     if (!options) return ExitCode::bad_input;
-    const loads::BuildingYear result = job.run_year(*options);
+    const loads::BuildingYear result = job.project().year(*options);
     if (job.failed()) return finish(job, o);
     draw::HoursDrawing drawing{.title = fmt::format("{}: {}", b.project.name, room), .synthetic = result.synthetic};
     drawing.subtitle =

@@ -36,7 +36,7 @@ std::vector<resolve::EffectiveValue> values_of(const Job& job, const std::string
     const bool with_table = slash != std::string::npos;
     std::string table = with_table ? asked.substr(0, slash) : "";
     std::ranges::replace(table, '/', '.');
-    auto values = resolve::effective_values(job.project().input, nullptr);
+    auto values = resolve::effective_values(job.input(), nullptr);
     std::erase_if(values, [&](const resolve::EffectiveValue& v) {
         if (with_table) return v.table != table || v.key != asked.substr(slash + 1);
         return v.key != asked && v.table != asked;
@@ -60,9 +60,10 @@ figure::Document document_with(const report::ResultTable& table, Job& job, const
 {
     if (table.command == "climate") return climate_document(job);
     if (table.command == "check") return report::check_document(*job.building(), job.units());
-    job.compute(60.0 * o.step_min);
+    job.set_step(60.0 * o.step_min);
+    (void)job.design();
     if (job.failed()) return {};
-    if (table.command == "size") return report::size_document(job.size(), job.units());
+    if (table.command == "size") return report::size_document(job.project().sizing(), job.units());
     return report::loads_document(*job.building(), job.design(), job.units());
 }
 
@@ -79,7 +80,7 @@ ExitCode explain_figures(const std::string& path, const std::string& meaning, st
         print(report::Text{fmt::format("\n`venture {}` tells what they are in this project.\n", table.command)}, o);
         return finish(*job, o);
     }
-    if (table.command == "climate") job->use_weather();
+    if (table.command == "climate") (void)job->weather();
     const auto figures = figures_of(document_with(table, *job, o), path);
     print(report::Text{"\n"} + (figures.empty() ? report::Text{"This project has none of them.\n"}
                                                 : report::as_text(report::figures_table(figures, units), units)),

@@ -16,9 +16,9 @@ namespace {
 
 ExitCode run(const CommonOptions& o, const std::string& table, const FileOptions& write)
 {
-    const Job job{o.project, changes_of(o)};
+    const Job job{exchange::open_project(o.project, changes_of(o))};
     if (job.failed()) return finish(job, o);
-    const project::WrittenTable written = project::write_table(job.project().input, table);
+    const project::WrittenTable written = project::write_table(job.input(), table);
     if (written.lines == 0) {
         print_error(fmt::format("the project has no {}\n", table));
         return ExitCode::bad_input;

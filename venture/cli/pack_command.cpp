@@ -33,7 +33,7 @@ ExitCode run(const CommonOptions& o, const std::filesystem::path& folder, bool f
     table.add_column("as", report::Align::left);
     table.add_column("fingerprint", report::Align::left);
     table.add_column("file", report::Align::left);
-    for (const project::PackedFile& f : project::pack(job.project(), out))
+    for (const project::PackedFile& f : project::pack(job.file(), out))
         table.add_row({std::string{name_of(f.role)}, f.name, f.fingerprint, f.from});
     print(report::Text{std::move(table)} + fmt::format("wrote {}; nothing outside it is needed\n", folder.string()), o);
     return finish(job, o);

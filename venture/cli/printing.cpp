@@ -71,7 +71,7 @@ json problems_json(const Job& job, const std::vector<Problem>& problems)
 {
     json out = json::array();
     int group = 0;
-    for (const auto& g : project::grouped(problems, job.origins(), job.project().sources)) {
+    for (const auto& g : project::grouped(problems, job.origins(), job.sources())) {
         ++group;
         for (const Problem& p : g.problems) {
             json entry = {{"severity", name_of(p.severity)},
@@ -117,9 +117,9 @@ std::string problems_in_words(const Job& job, bool list_accepted)
     const project::Findings all = job.findings();
     std::string out;
     std::map<std::string_view, std::size_t> groups_of;
-    for (const auto& group : project::grouped(all.open, job.origins(), job.project().sources))
+    for (const auto& group : project::grouped(all.open, job.origins(), job.sources()))
         if (++groups_of[group.problems.front().code] <= most_of_a_code)
-            out += project::in_words(group, job.origins(), job.project().sources,
+            out += project::in_words(group, job.origins(), job.sources(),
                                      {.colour = colour_of_stderr(), .width = page_width(STDERR_FILENO)});
     for (const auto& [code, count] : groups_of)
         if (count > most_of_a_code)
@@ -156,7 +156,7 @@ std::string marks_in_words(const Job& job)
 std::string libraries_in_words(const Job& job)
 {
     std::string out;
-    for (const project::SourceFile& f : job.project().sources.files())
+    for (const project::SourceFile& f : job.sources().files())
         if (f.role == project::FileRole::library)
             out += fmt::format("Library '{}': {}, fingerprint {}\n", f.library, f.name, f.fingerprint);
     return out;
@@ -174,7 +174,7 @@ nlohmann::ordered_json with_findings(nlohmann::ordered_json document, const Job&
         document["accepted"].push_back(std::move(entry));
     }
     document["libraries"] = json::array();
-    for (const project::SourceFile& f : job.project().sources.files())
+    for (const project::SourceFile& f : job.sources().files())
         if (f.role == project::FileRole::library)
             document["libraries"].push_back({{"name", f.library}, {"file", f.name}, {"fingerprint", f.fingerprint}});
     return document;
@@ -215,9 +215,8 @@ Job open(const CommonOptions& o, const std::vector<std::string>& also)
 {
     (void)o.form(); // what cannot be written is told before it is computed
     if (o.verbose) print_error(fmt::format("reading {}\n", o.project.string()));
-    Job job{o.project, changes_of(o)};
-    if (!also.empty()) job.take_from_shipped_library(also);
-    job.resolve();
+    Job job{exchange::open_project(o.project, changes_of(o), also)};
+    (void)job.building();
     return job;
 }
 
@@ -226,7 +225,8 @@ Job open_and_compute(const CommonOptions& o)
     Job job = open(o);
     if (job.failed()) return job;
     if (o.verbose) print_error(fmt::format("computing with steps of {:g} min\n", o.step_min));
-    job.compute(o.step_min * 60.0);
+    job.set_step(o.step_min * 60.0);
+    (void)job.design();
     return job;
 }
 

@@ -19,15 +19,15 @@ namespace {
 
 std::string assumptions_text(const Job& job)
 {
-    if (job.assumed().empty()) return {};
-    return fmt::format("The table does not state, and these were assumed: {}.\n", fmt::join(job.assumed(), "; "));
+    if (job.project().assumed().empty()) return {};
+    return fmt::format("The table does not state, and these were assumed: {}.\n", fmt::join(job.project().assumed(), "; "));
 }
 
 ExitCode run(const CommonOptions& o)
 {
     Job job = open_and_compute(o);
     if (job.failed()) return deliver({}, job, o);
-    const study::Sizing sizing = job.size();
+    const study::Sizing& sizing = job.project().sizing();
     figure::Document document = report::size_document(sizing, job.units());
     if (job.building()) {
         document.title = report::job_title(*job.building());

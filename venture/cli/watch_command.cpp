@@ -137,7 +137,7 @@ private:
         const bool only_check = !asks("loads") && !asks("size") && !asks("plan");
         Job job = only_check ? open(o_) : open_and_compute(o_);
         others_.clear();
-        for (const project::SourceFile& f : job.project().sources.files()) others_.push_back(f.path);
+        for (const project::SourceFile& f : job.sources().files()) others_.push_back(f.path);
         if (job.failed()) {
             print(fmt::format("\nrun {}: not usable as it is; the last good figures stand\n", rounds_));
             print_messages(problems_in_words(job));
@@ -147,7 +147,7 @@ private:
         figure::Document all;
         if (asks("check") && job.building()) all.add(report::check_document(*job.building(), job.units()));
         if (asks("loads")) all.add(loads_of(job));
-        if (asks("size")) all.add(report::size_document(job.size(), job.units()));
+        if (asks("size")) all.add(report::size_document(job.project().sizing(), job.units()));
         if (asks("plan")) draw(job);
         std::vector<figure::Figure> figures;
         for (const std::string& pattern : patterns_)

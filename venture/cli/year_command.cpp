@@ -52,14 +52,14 @@ ExitCode run(const CommonOptions& o, const YearOptions& y)
     }
     if (!knows_series(y.series)) return ExitCode::bad_input;
     Job job = open(o);
-    job.use_weather();
+    (void)job.weather();
     if (job.failed()) return deliver({}, job, o);
     if (!has_building_and_weather(job)) return ExitCode::bad_input;
     auto options = part_of_year(o, y, job);
     if (!options) return ExitCode::bad_input;
     if (y.csv && options->series.empty())
         options->series = {"outdoor temperature", "operative temperature", "heating", "cooling"};
-    const loads::BuildingYear result = job.run_year(*options);
+    const loads::BuildingYear result = job.project().year(*options);
     if (job.failed()) return deliver({}, job, o); // numbers that cannot be are not printed
     CommonOptions asked = o;
     if (y.csv) asked.as = "csv";

@@ -223,22 +223,6 @@ LoadsTable read_loads_table(const std::string& bytes, const std::string& file, q
     return LoadsReader{file, origins, problems}.run(bytes);
 }
 
-void lay_over(const LoadsTable& typed, loads::RoomLoads& onto)
-{
-    for (const loads::RoomLoad& load : typed.loads.rooms) {
-        const auto same = std::ranges::find(onto.rooms, load.room, &loads::RoomLoad::room);
-        if (same == onto.rooms.end()) {
-            onto.rooms.push_back(load);
-            continue;
-        }
-        const double area_m2 = load.floor_area_m2 > 0.0 ? load.floor_area_m2 : same->floor_area_m2;
-        const std::string storey = load.storey.empty() ? same->storey : load.storey;
-        *same = load;
-        same->floor_area_m2 = area_m2;
-        same->storey = storey;
-    }
-}
-
 std::string write_loads_table(const loads::RoomLoads& loads)
 {
     std::string out = "room,storey,floor area [m2],heating [W],sensible cooling [W],sensible peak [W],latent cooling "

@@ -30,9 +30,6 @@ struct LoadsTable {
 [[nodiscard]] LoadsTable read_loads_table(const std::string& bytes, const std::string& file,
                                           quantity::OriginPool& origins, quantity::Problems& problems);
 
-/// Puts typed loads over computed ones, room by room; rooms that are only typed are added at the end.
-void lay_over(const LoadsTable& typed, loads::RoomLoads& onto);
-
 /// The table of some loads, as read_loads_table() reads it.
 [[nodiscard]] std::string write_loads_table(const loads::RoomLoads& loads);
 

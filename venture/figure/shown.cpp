@@ -117,7 +117,9 @@ std::string shown(const Cell& cell, const Column& column, const quantity::Prefer
 
 std::string shown_with_unit(const Cell& cell, const Column& column, const quantity::PreferredUnits& units)
 {
-    const std::string number = shown(cell, column, units);
+    Column by_itself = column;
+    by_itself.dash_for_zero = false; // a dash has no unit
+    const std::string number = shown(cell, by_itself, units);
     const std::string_view unit = unit_of(column, units);
     const bool has_number = std::holds_alternative<double>(cell) || std::holds_alternative<std::int64_t>(cell);
     return has_number && !unit.empty() ? fmt::format("{} {}", number, unit) : number;

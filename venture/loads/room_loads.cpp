@@ -46,6 +46,22 @@ void overrule(RoomLoad& load, const std::optional<quantity::Sourced<double>>& he
     }
 }
 
+void lay_over(const RoomLoads& typed, RoomLoads& onto)
+{
+    for (const RoomLoad& load : typed.rooms) {
+        const auto same = std::ranges::find(onto.rooms, load.room, &RoomLoad::room);
+        if (same == onto.rooms.end()) {
+            onto.rooms.push_back(load);
+            continue;
+        }
+        const double area_m2 = load.floor_area_m2 > 0.0 ? load.floor_area_m2 : same->floor_area_m2;
+        const std::string storey = load.storey.empty() ? same->storey : load.storey;
+        *same = load;
+        same->floor_area_m2 = area_m2;
+        same->storey = storey;
+    }
+}
+
 double heating_together_W(const RoomLoads& loads, const std::vector<std::size_t>& rooms)
 {
     double most = 0.0;

@@ -109,6 +109,9 @@ struct RoomLoads {
     double pressure_Pa = 101325.0;
 };
 
+/// Puts typed loads over computed ones, room by room; rooms that are only typed are added at the end.
+void lay_over(const RoomLoads& typed, RoomLoads& onto);
+
 /// Largest hour mean of the sum over some rooms.
 struct Coincident {
     double total_W = 0.0, sensible_W = 0.0, latent_W = 0.0;

@@ -1,0 +1,182 @@
+/// The stages of a case.
+
+#include <algorithm>
+#include <utility>
+
+#include <fmt/format.h>
+
+#include <venture/loads/load_findings.hpp>
+#include <venture/quantity/codes.hpp>
+#include <venture/quantity/error.hpp>
+#include <venture/resolve/climate_input.hpp>
+#include <venture/resolve/resolve.hpp>
+#include <venture/study/case_state.hpp>
+
+namespace venture::study {
+
+namespace codes = quantity::codes;
+using quantity::Problem;
+using quantity::Severity;
+
+namespace {
+
+/// Outdoor temperature that chillers are rated at where no site is known; our assumption.
+constexpr double assumed_outdoor_C = 32.0;
+
+/// Problems that may only follow from parts that could not be read. A misspelt name with a near one is real.
+bool follows_from_gaps(const Problem& p)
+{
+    if (p.severity != Severity::error || p.code == codes::missing) return true;
+    if (p.code == codes::unknown_name) return !p.hint.starts_with("did you mean");
+    return p.code == codes::outline || p.code == codes::no_face || p.code == codes::overlap;
+}
+
+} // namespace
+
+void Case::State::check_services_alone()
+{
+    std::vector<services::Client> clients;
+    for (const input::RoomInput& room : input.rooms)
+        if (room.name) clients.push_back({.room = *room.name, .origin = room.name.origin});
+    for (const Problem& p : services::connect(input, clients).problems)
+        if (p.severity == Severity::error && given.whole) problems.add(p);
+}
+
+std::vector<services::Client> Case::State::clients() const
+{
+    std::vector<services::Client> out;
+    if (building)
+        for (const building::Room& room : building->rooms)
+            out.push_back({room.name, room.use.heated_by.value, room.use.cooled_by.value, room.origin,
+                           room.use.heated_by.origin, room.use.cooled_by.origin,
+                           room.use.heating_setpoint_C.has_value(), room.use.cooling_setpoint_C.has_value()});
+    if (!typed) return out;
+    for (const loads::RoomLoad& load : typed->loads.rooms) {
+        const auto same = std::ranges::find(out, load.room, &services::Client::room);
+        services::Client& client = same == out.end() ? out.emplace_back() : *same;
+        if (client.room.empty()) client.origin = load.origin;
+        client.room = load.room;
+        client.heated = load.heated;
+        client.cooled = load.cooled;
+    }
+    return out;
+}
+
+void Case::State::resolve_site()
+{
+    if (std::exchange(site_asked, true) || building_asked) return;
+    use_weather();
+    if (problems.has_error() && !given.whole) return;
+    resolve::ResolvedSite resolved = resolve::resolve_site(input);
+    input = std::move(resolved.effective);
+    drop_what_weather_would_give(resolved.problems);
+    problems.add_all(std::move(resolved.problems));
+    if (!failed()) site = std::move(resolved.site);
+}
+
+void Case::State::resolve_building()
+{
+    if (std::exchange(building_asked, true)) return;
+    if (resolve::wants_conditions(input.site)) use_weather();
+    if (given.typed_loads) typed = given.typed_loads(input, problems);
+    if (!typed || !input.rooms.empty()) {
+        if (problems.has_error() && input.rooms.empty())
+            return; // nothing was read: more words would not help
+        resolve::Resolved resolved = resolve::resolve(input);
+        if (!given.whole) std::erase_if(resolved.problems, follows_from_gaps);
+        drop_what_weather_would_give(resolved.problems);
+        input = std::move(resolved.effective);
+        problems.add_all(std::move(resolved.problems));
+        if (failed() || !resolved.building) return check_services_alone();
+        building = std::move(resolved.building);
+        site = building->site;
+    }
+    services = services::connect(input, clients());
+    problems.add_all(services.problems.all());
+}
+
+void Case::State::tell_capped_humidity()
+{
+    for (std::size_t i = 0; i < loads.runs.size(); ++i) {
+        const loads::RunNote& run = loads.runs[i];
+        if (!run.humidity_capped_at_saturation || i == 0) continue; // of winter, which comes first, the site tells
+        Problem note{.severity = Severity::note,
+                     .code = codes::humidity_capped,
+                     .message = fmt::format("design day {}: some night hours would be more than saturated; their "
+                                            "humidity is taken as saturated",
+                                            run.day),
+                     .hint = "the coincident wet bulb or the daily range is high",
+                     .cause = "more than saturated at night",
+                     .subject = fmt::format("design day {}", run.day)};
+        if (i <= input.site.months.size()) {
+            const input::MonthInput& month = input.site.months[i - 1];
+            note.where = month.wet_bulb.origin;
+            note.inputs = fmt::format("{} {} {}", *month.dry_bulb, *month.wet_bulb, *month.daily_range);
+        }
+        problems.add(std::move(note));
+    }
+}
+
+void Case::State::tell_typed_loads()
+{
+    for (const loads::RoomLoad& load : typed->loads.rooms)
+        problems.add({.severity = Severity::note,
+                      .code = codes::typed_load,
+                      .where = load.origin,
+                      .message = fmt::format(
+                          "loads of '{}' were typed{}", load.room,
+                          building->find_room(load.room) ? " and stand instead of the computed ones" : ""),
+                      .cause = "loads were typed",
+                      .subject = "room/" + load.room,
+                      .inputs = fmt::format("{:.3f} {:.3f} {:.3f}", load.heating_W, load.cooling_sensible_W,
+                                            load.cooling_latent_W)});
+}
+
+void Case::State::point_to_own_origins()
+{
+    for (std::size_t r = 0; r < building->rooms.size(); ++r) {
+        const building::Room& room = building->rooms[r];
+        loads::RoomLoad& load = loads.loads.rooms[r];
+        load.origin = room.origin;
+        if (room.use.heating_setpoint_C) load.heating_setpoint_origin = room.use.heating_setpoint_C->origin;
+        if (room.use.cooling_setpoint_C) load.cooling_setpoint_origin = room.use.cooling_setpoint_C->origin;
+    }
+}
+
+void Case::State::compute_loads()
+{
+    if (std::exchange(loads_asked, true)) return;
+    resolve_building();
+    if (failed()) return;
+    if (building) {
+        if (loads.runs.empty())
+            loads = loads::design_loads(*building, {.step_s = options.step_s});
+        else
+            point_to_own_origins(); // they were computed for a case like this one
+        tell_capped_humidity();
+        problems.add_all(loads::load_findings(*building, loads.loads, units));
+    }
+    if (!typed) return;
+    if (building) tell_typed_loads();
+    loads::lay_over(typed->loads, loads.loads);
+}
+
+void Case::State::choose()
+{
+    if (sizing) return;
+    compute_loads();
+    sizing.emplace();
+    if (failed()) return;
+    const Products products = given.products ? given.products() : Products{};
+    double outdoor_C = assumed_outdoor_C;
+    if (building && !building->site.months.empty())
+        outdoor_C = std::ranges::max(building->site.months, {}, &climate::CoolingMonth::dry_bulb_C).dry_bulb_C;
+    sizing->loads = loads.loads;
+    sizing->services = services;
+    sizing->products_from = products.from;
+    sizing->units = terminal::select_units(sizing->loads, services, products.units);
+    sizing->plants = plant::select_plants(sizing->loads, services, products.plants, outdoor_C);
+    problems.add_all(size_findings(*sizing, units));
+}
+
+} // namespace venture::study

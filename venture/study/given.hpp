@@ -1,0 +1,45 @@
+#pragma once
+/// What a case begins with, and who brings the rest when it is asked for.
+
+#include <functional>
+#include <map>
+#include <memory>
+#include <optional>
+#include <string>
+#include <vector>
+
+#include <venture/climate/weather_year.hpp>
+#include <venture/input/input.hpp>
+#include <venture/loads/room_loads.hpp>
+#include <venture/plant/selection.hpp>
+#include <venture/quantity/problems.hpp>
+#include <venture/terminal/products.hpp>
+
+namespace venture::study {
+
+/// What units and plant are chosen from.
+struct Products {
+    terminal::Products units{};
+    plant::Products plants{};
+    std::map<std::string, std::string> from{}; ///< where the data of each stand, by its name
+};
+
+/// Room loads that somebody typed.
+struct TypedLoads {
+    loads::RoomLoads loads{};
+    std::vector<std::string> assumed{}; ///< conditions that they leave open, in words
+};
+
+struct Given {
+    input::Input input{};
+    std::vector<quantity::Problem> problems{}; ///< of reading it
+    bool whole = true;                         ///< false: a mistake in the notation kept parts from being read
+    /// Reads the weather file that an input names, and tells what is wrong with it.
+    std::function<std::optional<climate::WeatherYear>(input::Input&, quantity::Problems&)> weather{};
+    /// Reads the table of typed loads that an input names, if it does.
+    std::function<std::optional<TypedLoads>(input::Input&, quantity::Problems&)> typed_loads{};
+    /// What may be chosen; asked for when something is.
+    std::function<Products()> products{};
+};
+
+} // namespace venture::study
