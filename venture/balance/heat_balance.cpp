@@ -77,6 +77,7 @@ void HeatBalance::advance(State& state, std::size_t step, StepResult& result, co
     result.zones.assign(m.zones.size(), {});
     result.surfaces.assign(options.account == Account::faces ? m.surfaces.size() : 0, {});
     result.closure_W = result.throughput_W = 0.0;
+    result.sensible_factors.assign(m.bodies.size(), 0.0);
     result.sweeps = result.film_passes = 0;
     result.settled = true;
     if (options.record != nullptr && options.record->stages == 0) {
@@ -154,6 +155,8 @@ void HeatBalance::advance_parts(State& now, std::size_t step, StepResult* result
     const auto parts = static_cast<double>(p.parts);
     for (std::size_t part = 0; part < p.parts; ++part) {
         p.find_sensible_factors(now.air_C);
+        for (std::size_t b = 0; result != nullptr && b < p.sensible_factors.size(); ++b)
+            result->sensible_factors[b] += p.sensible_factors[b] / parts;
         for (std::size_t stage = 0; stage < 2; ++stage) {
             Stage& s = p.stages[stage];
             const std::size_t at = 2 * (step * p.parts + part) + stage;

@@ -75,6 +75,7 @@ struct SurfaceStep {
 struct StepResult {
     std::vector<ZoneStep> zones{};
     std::vector<SurfaceStep> surfaces{}; ///< with Account::faces
+    std::vector<double> sensible_factors{}; ///< of ThermalModel::bodies, mean over the step: how much of their heat is sensible
     double closure_W = 0.0;              ///< heat in minus heat stored, all zones and walls together
     double throughput_W = 0.0;           ///< sum of the magnitudes of all flows in
     int sweeps = 0;                      ///< over the zones, most of any stage

@@ -48,6 +48,36 @@ double outdoor_air_changes(const ThermalModel& m, const StepResult&, std::size_t
     return zone.dry_air_kg > 0.0 ? 3600.0 * kg_per_s / zone.dry_air_kg : 0.0;
 }
 
+/// Mean over a step of what is linear over it.
+double mean_of(const ThermalModel& m, const Drives& drives, std::size_t step) { return m.value(drives, step, 0.5); }
+
+template <auto Which>
+double of_sun(const ThermalModel& m, const StepResult&, std::size_t step, std::size_t z)
+{
+    return mean_of(m, m.zones[z].sun.*Which, step);
+}
+
+/// Sensible heat of one kind of gains, to air and faces together.
+template <Forcing kind>
+double gains(const ThermalModel& m, const StepResult& r, std::size_t step, std::size_t z)
+{
+    double sum = 0.0;
+    for (const Drives* drives : {&m.zones[z].convective_gain_W, &m.zones[z].radiant_gain_W})
+        for (const Drive& d : *drives) {
+            if (m.signals[d.signal.index].forcing != kind) continue;
+            double factor = d.factor;
+            for (std::size_t b = 0; b < m.bodies.size(); ++b)
+                if (m.bodies[b].sensible == d.signal) factor *= r.sensible_factors[b];
+            sum += factor * m.value(d.signal, step, 0.5);
+        }
+    return sum;
+}
+
+double outdoor_humidity(const ThermalModel& m, const StepResult&, std::size_t step, std::size_t)
+{
+    return 0.5 * (m.value(m.outdoor_humidity_ratio, step, 0.0) + m.value(m.outdoor_humidity_ratio, step, 1.0));
+}
+
 double outdoor_temperature(const ThermalModel& m, const StepResult&, std::size_t step, std::size_t)
 {
     return 0.5 * (m.value(m.outdoor_air_C, step, 0.0) + m.value(m.outdoor_air_C, step, 1.0));
@@ -79,6 +109,17 @@ constexpr SeriesKind kinds[] = {
     {"film residual", "W", "of films that vary: how far the flux used is from that of the temperatures found",
      Subject::zone, Account::loads, of_zone<&ZoneStep::film_residual_W>},
     {"convective gains", "W", "into the air", Subject::zone, Account::flows, of_zone<&ZoneStep::convective_gain_W>},
+    {"people", "W", "their sensible heat, to air and faces", Subject::zone, Account::flows, gains<Forcing::people>},
+    {"lighting", "W", "its heat in the room, to air and faces", Subject::zone, Account::flows,
+     gains<Forcing::lighting>},
+    {"equipment", "W", "its sensible heat in the room, cooking too, to air and faces", Subject::zone, Account::flows,
+     gains<Forcing::equipment>},
+    {"sun through glass, beam", "W", "light straight from the sun that windows let in", Subject::zone, Account::loads,
+     of_sun<&SunThroughGlass::beam>},
+    {"sun through glass, diffuse", "W", "light of sky and ground that windows let in", Subject::zone, Account::loads,
+     of_sun<&SunThroughGlass::diffuse>},
+    {"sun taken up at windows", "W", "heat that sun sets free on inner faces of panes and in shades inside",
+     Subject::zone, Account::loads, of_sun<&SunThroughGlass::taken_up>},
     {"infiltration", "W", "into the air, by leakage", Subject::zone, Account::flows,
      of_zone<&ZoneStep::infiltration_W>},
     {"ventilation", "W", "into the air, by outdoor air straight into the room", Subject::zone, Account::flows,
@@ -109,6 +150,7 @@ constexpr SeriesKind kinds[] = {
     {"shade down", "1", "share of a window's shade that is down", Subject::surface, Account::loads, shade_down,
      has_shade},
     {"outdoor temperature", "degC", "of the outdoor air", Subject::whole, Account::loads, outdoor_temperature},
+    {"outdoor humidity ratio", "kg/kg", "of the outdoor air", Subject::whole, Account::loads, outdoor_humidity},
     {"total heating", "W", "of all zones", Subject::whole, Account::loads, of_all_zones<&ZoneStep::heating_W>},
     {"total cooling", "W", "of all zones, sensible", Subject::whole, Account::loads,
      of_all_zones<&ZoneStep::cooling_W>},

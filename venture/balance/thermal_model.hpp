@@ -158,6 +158,12 @@ struct Follows {
     double ratio = 1.0;
 };
 
+/// What the sun brings a zone through glass to outdoors, W. It tells, and does nothing: where it falls stands in faces and gains.
+struct SunThroughGlass {
+    Drives beam{}, diffuse{}; ///< light that comes through
+    Drives taken_up{};        ///< heat that sun sets free in panes, on their inner faces, and in shades inside
+};
+
 /// Air of one zone, what heats, wets and ventilates it, and how it is controlled.
 struct Zone {
     std::string id{};
@@ -179,6 +185,7 @@ struct Zone {
     std::optional<SignalId> most_heating_W{}, most_cooling_W{}; ///< what the supply can give; unlimited if nothing
     std::optional<Follows> follows{};
     std::vector<TransferAir> transfer_air{};
+    SunThroughGlass sun{};
     [[nodiscard]] double radiant_share() const;
 };
 

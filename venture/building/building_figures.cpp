@@ -149,7 +149,7 @@ const figure::TableOf<SetbackRow>& setback_columns()
 {
     using S = SetbackRow;
     static const figure::TableOf<S> all = {
-        {"setback", "Set-backs", "What a room holds outside the hours of its set-point.", 2, Told::data},
+        {"room_setback", "Set-backs", "What a room holds outside the hours of its set-point.", 2, Told::data},
         {
             {{"room", "Room", "", "that sets back", 0}, [](const S& s) -> Cell { return s.room; }},
             {{"of", "", "", "heating or cooling", 0}, [](const S& s) -> Cell { return std::string{s.of}; }},

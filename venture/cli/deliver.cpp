@@ -38,7 +38,8 @@ Table findings_table(const Job& job, const std::vector<Problem>& problems)
             {{"severity", "Severity", "", "error, warning or note"},
              [](const Finding& f) -> Cell { return std::string{name_of(f.problem->severity)}; }},
             {{"message", "Message", "", "what was found"}, [](const Finding& f) -> Cell { return f.problem->message; }},
-            {{"hint", "What to do", "", "what to do about it"}, [](const Finding& f) -> Cell { return f.problem->hint; }},
+            {{"hint", "What to do", "", "what to do about it"},
+             [](const Finding& f) -> Cell { return f.problem->hint; }},
             {{"place", "Place", "", "where it stands"},
              [](const Finding& f) -> Cell { return f.job->origins().describe(f.problem->where); }},
         }};
@@ -68,7 +69,8 @@ std::string bytes_of(const Document& document, const Job& job, const CommonOptio
     case Form::text:
         return laid_out(report::as_text(document, job.units()), o);
     case Form::json:
-        return with_findings(report::as_json(document), job).dump(2, ' ', false, nlohmann::json::error_handler_t::replace) +
+        return with_findings(report::as_json(document), job)
+                   .dump(2, ' ', false, nlohmann::json::error_handler_t::replace) +
                "\n";
     case Form::csv:
         return report::as_csv(one_table(document, o.table), job.units());

@@ -20,8 +20,8 @@
 #include <venture/report/figure_report.hpp>
 #include <venture/report/key_report.hpp>
 #include <venture/report/loads_report.hpp>
-#include <venture/report/size_report.hpp>
 #include <venture/report/origins_report.hpp>
+#include <venture/report/size_report.hpp>
 #include <venture/resolve/effective.hpp>
 
 namespace venture::cli::of_explain {
@@ -52,7 +52,8 @@ std::optional<std::string> explain_code(const std::string& code)
     const auto at = page.find(heading);
     if (code.size() != 4 || at == std::string_view::npos) return std::nullopt;
     const auto next = std::min(page.find("\n#", at), page.size());
-    return std::string{page.substr(at + heading.size() - code.size() - 1, next - at - heading.size() + code.size() + 1)};
+    return std::string{
+        page.substr(at + heading.size() - code.size() - 1, next - at - heading.size() + code.size() + 1)};
 }
 
 /// The document that holds a table of results.
@@ -76,7 +77,7 @@ ExitCode explain_figures(const std::string& path, const std::string& meaning, st
     const report::ResultTable& table = *report::table_of_path(path);
     if (needs_building(*job, "explain")) return ExitCode::bad_input;
     if (job->failed()) return finish(*job, o);
-    if (table.command.starts_with("year") || table.command == "loads --room") {
+    if (table.command.starts_with("year") || table.command.starts_with("loads --")) {
         print(report::Text{fmt::format("\n`venture {}` tells what they are in this project.\n", table.command)}, o);
         return finish(*job, o);
     }
@@ -164,8 +165,8 @@ ExitCode run(const CommonOptions& o, const std::string& key)
                         key));
     print(report::Text{*text}, o);
     if (report::table_of_path(key) != nullptr && key.find('/') == std::string::npos)
-        print(report::Text{fmt::format("\n'{0}' is a table of results, too: `venture explain \"{0}/*/*\"` tells what stands in it.\n",
-                                       key)},
+        print(report::Text{fmt::format(
+                  "\n'{0}' is a table of results, too: `venture explain \"{0}/*/*\"` tells what stands in it.\n", key)},
               o);
     if (!job) return ExitCode::done;
     const auto values = values_of(*job, key);
@@ -183,7 +184,7 @@ std::function<ExitCode()> declare(Parser& parser)
         .add("NAME", *names,
              "[PROJECT] NAME: a key (\"height\", \"room/height\", \"room.opening/sill\"), a table (\"room\"), or "
              "a figure (\"room_load/Kitchen/cooling\", * for any part), a code (\"V423\"), or "
-                    "a build-up or glazing of the project before it or of the library that ships (\"cavity wall, "
+             "a build-up or glazing of the project before it or of the library that ships (\"cavity wall, "
              "filled\")")
         .required()
         .takes(1, 2);
@@ -202,9 +203,9 @@ std::function<ExitCode()> declare(Parser& parser)
 namespace venture::cli {
 
 extern const Command explain_command;
-const Command explain_command = {
-    "explain", Group::understand,
-    "what a key of the project file or a figure of the results means and what it is in a project; a code of a finding; a build-up, glazing or calendar taken apart",
-    of_explain::declare};
+const Command explain_command = {"explain", Group::understand,
+                                 "what a key of the project file or a figure of the results means and what it is in a "
+                                 "project; a code of a finding; a build-up, glazing or calendar taken apart",
+                                 of_explain::declare};
 
 } // namespace venture::cli

@@ -22,8 +22,8 @@ Form form_of(const std::string& word, const std::filesystem::path& output)
     if (by_ending == "txt") by_ending = "text";
     if (!output.empty() && word.empty() && std::ranges::find(forms(), by_ending) == forms().end())
         throw Misuse{fmt::format("'{}' does not say what to write: let it end in .txt, .json, .csv, .html or "
-                                          ".xlsx, or say it with --as",
-                                          output.string())};
+                                 ".xlsx, or say it with --as",
+                                 output.string())};
     const std::string& asked = word.empty() ? by_ending : word;
     if (asked.empty()) return Form::text;
     return static_cast<Form>(std::ranges::find(forms(), asked) - forms().begin());

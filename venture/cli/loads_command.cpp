@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <memory>
+#include <utility>
 
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
@@ -11,6 +12,7 @@
 #include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/exchange/loads_table.hpp>
+#include <venture/loads/design_hours.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/quantity/unknown_name.hpp>
 #include <venture/report/loads_report.hpp>
@@ -24,22 +26,27 @@ namespace {
 
 struct Options {
     CommonOptions common{};
-    std::string room{}, model_day{};
+    std::string room{}, model_day{}, hours_of{}, day{};
+    bool hours = false;
     bool csv = false;
 };
+
+/// Tells that no room is called so, and which comes near.
+ExitCode no_such_room(const Job& job, const std::string& room)
+{
+    std::vector<std::string> names;
+    for (const auto& r : job.design().loads.rooms) names.push_back(r.room);
+    const quantity::Problem unknown = quantity::unknown_name("room", room, {}, names);
+    print_error(fmt::format("{}; {}\n", unknown.message, unknown.hint));
+    return ExitCode::bad_input;
+}
 
 /// One room taken apart.
 ExitCode loads_of_room(const Job& job, const CommonOptions& o, const std::string& room)
 {
     const auto& all = job.design().loads.rooms;
     const auto found = std::ranges::find(all, room, &loads::RoomLoad::room);
-    if (found == all.end()) {
-        std::vector<std::string> names;
-        for (const auto& r : all) names.push_back(r.room);
-        const quantity::Problem unknown = quantity::unknown_name("room", room, {}, names);
-        print_error(fmt::format("{}; {}\n", unknown.message, unknown.hint));
-        return ExitCode::bad_input;
-    }
+    if (found == all.end()) return no_such_room(job, room);
     report::RoomCauses causes;
     if (const auto index = job.building()->find_room(room)) {
         const loads::DesignOptions options{.step_s = 60.0 * o.step_min};
@@ -49,24 +56,65 @@ ExitCode loads_of_room(const Job& job, const CommonOptions& o, const std::string
     return deliver(report::room_document(*found, causes, job.origins(), job.units()), job, o, job.design().converged());
 }
 
+/// "winter" or a design month; nothing, and told, if it is neither.
+std::optional<climate::DesignDay> design_day_called(const building::Building& b, const std::string& day)
+{
+    const std::string asked = quantity::lower_case(quantity::trimmed(day));
+    std::vector<std::string> there = {"winter"};
+    if (asked == "winter") return climate::winter_design_day(b.site);
+    for (const climate::CoolingMonth& month : b.site.months) {
+        there.push_back(climate::month_name(month.month));
+        if (asked == quantity::lower_case(there.back())) return climate::cooling_design_day(b.site, month);
+    }
+    print_error(fmt::format("no design day is called '{}'; there are: {}\n", day, quantity::listed(there, 14)));
+    return std::nullopt;
+}
+
+/// The month whose day is worst for a room, or for all rooms together; winter where nothing is cooled.
+std::string worst_day(const Job& job, const std::string& room)
+{
+    const loads::RoomLoads& all = job.design().loads;
+    std::vector<std::size_t> rooms;
+    for (std::size_t r = 0; r < all.rooms.size(); ++r)
+        if (all.rooms[r].cooled && (room.empty() || all.rooms[r].room == room)) rooms.push_back(r);
+    const int month = rooms.empty()  ? 0
+                      : room.empty() ? loads::coincident_cooling(all, rooms).when.month
+                                     : all.rooms[rooms.front()].cooling_when.month;
+    return month > 0 ? climate::month_name(month) : "winter";
+}
+
+/// A design day hour by hour.
+ExitCode hours(const CommonOptions& o, const Options& asked)
+{
+    Job job = open_and_compute(o);
+    if (needs_building(job, "loads --hours")) return ExitCode::bad_input;
+    if (job.failed()) return deliver({}, job, o);
+    const building::Building& b = *job.building();
+    const auto index = b.find_room(asked.hours_of);
+    if (!asked.hours_of.empty() && !index) return no_such_room(job, asked.hours_of);
+    const auto day = design_day_called(b, asked.day.empty() ? worst_day(job, asked.hours_of) : asked.day);
+    if (!day) return ExitCode::bad_input;
+    std::vector<loads::LoadHour> rows = loads::design_hours(b, *day, {.step_s = 60.0 * o.step_min});
+    if (index)
+        std::erase_if(rows, [&](const loads::LoadHour& h) { return h.of != asked.hours_of; });
+    else
+        rows = loads::hours_together(rows);
+    figure::Document out{fmt::format("{}: {} on the design day of {}", b.project.name, rows.front().of, day->name)};
+    out.add("Hour means, in local standard time; flows into the air and the supply balance.\n");
+    figure::Table table = figure::table_of(loads::load_hour_columns(), rows);
+    table.add_total("most");
+    out.add(std::move(table));
+    return deliver(std::move(out), job, o);
+}
+
 ExitCode loads_model(const CommonOptions& o, const std::string& day, const std::string& room)
 {
     Job job = open(o);
     if (needs_building(job, "loads --model")) return ExitCode::bad_input;
     if (job.failed()) return finish(job, o);
     const building::Building& b = *job.building();
-    const std::string asked = quantity::lower_case(quantity::trimmed(day));
-    std::optional<climate::DesignDay> found;
-    std::vector<std::string> there = {"winter"};
-    if (asked == "winter") found = climate::winter_design_day(b.site);
-    for (const climate::CoolingMonth& month : b.site.months) {
-        there.push_back(climate::month_name(month.month));
-        if (asked == quantity::lower_case(there.back())) found = climate::cooling_design_day(b.site, month);
-    }
-    if (!found) {
-        print_error(fmt::format("no design day is called '{}'; there are: {}\n", day, quantity::listed(there, 14)));
-        return ExitCode::bad_input;
-    }
+    const auto found = design_day_called(b, day);
+    if (!found) return ExitCode::bad_input;
     const loads::Compiled compiled = loads::compile(b, *found, {.step_s = 60.0 * o.step_min});
     if (!room.empty()) {
         const auto index = b.find_room(room);
@@ -88,6 +136,7 @@ ExitCode loads_model(const CommonOptions& o, const std::string& day, const std::
 ExitCode run(const Options& options)
 {
     const CommonOptions& o = options.common;
+    if (options.hours) return hours(o, options);
     if (!options.model_day.empty()) return loads_model(o, options.model_day, options.room);
     Job job = open_and_compute(o);
     if (needs_building(job, "loads")) return ExitCode::bad_input;
@@ -112,7 +161,20 @@ std::function<ExitCode()> declare(Parser& parser)
     parser.add("--model", options->model_day,
                "instead: the numbers that the heat balance works with on a design day, winter or \"July\"; with "
                "--room those of one room, each with where it comes from");
-    return [options] { return run(*options); };
+    parser
+        .add("--hours", options->hours_of,
+             "instead: the 24 hours of a design day, of ROOM or of all rooms together: sun, gains, what comes into the "
+             "air, temperatures, loads")
+        .value_called("[ROOM]")
+        .takes(0, 1);
+    parser.add("--day", options->day, "design day of --hours: winter, or a month; the worst unless given");
+    parser["PROJECT"].required(false);
+    return [options, &parser] {
+        options->hours = parser.was_given("--hours");
+        if (options->common.project.empty()) options->common.project = std::exchange(options->hours_of, std::string{});
+        if (options->common.project.empty()) throw Misuse{"PROJECT is required"};
+        return run(*options);
+    };
 }
 
 } // namespace

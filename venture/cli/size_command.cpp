@@ -20,7 +20,8 @@ namespace {
 std::string assumptions_text(const Job& job)
 {
     if (job.project().assumed().empty()) return {};
-    return fmt::format("The table does not state, and these were assumed: {}.\n", fmt::join(job.project().assumed(), "; "));
+    return fmt::format("The table does not state, and these were assumed: {}.\n",
+                       fmt::join(job.project().assumed(), "; "));
 }
 
 ExitCode run(const CommonOptions& o)

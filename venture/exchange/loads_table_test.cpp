@@ -96,7 +96,7 @@ TEST(LoadsTable, RoundTripsWhatItWrites)
 TEST(LayOver, ReplacesTheSameRoomAndAddsOthers)
 {
     loads::RoomLoads computed{.rooms = {{.room = "A", .storey = "up", .floor_area_m2 = 12.0, .heating_W = 500.0}}};
-    lay_over(read("room,heating,sensible cooling\nA,900,0\nB,100,0\n").table, computed);
+    loads::lay_over(read("room,heating,sensible cooling\nA,900,0\nB,100,0\n").table.loads, computed);
     ASSERT_EQ(computed.rooms.size(), 2u);
     EXPECT_DOUBLE_EQ(computed.rooms[0].heating_W, 900.0);
     EXPECT_TRUE(computed.rooms[0].typed);

@@ -38,15 +38,14 @@ std::shared_ptr<ProjectFile> file_alone(const std::filesystem::path& path, proje
 }
 
 /// Dates of iCalendar files join those that [[days]] state.
-void read_events(ProjectFile& file)
+void read_events(const ProjectFile& file, input::Input& input, quantity::Problems& problems)
 {
-    input::Input& input = file.input;
     for (input::DaysInput& days : input.days) {
         const project::SourceFile* events = days.file ? file.sources.find(*days.file) : nullptr;
         if (events == nullptr) continue; // told when it was to be read
         quantity::TextList dates =
             read_event_days(events->text, events->name, resolve::calendar_year(input),
-                            days.events ? *days.events : std::string{}, input.origins, file.problems);
+                            days.events ? *days.events : std::string{}, input.origins, problems);
         if (days.dates) dates.insert(dates.begin(), (*days.dates).begin(), (*days.dates).end());
         days.dates = {std::move(dates), days.dates ? days.dates.origin : days.file.origin};
     }
@@ -68,11 +67,16 @@ study::Products shipped_products()
 }
 
 /// The case of a file that was read; the file stays for whoever reads more of it later.
-Opened begun(std::shared_ptr<ProjectFile> file, const std::vector<std::string>& changes)
+Opened begun(std::shared_ptr<ProjectFile> file, const std::vector<std::string>& changes,
+             const std::vector<std::string>& also)
 {
     study::lay_over(file->input, changes, file->problems);
     file->problems.add_all(project::wrong_marks(file->input.accepted));
     study::Given given{.input = file->input, .problems = file->problems.all(), .whole = file->whole};
+    given.complete = [file, also](input::Input& input, quantity::Problems& problems) {
+        read_events(*file, input, problems);
+        catalogue::take_from_shipped_library(input, problems, also);
+    };
     given.weather = [file](input::Input& input, quantity::Problems& problems) -> std::optional<climate::WeatherYear> {
         const input::WeatherInput& w = input.weather;
         const project::SourceFile* records = file->sources.find(*w.file);
@@ -81,7 +85,8 @@ Opened begun(std::shared_ptr<ProjectFile> file, const std::vector<std::string>& 
     };
     given.typed_loads = [file](input::Input& input, quantity::Problems& problems) -> std::optional<study::TypedLoads> {
         for (const project::SourceFile& alone : file->sources.files())
-            if (alone.role == project::FileRole::loads && !input.loads.table) return typed_loads(alone, input, problems);
+            if (alone.role == project::FileRole::loads && !input.loads.table)
+                return typed_loads(alone, input, problems);
         const project::SourceFile* table = input.loads.table ? file->sources.find(*input.loads.table) : nullptr;
         return table != nullptr ? std::optional{typed_loads(*table, input, problems)} : std::nullopt;
     };
@@ -97,9 +102,7 @@ Opened open_project(const std::filesystem::path& path, const std::vector<std::st
     auto file = path.extension() == ".csv"
                     ? file_alone(path, project::FileRole::loads, "a table of loads is a CSV file with a line a room")
                     : std::make_shared<ProjectFile>(project::read_project(path));
-    read_events(*file);
-    catalogue::take_from_shipped_library(file->input, file->problems, also);
-    return begun(std::move(file), changes);
+    return begun(std::move(file), changes, also);
 }
 
 Opened open_weather(const std::filesystem::path& path, const std::vector<std::string>& changes)
@@ -116,7 +119,7 @@ Opened open_weather(const std::filesystem::path& path, const std::vector<std::st
                  "name it in a project's [weather] and describe its columns there, or put the same lines, "
                  "each behind #, on top of the file: the first is # [weather]"});
     }
-    return begun(std::move(file), changes);
+    return begun(std::move(file), changes, {});
 }
 
 } // namespace venture::exchange

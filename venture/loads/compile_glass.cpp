@@ -161,6 +161,7 @@ void Compiler::add_window(const building::Surface& s, const building::Opening& w
             sun_[zone].beam.push_back({sun.beam, glass_m2});
             sun_[zone].diffuse.push_back({sun.diffuse, glass_m2});
             inside.absorbed_W = {{sun.on_inner, glass_m2}};
+            sun_[zone].taken_up.push_back({sun.on_inner, glass_m2});
             if (g.by_angle.taken_up) outdoors->absorbed_W.push_back({sun.on_outer, glass_m2});
             if (g.frame_share > 0.0)
                 outdoors->absorbed_W.push_back(

@@ -71,6 +71,11 @@ void Compiler::share_out_sun()
         for (const SunFace& f : sun.faces) sun.taking_up_m2 += m_.surfaces[f.surface].area_m2 * f.takes();
     for (std::size_t z = 0; z < sun_.size(); ++z) {
         const ZoneSun& sun = sun_[z];
+        balance::SunThroughGlass& told = m_.zones[z].sun;
+        told.beam = sun.beam;
+        told.diffuse = sun.diffuse;
+        told.taken_up = sun.taken_up;
+        told.taken_up.insert(told.taken_up.end(), sun.from_shades.begin(), sun.from_shades.end());
         double thrown_back = 1.0;
         for (const SunFace& f : sun.faces) {
             if (!f.floor) continue;

@@ -43,6 +43,7 @@ private:
         std::vector<SunFace> faces{};
         balance::Drives beam{}, diffuse{}; ///< through glass to outdoors, W
         balance::Drives from_shades{};     ///< heat of shades inside, W
+        balance::Drives taken_up{};        ///< heat of panes, on their inner faces, W
         double floor_m2 = 0.0;
         double taking_up_m2 = 0.0; ///< of spread light: absorbed, let on, let out
     };

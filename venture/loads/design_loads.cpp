@@ -9,6 +9,7 @@
 #include <venture/balance/fingerprint.hpp>
 #include <venture/balance/periodic_day.hpp>
 #include <venture/loads/compile.hpp>
+#include <venture/loads/design_day_run.hpp>
 #include <venture/loads/paper_sum.hpp>
 #include <venture/loads/scenes.hpp>
 #include <venture/loads/side_by_side.hpp>
@@ -36,33 +37,6 @@ std::vector<DesignDay> design_days(const Building& b)
     std::vector<DesignDay> days = {climate::winter_design_day(b.site)};
     for (const climate::CoolingMonth& month : b.site.months) days.push_back(climate::cooling_design_day(b.site, month));
     return days;
-}
-
-/// Worst of any zone that is heated or cooled, as a share of its peak.
-double film_residual(const balance::PeriodicDay& day)
-{
-    double worst = 0.0;
-    for (const balance::ZoneDay& zone : day.zones) {
-        const double peak =
-            std::max(*std::ranges::max_element(zone.heating_W), *std::ranges::max_element(zone.cooling_W));
-        if (peak > 0.0) worst = std::max(worst, zone.film_residual_W / peak);
-    }
-    return worst;
-}
-
-/// Films that vary must belong to their temperatures within 1 % of any room's peak; small peaks ask for more.
-balance::PeriodicDay run_with_films(const balance::ThermalModel& model, bool tell_memory)
-{
-    constexpr double most_residual = 0.01, finest_W_per_m2 = 0.002;
-    balance::FilmAccuracy films;
-    for (;;) {
-        balance::PeriodicDay day = run_periodic_day(model, {.films = films, .tell_memory = tell_memory});
-        const double residual = film_residual(day);
-        if (residual <= most_residual || films.inside_W_per_m2 <= finest_W_per_m2) return day;
-        const double finer = std::min(0.5, 0.5 * most_residual / residual);
-        films.inside_W_per_m2 = std::max(finest_W_per_m2, finer * films.inside_W_per_m2);
-        films.outside_W_per_m2 *= finer;
-    }
 }
 
 /// Runs every design day; each is independent of the others, so threads change nothing but the time.
@@ -102,23 +76,6 @@ When at_hour(const DesignDay& day, std::size_t hour)
     return {day.name, day.month, clock};
 }
 
-AirBalance balance_of(const balance::ZoneStep& h)
-{
-    const auto part = [&](balance::Part p) { return h.from_faces_W[static_cast<std::size_t>(p)]; };
-    return {.outside_walls_W = part(balance::Part::outside_wall),
-            .roof_W = part(balance::Part::roof),
-            .windows_W = part(balance::Part::window),
-            .doors_W = part(balance::Part::door),
-            .ground_W = part(balance::Part::ground),
-            .inner_W = part(balance::Part::inner),
-            .thermal_bridges_W = h.thermal_bridges_W,
-            .convective_gains_W = h.convective_gain_W,
-            .infiltration_W = h.infiltration_W,
-            .ventilation_W = h.ventilation_W,
-            .transfer_air_W = h.transfer_W,
-            .released_by_air_W = -h.into_air_capacity_W};
-}
-
 /// @param held  winter design without set-backs, if there are any
 void add_heating(const Run& winter, const Run* held, std::size_t r, RoomLoad& out)
 {
@@ -152,17 +109,6 @@ void find_most_humid(const Building& b, const Run& run, std::size_t r, RoomLoad&
         out.most_humid = humid;
         out.most_humid_day = run.day.name;
     }
-}
-
-/// A limit that was typed holds at all times. One that is assumed asks for nothing while the room is not cooled: no coil
-/// runs then.
-std::vector<double> asked_latent_W(const building::Room& room, const balance::ZoneDay& day)
-{
-    std::vector<double> out = day.latent_W;
-    if (!room.use.humidity_limit)
-        for (std::size_t h = 0; h < out.size(); ++h)
-            if (day.cooling_W[h] <= 0.0) out[h] = 0.0;
-    return out;
 }
 
 void add_cooling(const Building& b, const Run& run, std::size_t r, RoomLoad& out)

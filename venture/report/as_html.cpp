@@ -82,8 +82,8 @@ void add_table(std::string& out, const Table& table, const quantity::PreferredUn
             const bool blank = what != nullptr && std::holds_alternative<std::monostate>(cells[c]);
             out += cell("td", table.columns[c],
                         escaped(what != nullptr && c == columns.front() ? *what
-                                : blank                   ? std::string{}
-                                                          : shown(cells[c], table.columns[c], units)));
+                                : blank                                 ? std::string{}
+                                                                        : shown(cells[c], table.columns[c], units)));
         }
         out += "</tr>\n";
     };
@@ -102,10 +102,10 @@ void add_table(std::string& out, const Table& table, const quantity::PreferredUn
 std::string as_html(const figure::Document& document, const quantity::PreferredUnits& units)
 {
     const std::string title = escaped(document.title.empty() ? "Venture" : document.title);
-    std::string out =
-        fmt::format("<!DOCTYPE html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n<meta name=\"viewport\" "
-                    "content=\"width=device-width\">\n<title>{}</title>\n<style>{}</style>\n</head>\n<body>\n<h1>{}</h1>\n",
-                    title, style, title);
+    std::string out = fmt::format(
+        "<!DOCTYPE html>\n<html lang=\"en\">\n<head>\n<meta charset=\"utf-8\">\n<meta name=\"viewport\" "
+        "content=\"width=device-width\">\n<title>{}</title>\n<style>{}</style>\n</head>\n<body>\n<h1>{}</h1>\n",
+        title, style, title);
     for (const auto& block : document.blocks) {
         if (const auto* table = std::get_if<Table>(&block)) {
             if (table->told != figure::Told::data && !table->rows.empty()) add_table(out, *table, units);

@@ -69,7 +69,8 @@ public:
     lxw_format* number(int decimals, bool total)
     {
         lxw_format* out = workbook_add_format(book_);
-        const std::string digits = decimals > 0 ? "#,##0." + std::string(static_cast<std::size_t>(decimals), '0') : "#,##0";
+        const std::string digits =
+            decimals > 0 ? "#,##0." + std::string(static_cast<std::size_t>(decimals), '0') : "#,##0";
         format_set_num_format(out, digits.c_str());
         if (total) {
             format_set_bold(out);
@@ -136,7 +137,8 @@ public:
         add_totals();
         for (std::size_t c = 0; c < table.columns.size(); ++c) {
             constexpr double least = 9.0, most = 46.0;
-            worksheet_set_column(sheet_, column_of(c), column_of(c), std::clamp(widest_[c] + 2.0, least, most), nullptr);
+            worksheet_set_column(sheet_, column_of(c), column_of(c), std::clamp(widest_[c] + 2.0, least, most),
+                                 nullptr);
         }
         if (!table.rows.empty())
             worksheet_autofilter(sheet_, 0, 0, row_of(table.rows.size()), column_of(table.columns.size() - 1));
@@ -172,7 +174,8 @@ private:
                 const auto* si = std::get_if<double>(&cell);
                 const auto* count = std::get_if<std::int64_t>(&cell);
                 if (si == nullptr && count == nullptr) continue;
-                const double value = si != nullptr ? in_unit(*si, table_.columns[c], units_) : static_cast<double>(*count);
+                const double value =
+                    si != nullptr ? in_unit(*si, table_.columns[c], units_) : static_cast<double>(*count);
                 if (table_.columns[c].sum == Sum::none)
                     worksheet_write_number(sheet_, row_of(row), column_of(c), value, total_numbers_[c]);
                 else
@@ -198,8 +201,7 @@ void add_sentences(Workbook& book, const figure::Document& document)
     worksheet_set_column(sheet, 0, 0, wide, nullptr);
     std::size_t row = 0;
     const auto add = [&](const std::string& line, lxw_format* format) {
-        if (!line.empty())
-            worksheet_write_string(sheet, row_of(row), 0, quantity::harmless(line).c_str(), format);
+        if (!line.empty()) worksheet_write_string(sheet, row_of(row), 0, quantity::harmless(line).c_str(), format);
         ++row;
     };
     add(document.title, book.header());

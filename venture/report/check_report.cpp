@@ -129,7 +129,8 @@ Table bridges_by_name(const Building& b)
             {{"rooms", "rooms", "count", "that have it"}, [](const N& n) -> Cell { return figure::whole(n.rooms); }},
             {{"length", "length", "length", "together"},
              [](const N& n) -> Cell { return figure::where(n.length_m > 0.0, n.length_m); }},
-            {{"heat_loss", "heat loss", "heat_loss", "together"}, [](const N& n) -> Cell { return n.heat_loss_W_per_K; }},
+            {{"heat_loss", "heat loss", "heat_loss", "together"},
+             [](const N& n) -> Cell { return n.heat_loss_W_per_K; }},
         }};
     std::vector<N> names;
     for (const building::ThermalBridge& bridge : b.thermal_bridges) {
@@ -166,7 +167,8 @@ const figure::TableOf<Taken>& taken_columns()
          figure::Told::data},
         {
             {{"what", "What", "", "key of a room", 0}, [](const T& t) -> Cell { return t.what; }},
-            {{"rooms", "Rooms", "count", "that it was taken in"}, [](const T& t) -> Cell { return figure::whole(t.rooms); }},
+            {{"rooms", "Rooms", "count", "that it was taken in"},
+             [](const T& t) -> Cell { return figure::whole(t.rooms); }},
             {{"of", "Of", "count", "rooms that there are"}, [](const T& t) -> Cell { return figure::whole(t.of); }},
             {{"value", "Value", "", "with its unit"}, [](const T& t) -> Cell { return t.value; }},
             {{"after", "After", "", "who says so"}, [](const T& t) -> Cell { return t.after; }},

@@ -148,7 +148,8 @@ void add_weather(Document& out, const WeatherFigures& weather, const PreferredUn
                         units.text(weather.summary.bases.heating_C, "temperature"),
                         units.text(weather.summary.bases.cooling_C, "temperature")));
     out.add(figure::table_of(climate::weather_extreme_columns(), weather.derived.of_year));
-    out.add("Each with the mean of what came with it within half a kelvin. One year tells what was, not how rare it is.\n");
+    out.add(
+        "Each with the mean of what came with it within half a kelvin. One year tells what was, not how rare it is.\n");
     out.add(figure::table_of(climate::weather_year_columns(), std::vector{weather}));
 }
 

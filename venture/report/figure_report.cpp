@@ -7,6 +7,7 @@
 #include <venture/building/building_figures.hpp>
 #include <venture/climate/climate_figures.hpp>
 #include <venture/figure/shown.hpp>
+#include <venture/loads/design_hours.hpp>
 #include <venture/loads/load_figures.hpp>
 #include <venture/loads/year_figures.hpp>
 #include <venture/quantity/error.hpp>
@@ -74,6 +75,7 @@ const std::vector<ResultTable>& result_tables()
         {"loads", loads::building_load_columns().declaration()},
         {"loads", loads::steady_loss_columns().declaration()},
         {"loads", loads::air_balance_columns().declaration()},
+        {"loads --hours", loads::load_hour_columns().declaration()},
         {"loads --room", loads::load_cause_columns().declaration()},
         {"loads", loads::typed_over_columns().declaration()},
         {"loads", loads::design_run_columns().declaration()},
@@ -93,7 +95,8 @@ const ResultTable* table_of_path(std::string_view path)
 {
     const std::string_view name = figure::parts_of(path).table;
     const auto& all = result_tables();
-    const auto found = std::ranges::find(all, name, [](const ResultTable& t) -> std::string_view { return t.declaration.name; });
+    const auto found =
+        std::ranges::find(all, name, [](const ResultTable& t) -> std::string_view { return t.declaration.name; });
     return found == all.end() ? nullptr : &*found;
 }
 
@@ -109,10 +112,10 @@ std::optional<std::string> explain_figure(std::string_view path, const quantity:
         if (!parts.column.empty() && parts.column != "*" && column.key != parts.column) continue;
         any = true;
         const std::string_view unit = unit_of(column, units);
-        out += fmt::format("\n{}/*/{}\n  {}{}{}\n", d.name, column.key, column.meaning,
-                           unit.empty() ? "" : fmt::format("; in {}", unit),
-                           column.sum == figure::Sum::none ? ""
-                                                           : fmt::format("; of several rows {}", sum_in_words(column.sum)));
+        out += fmt::format(
+            "\n{}/*/{}\n  {}{}{}\n", d.name, column.key, column.meaning,
+            unit.empty() ? "" : fmt::format("; in {}", unit),
+            column.sum == figure::Sum::none ? "" : fmt::format("; of several rows {}", sum_in_words(column.sum)));
     }
     return any ? std::optional{out} : std::nullopt;
 }
@@ -152,10 +155,12 @@ std::string figures_page()
         const Declaration& d = table.declaration;
         if (table.command != command) out += fmt::format("\n## `venture {}`\n", table.command);
         command = table.command;
-        out += fmt::format("\n### {}\n\n{}. {}\n\n| figure | unit | what it is | of several rows |\n|---|---|---|---|\n", d.name,
-                           d.title, d.meaning);
+        out +=
+            fmt::format("\n### {}\n\n{}. {}\n\n| figure | unit | what it is | of several rows |\n|---|---|---|---|\n",
+                        d.name, d.title, d.meaning);
         for (const Column& c : d.columns)
-            out += fmt::format("| `{}` | {} | {} | {} |\n", c.key, si_unit_of(c), escaped(c.meaning), sum_in_words(c.sum));
+            out +=
+                fmt::format("| `{}` | {} | {} | {} |\n", c.key, si_unit_of(c), escaped(c.meaning), sum_in_words(c.sum));
     }
     return out;
 }

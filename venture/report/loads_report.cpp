@@ -27,8 +27,9 @@ std::string totals_text(const loads::RoomLoads& all, const GroupLoad& sum, const
                     sets_back ? "largest hour of their sum in the periodic day" : "all together in the steady day",
                     sets_back ? "heating-up after set-backs in it" : "no heating-up");
     const auto each_area = [&](double w, double m2, const char* what) {
-        return m2 > 0.0 ? fmt::format("; {} of {} {}", units.text(w / m2, "power_per_area"), units.text(m2, "area"), what)
-                        : std::string{};
+        return m2 > 0.0
+                   ? fmt::format("; {} of {} {}", units.text(w / m2, "power_per_area"), units.text(m2, "area"), what)
+                   : std::string{};
     };
     out += each_area(sum.heating_W, sum.heated_m2, "heated") + "\n";
     if (sum.cooled == 0) return out + "Cooling        none  no room has a cooling set-point\n";
@@ -171,9 +172,9 @@ Document loads_document(const building::Building& b, const loads::DesignLoads& d
             fmt::format("Largest hour means for a convective supply{}; hours are clock hours.\n",
                         radiates ? ", in part radiant where a room's radiant_share says so" : ""));
     out.add(figure::table_of(loads::room_load_columns(), loads::rows_of(all, b.origins, &b)));
-    out.add("\n" + totals_text(all, groups.front(), units) + overruled_text(typed_over, units) + heating_up_text(all, units) +
-            runs_text(design.runs) + remarks_text(design.runs, std::ranges::any_of(all.rooms, &RoomLoad::cooled)) +
-            reading_text(b));
+    out.add("\n" + totals_text(all, groups.front(), units) + overruled_text(typed_over, units) +
+            heating_up_text(all, units) + runs_text(design.runs) +
+            remarks_text(design.runs, std::ranges::any_of(all.rooms, &RoomLoad::cooled)) + reading_text(b));
     out.add(figure::table_of(building::project_columns(), std::vector{b.project}));
     out.add(figure::table_of(loads::building_load_columns(), groups));
     out.add(figure::table_of(loads::typed_over_columns(), typed_over));

@@ -24,7 +24,8 @@ ordered_json row_schema(const figure::Declaration& table)
     ordered_json properties = ordered_json::object();
     for (const figure::Column& column : table.columns) {
         ordered_json& one = properties[column.key];
-        one["description"] = is_number(column) ? column.meaning + "; in " + std::string{si_unit_of(column)} : column.meaning;
+        one["description"] =
+            is_number(column) ? column.meaning + "; in " + std::string{si_unit_of(column)} : column.meaning;
         if (is_number(column))
             one["type"] = "number";
         else
@@ -63,11 +64,13 @@ ordered_json results_schema()
     const ordered_json of_columns = {{"$ref", "#/definitions/column"}};
     properties["columns"] = object_of(ordered_json::object(), object_of(ordered_json::object(), of_columns));
     properties["totals"] = object_of(ordered_json::object(), {{"type", "array"}});
-    for (const auto& [name, of] : {std::pair{"problems", "problem"}, {"accepted", "accepted"}, {"libraries", "library"}})
+    for (const auto& [name, of] :
+         {std::pair{"problems", "problem"}, {"accepted", "accepted"}, {"libraries", "library"}})
         properties[name] = array_of({{"$ref", std::string{"#/definitions/"} + of}});
-    ordered_json out = {{"$schema", "http://json-schema.org/draft-07/schema#"},
-                        {"title", "Results of Venture"},
-                        {"description", "What commands give with --json. Numbers are SI; \"columns\" names the unit of each."}};
+    ordered_json out = {
+        {"$schema", "http://json-schema.org/draft-07/schema#"},
+        {"title", "Results of Venture"},
+        {"description", "What commands give with --json. Numbers are SI; \"columns\" names the unit of each."}};
     out.update(object_of(std::move(properties), false));
     out["required"] = {"version", "problems"};
     out["definitions"] = definitions();

@@ -104,7 +104,8 @@ Document room_document(const RoomLoad& r, const RoomCauses& causes, const quanti
         figure::table_of(loads::room_load_columns(), std::vector{loads::RoomLoadRow{.load = &r, .origins = &origins}});
     figures.told = figure::Told::data;
     if (r.typed) {
-        out.add(fmt::format("Its loads were typed ({}): there is nothing to take apart.\n", origins.describe(r.origin)));
+        out.add(
+            fmt::format("Its loads were typed ({}): there is nothing to take apart.\n", origins.describe(r.origin)));
         out.add(std::move(figures));
         return out;
     }

@@ -33,6 +33,7 @@ Case::Case(Given given, Options options) : state_{std::make_shared<State>()}
     state_->input = state_->given.input;
     state_->units = input::chosen_units(state_->input.units);
     state_->problems.add_all(state_->given.problems);
+    if (state_->given.complete) state_->given.complete(state_->input, state_->problems);
 }
 
 Case Case::with(const std::vector<std::string>& changes) const
@@ -115,7 +116,8 @@ std::vector<figure::Figure> Case::figures(std::string_view pattern) const
         take(building::surface_columns(), [&] { return building::surface_rows(*building()); });
         take(building::opening_columns(), [&] { return building::opening_rows(*building()); });
     }
-    take(loads::room_load_columns(), [&] { return loads::rows_of(loads().loads, input().origins, building() ? &*building() : nullptr); });
+    take(loads::room_load_columns(),
+         [&] { return loads::rows_of(loads().loads, input().origins, building() ? &*building() : nullptr); });
     take(loads::building_load_columns(), [&] { return loads::group_loads(loads().loads); });
     take(unit_columns(), [&] { return unit_rows(sizing()); });
     take(plant_columns(), [&] { return plant_rows(sizing()); });

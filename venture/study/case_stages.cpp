@@ -80,8 +80,7 @@ void Case::State::resolve_building()
     if (resolve::wants_conditions(input.site)) use_weather();
     if (given.typed_loads) typed = given.typed_loads(input, problems);
     if (!typed || !input.rooms.empty()) {
-        if (problems.has_error() && input.rooms.empty())
-            return; // nothing was read: more words would not help
+        if (problems.has_error() && input.rooms.empty()) return; // nothing was read: more words would not help
         resolve::Resolved resolved = resolve::resolve(input);
         if (!given.whole) std::erase_if(resolved.problems, follows_from_gaps);
         drop_what_weather_would_give(resolved.problems);
@@ -120,16 +119,16 @@ void Case::State::tell_capped_humidity()
 void Case::State::tell_typed_loads()
 {
     for (const loads::RoomLoad& load : typed->loads.rooms)
-        problems.add({.severity = Severity::note,
-                      .code = codes::typed_load,
-                      .where = load.origin,
-                      .message = fmt::format(
-                          "loads of '{}' were typed{}", load.room,
-                          building->find_room(load.room) ? " and stand instead of the computed ones" : ""),
-                      .cause = "loads were typed",
-                      .subject = "room/" + load.room,
-                      .inputs = fmt::format("{:.3f} {:.3f} {:.3f}", load.heating_W, load.cooling_sensible_W,
-                                            load.cooling_latent_W)});
+        problems.add(
+            {.severity = Severity::note,
+             .code = codes::typed_load,
+             .where = load.origin,
+             .message = fmt::format("loads of '{}' were typed{}", load.room,
+                                    building->find_room(load.room) ? " and stand instead of the computed ones" : ""),
+             .cause = "loads were typed",
+             .subject = "room/" + load.room,
+             .inputs =
+                 fmt::format("{:.3f} {:.3f} {:.3f}", load.heating_W, load.cooling_sensible_W, load.cooling_latent_W)});
 }
 
 void Case::State::point_to_own_origins()

@@ -26,14 +26,14 @@ std::optional<climate::WeatherYear> Case::State::make_weather()
     if (w.form != input::WeatherForm::synthetic) {
         if (!w.file) {
             problems.add({Severity::error, codes::missing, w.form.origin, "[weather] has no 'file'",
-                           "name the file, or give form = \"synthetic\" and [[monthly_mean]]"});
+                          "name the file, or give form = \"synthetic\" and [[monthly_mean]]"});
             return std::nullopt;
         }
         return given.weather ? given.weather(input, problems) : std::nullopt;
     }
     if (w.file) {
         problems.add({Severity::error, codes::contradiction, w.file.origin, "a synthetic year has no file",
-                       "a year that was made and kept says so itself: leave out form"});
+                      "a year that was made and kept says so itself: leave out form"});
         return std::nullopt;
     }
     if (input.monthly_means.empty() && problems.has_error())
@@ -65,31 +65,29 @@ void Case::State::use_weather()
 void Case::State::derive_conditions()
 {
     const climate::Rarity rarity = resolve::rarity_of(input.weather);
-    const auto filled =
-        resolve::fill_from_weather(input, climate::derive_conditions(*weather, rarity), weather->name);
+    const auto filled = resolve::fill_from_weather(input, climate::derive_conditions(*weather, rarity), weather->name);
     if (filled.empty()) return;
     const input::WeatherInput& w = input.weather;
     const OriginId where = w.form ? w.form.origin : w.file.origin;
     if (weather->synthetic)
         problems.add({.severity = Severity::warning,
-                       .code = codes::synthetic,
-                       .where = where,
-                       .message = fmt::format("design conditions are derived from '{}', a synthetic year: "
-                                              "plausible, but nobody measured it",
-                                              weather->name),
-                       .hint = "size nothing real with them: take tables or a measured year",
-                       .subject = "weather"});
+                      .code = codes::synthetic,
+                      .where = where,
+                      .message = fmt::format("design conditions are derived from '{}', a synthetic year: "
+                                             "plausible, but nobody measured it",
+                                             weather->name),
+                      .hint = "size nothing real with them: take tables or a measured year",
+                      .subject = "weather"});
     constexpr std::size_t shown = 6;
-    problems.add(
-        {.severity = Severity::note,
-         .code = codes::derived,
-         .where = where,
-         .message = fmt::format("{} design condition{} derived from the weather year '{}' (winter "
-                                "{:g} %, summer {:g} % of a month): {}",
-                                filled.size(), filled.size() == 1 ? "" : "s", weather->name, 100.0 * rarity.winter,
-                                100.0 * rarity.summer, quantity::listed(filled, shown)),
-         .hint = "`venture climate` shows them; one year tells what was, not how rare it is",
-         .subject = "weather"});
+    problems.add({.severity = Severity::note,
+                  .code = codes::derived,
+                  .where = where,
+                  .message = fmt::format("{} design condition{} derived from the weather year '{}' (winter "
+                                         "{:g} %, summer {:g} % of a month): {}",
+                                         filled.size(), filled.size() == 1 ? "" : "s", weather->name,
+                                         100.0 * rarity.winter, 100.0 * rarity.summer, quantity::listed(filled, shown)),
+                  .hint = "`venture climate` shows them; one year tells what was, not how rare it is",
+                  .subject = "weather"});
 }
 
 void Case::State::drop_what_weather_would_give(std::vector<Problem>& more) const

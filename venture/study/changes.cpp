@@ -27,8 +27,8 @@ void lay_over(input::Input& input, const std::vector<std::string>& changes, quan
         const auto equals = change.find('=');
         const auto refuse = [&](std::string message, const char* hint) {
             problems.add({quantity::Severity::error, quantity::codes::overlay,
-                          input.origins.add({.kind = quantity::OriginKind::overlay, .text = change}), std::move(message),
-                          hint});
+                          input.origins.add({.kind = quantity::OriginKind::overlay, .text = change}),
+                          std::move(message), hint});
         };
         if (names_a_file(change))
             refuse(fmt::format("[{}] names files, which are read before changes are laid over",

@@ -34,6 +34,8 @@ struct Given {
     input::Input input{};
     std::vector<quantity::Problem> problems{}; ///< of reading it
     bool whole = true;                         ///< false: a mistake in the notation kept parts from being read
+    /// Adds what the input, with any changes over it, names and has not itself: a library's records, days of a file.
+    std::function<void(input::Input&, quantity::Problems&)> complete{};
     /// Reads the weather file that an input names, and tells what is wrong with it.
     std::function<std::optional<climate::WeatherYear>(input::Input&, quantity::Problems&)> weather{};
     /// Reads the table of typed loads that an input names, if it does.
