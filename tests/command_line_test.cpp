@@ -110,8 +110,8 @@ TEST_F(CommandLine, RunsTheDemoAndSaysWhatItWrote)
     EXPECT_THAT(r.out, HasSubstr("Kestrel Point"));
     EXPECT_THAT(r.out, HasSubstr("Try next:"));
     for (const char* file : {"project.toml", "loads.csv", "results/check.txt", "results/loads.txt", "results/loads.csv",
-                             "results/loads.json", "results/loads.xlsx", "results/size.txt", "results/size.json", "results/plan.svg",
-                             "results/plan.png", "results/plan.pdf"})
+                             "results/loads.json", "results/loads.xlsx", "results/size.txt", "results/size.json",
+                             "results/plan.svg", "results/plan.png", "results/plan.pdf"})
         EXPECT_TRUE(fs::exists(folder / "station" / file)) << file;
 }
 
@@ -182,6 +182,27 @@ TEST_F(CommandLine, GivesLoadsAsJsonThatAddUp)
     EXPECT_TRUE(run_json("check demo --json").contains("surface"));
 }
 
+TEST_F(CommandLine, DrawsFiguresByPathAndListsUnitsOfOneRoom)
+{
+    write_project("house");
+    EXPECT_EQ(run("draw plan house -o usual.svg").code, 0);
+    EXPECT_EQ(
+        run("draw plan house -o plan.svg --label name,room_load/*/coldest --fill room_load/*/heating_per_area").code,
+        0);
+    EXPECT_NE(text_of(folder / "plan.svg"), text_of(folder / "usual.svg"));
+    EXPECT_THAT(run("draw plan house --label nam").errors, HasSubstr("--label nam: there are: name, area"));
+    EXPECT_THAT(run("draw plan house --label room_load/*/colest").errors, HasSubstr("is no figure of rooms"));
+    EXPECT_THAT(run("draw plan house --fill room_load/*/heating_when").errors, HasSubstr("numbers with a unit"));
+    const json one = run_json("size house --room Kitchen --json");
+    ASSERT_EQ(one["unit"].size(), 1u);
+    EXPECT_EQ(one["unit"][0]["room"], "Kitchen");
+    EXPECT_THAT(run("size house --room Kichen").errors, HasSubstr("did you mean 'Kitchen'?"));
+    EXPECT_THAT(run("library windlass").errors, HasSubstr("Windlass 3"));
+    EXPECT_THAT(run("library glas wol").errors + run("library wol").errors, HasSubstr("Nothing in the library"));
+    EXPECT_THAT(run("loads house --hours Kichen").errors, HasSubstr("did you mean 'Kitchen'?"));
+    EXPECT_EQ(run_json("loads house --hours --json")["load_hour"].size(), 24u);
+}
+
 TEST_F(CommandLine, TakesARoomApart)
 {
     write_project("demo");
@@ -198,7 +219,8 @@ TEST_F(CommandLine, ChangesOneValueForOneRun)
 {
     write_project("house");
     const double before = run_json("loads house --json")["building_load"][0]["heating"];
-    const double after = run_json("loads house --json --set 'site/winter_dry_bulb=-10 degC'")["building_load"][0]["heating"];
+    const double after =
+        run_json("loads house --json --set 'site/winter_dry_bulb=-10 degC'")["building_load"][0]["heating"];
     EXPECT_GT(after, 1.2 * before);
     EXPECT_EQ(run("loads house --set 'room/Kitchn/height=3'").code, 2);
     EXPECT_THAT(run("loads house --set 'room/Kitchn/height=3'").errors, HasSubstr("did you mean 'Kitchen'?"));
@@ -247,8 +269,7 @@ TEST_F(CommandLine, ChoosesTheSameFanCoilsForTypedLoadsAsForComputedOnes)
     const json typed = run_json("size typed --json");
     ASSERT_EQ(typed["unit"].size(), computed["unit"].size());
     for (std::size_t i = 0; i < typed["unit"].size(); ++i) {
-        EXPECT_EQ(typed["unit"][i]["product"], computed["unit"][i]["product"])
-            << typed["unit"][i]["room"];
+        EXPECT_EQ(typed["unit"][i]["product"], computed["unit"][i]["product"]) << typed["unit"][i]["room"];
         EXPECT_EQ(typed["unit"][i]["count"], computed["unit"][i]["count"]);
     }
 }

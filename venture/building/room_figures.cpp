@@ -105,6 +105,12 @@ const figure::TableOf<RoomRow>& room_columns()
                  return where(!r.room->name.empty(), fmt::format("{}/{}/{}", r.room->values_given,
                                                                  r.room->values_by_type, r.room->values_by_default));
              }},
+            {{"own_values", "Own", "count", "values of its use that the room itself states", 8, Sum::none, Show::data},
+             [](const R& r) -> Cell { return figure::whole(r.room->values_given); }},
+            {{"type_values", "By type", "count", "that its type states", 8, Sum::none, Show::data},
+             [](const R& r) -> Cell { return figure::whole(r.room->values_by_type); }},
+            {{"default_values", "By default", "count", "that nobody states", 8, Sum::none, Show::data},
+             [](const R& r) -> Cell { return figure::whole(r.room->values_by_default); }},
             {{"gains", "Gains", "power", "sensible gains at full", 5, Sum::added, Show::data},
              [](const R& r) -> Cell { return r.sums.gains_W; }},
             {{"holds", "Holds", "", "temperature that its set-points hold: operative, or air", 5, Sum::none, Show::data},

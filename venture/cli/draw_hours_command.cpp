@@ -9,6 +9,7 @@
 #include <venture/cli/options.hpp>
 #include <venture/cli/part_of_year.hpp>
 #include <venture/cli/printing.hpp>
+#include <venture/cli/progress.hpp>
 #include <venture/climate/date.hpp>
 #include <venture/draw/hours_drawing.hpp>
 #include <venture/quantity/names.hpp>
@@ -34,9 +35,12 @@ ExitCode run(const CommonOptions& o, const std::string& room, const YearOptions&
     YearOptions part = y;
     if (part.days == 0) part.days = week;
     part.series = {"outdoor temperature", "operative temperature", "air temperature", "heating", "cooling"};
-    const auto options = part_of_year(o, part, job);
+    auto options = part_of_year(o, part, job);
     if (!options) return ExitCode::bad_input;
+    std::optional<Progress> progress{"running through the weather year"};
+    options->progress = [&progress](double share) { progress->tell(share); };
     const loads::BuildingYear result = job.project().year(*options);
+    progress.reset();
     if (job.failed()) return finish(job, o);
     draw::HoursDrawing drawing{.title = fmt::format("{}: {}", b.project.name, room), .synthetic = result.synthetic};
     drawing.subtitle =

@@ -9,6 +9,7 @@
 #include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/draw/plan_drawing.hpp>
+#include <venture/figure/shown.hpp>
 #include <venture/project/output.hpp>
 #include <venture/project/read_project.hpp>
 #include <venture/quantity/error.hpp>
@@ -43,11 +44,56 @@ constexpr std::pair<std::string_view, draw::PlanFill> fills[] = {{"service", dra
 
 /// One of a list of words, which the command line has checked.
 template <class Words>
-auto word_in(const Words& words, const std::string& typed)
+auto word_in(const Words& words, const std::string& typed, const char* option)
 {
-    for (const auto& [word, value] : words)
+    std::vector<std::string> known;
+    for (const auto& [word, value] : words) {
         if (word == typed) return value;
-    throw quantity::Error{fmt::format("'{}' is no word of draw plan", typed)};
+        known.emplace_back(word);
+    }
+    throw quantity::Error{fmt::format("{} {}: there are: {}, and figures by path such as \"room_load/*/coldest\"",
+                                      option, typed, quantity::listed(known, known.size()))};
+}
+
+/// The figures of a pattern, by room; those of nothing that is a room are left out.
+std::vector<std::optional<figure::Figure>> by_room(const std::string& pattern, const Job& job)
+{
+    std::vector<std::optional<figure::Figure>> out(job.building()->rooms.size());
+    bool any = false;
+    for (figure::Figure& f : job.project().figures(pattern))
+        if (const auto room = job.building()->find_room(figure::parts_of(f.path).subject)) {
+            out[*room] = std::move(f);
+            any = true;
+        }
+    if (!any)
+        throw quantity::Error{
+            fmt::format("'{}' is no figure of rooms; docs/figures.md and `venture explain` list them", pattern)};
+    return out;
+}
+
+void add_lines(std::vector<std::vector<std::string>>& lines, const std::string& pattern, const Job& job)
+{
+    const auto figures = by_room(pattern, job);
+    lines.resize(figures.size());
+    for (std::size_t r = 0; r < figures.size(); ++r)
+        if (figures[r])
+            lines[r].push_back(fmt::format("{} {}", quantity::lower_case(heading_in_a_line(figures[r]->column)),
+                                           shown_with_unit(figures[r]->value, figures[r]->column, job.units())));
+}
+
+/// What colours tell in steps: a number that has units to choose.
+draw::PlanFigure figure_of_rooms(const std::string& pattern, const Job& job)
+{
+    draw::PlanFigure out;
+    for (const auto& f : by_room(pattern, job)) {
+        const double* value = f ? std::get_if<double>(&f->value) : nullptr;
+        out.values.push_back(value != nullptr ? *value : 0.0);
+        if (f) out.quantity = f->column.quantity;
+    }
+    const auto& printed = quantity::printed_quantities();
+    if (std::ranges::find(printed, out.quantity, &quantity::PrintedQuantity::key) == printed.end())
+        throw quantity::Error{fmt::format("--fill {}: colours tell numbers with a unit", pattern)};
+    return out;
 }
 
 std::string bytes_of(const std::filesystem::path& file)
@@ -109,8 +155,15 @@ draw::PlanOptions options_of(const PlanDrawOptions& plan, const PictureOptions& 
 {
     draw::PlanOptions options{.picture = draw.picture(), .units = job.units()};
     if (!plan.labels.empty()) options.labels.clear();
-    for (const std::string& label : plan.labels) options.labels.push_back(word_in(labels, label));
-    options.fill = word_in(fills, plan.fill);
+    for (const std::string& label : plan.labels)
+        if (label.find('/') == std::string::npos)
+            options.labels.push_back(word_in(labels, label, "--label"));
+        else
+            add_lines(options.more_lines, label, job);
+    if (plan.fill.find('/') == std::string::npos)
+        options.fill = word_in(fills, plan.fill, "--fill");
+    else
+        options.figure = figure_of_rooms(plan.fill, job);
     options.storey = storey_of(*job.building(), plan.storey);
     options.paper = paper_of(plan);
     if (plan.findings) options.marks = marks_of(job);
@@ -155,14 +208,12 @@ std::function<ExitCode()> declare(Parser& parser)
     parser
         .add("--label", plan->labels,
              "what stands in rooms: name, area, volume, height, temperature, heating, cooling, air; "
-             "name,area,heating,cooling unless given")
-        .split_at(',')
-        .one_of({"name", "area", "volume", "height", "temperature", "heating", "cooling", "air"});
+             "or a figure of rooms by path (\"room_load/*/coldest\"); name,area,heating,cooling unless given")
+        .split_at(',');
     parser
         .add("--fill", plan->fill,
              "what colours tell: service (heated, cooled), type (of room), or heating, cooling, air for "
-             "each square metre")
-        .one_of({"service", "type", "heating", "cooling", "air"})
+             "each square metre; or a figure of rooms by path")
         .shows_default();
     parser.add("--storey", plan->storey, "only this storey");
     parser.flag("--findings", plan->findings, "mark what looks wrong where it is");

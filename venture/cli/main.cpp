@@ -1,5 +1,6 @@
 /// The command line: parses, runs a command, turns exceptions into exit codes.
 
+#include <csignal>
 #include <deque>
 #include <exception>
 #include <sstream>
@@ -7,6 +8,7 @@
 
 #include <CLI/CLI.hpp>
 #include <fmt/format.h>
+#include <unistd.h>
 
 #include <venture/cli/about.hpp>
 #include <venture/cli/command.hpp>
@@ -37,8 +39,18 @@ CLI::App& parser_of(CLI::App& program, const cli::Command& command)
     return *parser->add_subcommand(std::string{command.name.substr(blank + 1)}, std::string{command.help});
 }
 
+/// Ends at once where someone asks: files are written under another name first, so that none is left half done.
+void stop(int)
+{
+    constexpr char said[] = "\nstopped; nothing more was written\n";
+    (void)!::write(STDERR_FILENO, said, sizeof said - 1);
+    constexpr int interrupted = 130; // as shells tell it
+    ::_exit(interrupted);
+}
+
 int run(int argc, char** argv)
 {
+    std::signal(SIGINT, stop);
     CLI::App program{cli::about, "venture"};
     program.footer(cli::ending);
     program.require_subcommand(1);

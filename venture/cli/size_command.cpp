@@ -10,6 +10,7 @@
 #include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/quantity/codes.hpp>
+#include <venture/quantity/unknown_name.hpp>
 #include <venture/report/loads_report.hpp>
 #include <venture/report/size_report.hpp>
 
@@ -24,7 +25,16 @@ std::string assumptions_text(const Job& job)
                        fmt::join(job.project().assumed(), "; "));
 }
 
-ExitCode run(const CommonOptions& o)
+/// Leaves what is of one room; plant stays.
+void keep_room(figure::Document& document, const std::string& room)
+{
+    for (auto& block : document.blocks)
+        if (auto* table = std::get_if<figure::Table>(&block);
+            table != nullptr && table->name == study::unit_columns().is.name)
+            std::erase_if(table->rows, [&](const auto& row) { return row.front() != figure::Cell{room}; });
+}
+
+ExitCode run(const CommonOptions& o, const std::string& room)
 {
     Job job = open_and_compute(o);
     if (job.failed()) return deliver({}, job, o);
@@ -36,6 +46,16 @@ ExitCode run(const CommonOptions& o)
                                figure::Sentences{report::site_line(*job.building(), job.units()) + "\n"});
     } else {
         document.blocks.insert(document.blocks.begin(), figure::Sentences{assumptions_text(job)});
+    }
+    if (!room.empty()) {
+        std::vector<std::string> names;
+        for (const loads::RoomLoad& load : sizing.loads.rooms) names.push_back(load.room);
+        if (std::ranges::find(names, room) == names.end()) {
+            const quantity::Problem unknown = quantity::unknown_name("room", room, {}, names);
+            print_error(fmt::format("{}; {}\n", unknown.message, unknown.hint));
+            return ExitCode::bad_input;
+        }
+        keep_room(document, room);
     }
     const auto open = job.findings().open;
     const bool all_served = std::ranges::none_of(open, [](const quantity::Problem& p) {
@@ -50,7 +70,9 @@ std::function<ExitCode()> declare(Parser& parser)
     add_project(parser, *options);
     add_forms(parser, *options);
     add_step(parser, *options);
-    return [options] { return run(*options); };
+    const auto room = std::make_shared<std::string>();
+    parser.add("--room", *room, "only units of this room; plant is that of all");
+    return [options, room] { return run(*options, *room); };
 }
 
 } // namespace

@@ -10,6 +10,7 @@
 #include <venture/cli/options.hpp>
 #include <venture/cli/part_of_year.hpp>
 #include <venture/cli/printing.hpp>
+#include <venture/cli/progress.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/report/year_report.hpp>
 
@@ -59,7 +60,10 @@ ExitCode run(const CommonOptions& o, const YearOptions& y)
     if (!options) return ExitCode::bad_input;
     if (y.csv && options->series.empty())
         options->series = {"outdoor temperature", "operative temperature", "heating", "cooling"};
+    std::optional<Progress> progress{"running through the weather year"};
+    options->progress = [&progress](double share) { progress->tell(share); };
     const loads::BuildingYear result = job.project().year(*options);
+    progress.reset();
     if (job.failed()) return deliver({}, job, o); // numbers that cannot be are not printed
     CommonOptions asked = o;
     if (y.csv) asked.as = "csv";

@@ -37,12 +37,20 @@ struct OlderPlan {
     const loads::RoomLoads* loads = nullptr;
 };
 
+/// A figure of every room that colours tell in five steps, instead of a PlanFill.
+struct PlanFigure {
+    std::vector<double> values{}; ///< SI, by room; 0: none
+    std::string quantity{};       ///< of quantity::printed_quantities()
+};
+
 struct PlanOptions {
     Picture picture = Picture::svg;
     double width = 1280.0, height = 800.0; ///< of the sheet, px
     quantity::PreferredUnits units{};
     std::vector<PlanLabel> labels = {PlanLabel::name, PlanLabel::area, PlanLabel::heating, PlanLabel::cooling};
+    std::vector<std::vector<std::string>> more_lines{}; ///< by room, below its labels; empty: none
     PlanFill fill = PlanFill::service;
+    std::optional<PlanFigure> figure{};
     std::optional<std::size_t> storey{}; ///< only this one; nothing: all
     std::vector<PlanMark> marks{};
     std::optional<PaperPlan> paper{};

@@ -57,6 +57,10 @@ RoomColours::RoomColours(const Building& b, const loads::RoomLoads& loads, const
         by_words(words, services);
         return;
     }
+    if (options.figure) {
+        by_steps(options.figure->values, options.figure->quantity, options.units);
+        return;
+    }
     if (options.fill == PlanFill::type) {
         for (const building::Room& room : b.rooms) words.push_back(room.type.empty() ? "no room type" : room.type);
         std::vector<std::string> all = words;
@@ -139,6 +143,8 @@ std::vector<std::string> label_lines(const Building& b, const loads::RoomLoads& 
                 out.push_back("air " + o.units.text(air, "air_flow"));
             break;
         }
+    if (!o.more_lines.empty())
+        for (const std::string& line : o.more_lines[r]) out.push_back(with_superscript(line));
     return out;
 }
 

@@ -75,7 +75,11 @@ BuildingYear run_year(const building::Building& b, const climate::WeatherYear& y
                                 .steps = static_cast<std::size_t>(days) * per_day,
                                 .run_in_days = o.run_in_days};
     for (const std::string& kind : o.series) options.asks.push_back({kind});
-    options.watch = [&](std::size_t step, const balance::StepResult& r) { tally.take(step, r); };
+    options.watch = [&, done = std::size_t{0}](std::size_t step, const balance::StepResult& r) mutable {
+        tally.take(step, r);
+        if (o.progress && ++done % per_day == 0)
+            o.progress(static_cast<double>(done) / static_cast<double>(options.steps));
+    };
     balance::RunResult r = run(compiled.model, options);
     for (std::size_t i = 0; i < b.rooms.size(); ++i) {
         const building::Room& room = b.rooms[i];

@@ -2,6 +2,7 @@
 /// A building run through its weather year, or a part of it.
 
 #include <array>
+#include <functional>
 #include <string>
 #include <vector>
 
@@ -19,6 +20,8 @@ struct BuildingYearOptions {
     double run_in_days = 30.0;
     /// Kinds of series by room, hour means; names of series_kinds(); of all rooms, or of all surfaces.
     std::vector<std::string> series{};
+    /// Told the share of the run that is done, 0..1, once a day of it; nothing: nobody is.
+    std::function<void(double)> progress{};
 };
 
 /// Heat of one month, J.

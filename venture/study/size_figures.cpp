@@ -210,6 +210,8 @@ const figure::TableOf<CandidateRow>& candidate_columns()
             {{"needs", "needs", "total_power", "what is asked"}, [](const C& c) -> Cell { return c.share->duty_W; }},
             {{"capacity", "can do", "total_power", "of all of it"},
              [](const C& c) -> Cell { return c.share->capacity_W; }},
+            {{"full", "full", "share", "need over capacity, of the harder of its parts"},
+             [](const C& c) -> Cell { return where(std::isfinite(c.rated->fullness()), c.rated->fullness()); }},
             {{"suffices", "Suffices", "", "in all parts"}, [](const C& c) -> Cell { return c.rated->suffices(); }},
             {{"in_words", "In words", "", "how full it runs, or by how much it is short"},
              [](const C& c) -> Cell { return c.rated->in_words(); }},
