@@ -203,6 +203,25 @@ TEST_F(CommandLine, DrawsFiguresByPathAndListsUnitsOfOneRoom)
     EXPECT_EQ(run_json("loads house --hours --json")["load_hour"].size(), 24u);
 }
 
+TEST_F(CommandLine, LaysFilesOfChangesOverAProject)
+{
+    write_project("house");
+    write("colder.toml",
+          "format = 1\n[site]\nwinter_dry_bulb = -10\n[[room]]\nname = \"Kitchen\"\nheating_setpoint = 24\n");
+    const json before = run_json("loads house --json"), after = run_json("loads house --with colder.toml --json");
+    EXPECT_GT(after["room_load"][0]["heating"], before["room_load"][0]["heating"]);
+    EXPECT_EQ(after["room_load"][1]["heating_room"], 24.0);
+    EXPECT_THAT(after["room_load"][1]["heating_set_by"].get<std::string>(), HasSubstr("colder.toml:6"));
+    EXPECT_EQ(run_json("loads house --with colder.toml --set room/Kitchen/heating_setpoint=22 --json")["room_load"][1]
+                                                                                                      ["heating_room"],
+              22.0);
+    write("wrong.toml", "format = 1\n[[room]]\nname = \"Kitchen\"\nheating_setpoint = \"24 kW\"\nwindow = 3\n");
+    const Ran wrong = run("loads house --with wrong.toml");
+    EXPECT_EQ(wrong.code, 2);
+    EXPECT_THAT(wrong.errors, testing::AllOf(HasSubstr("wrong.toml:4"), HasSubstr("24 kW"), HasSubstr("wrong.toml:5")));
+    EXPECT_THAT(run("loads house --with nowhere.toml").errors, HasSubstr("nowhere.toml"));
+}
+
 TEST_F(CommandLine, TakesARoomApart)
 {
     write_project("demo");

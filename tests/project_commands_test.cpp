@@ -289,7 +289,7 @@ TEST_F(ProjectCommands, ListTheLibraryThatShips)
     EXPECT_GE(wool["materials"].size(), 3u);
     EXPECT_TRUE(wool["glazings"].empty());
     EXPECT_THAT(run("library --units inch-pound").out, HasSubstr("Btu/h.ft.F"));
-    EXPECT_THAT(run("library unobtainium").out, HasSubstr("Nothing in the library has 'unobtainium' in its name"));
+    EXPECT_THAT(run("library unobtainium").errors, HasSubstr("Nothing in the library has 'unobtainium' in its name"));
     EXPECT_EQ(run("library --units furlongs").code, 2);
 }
 

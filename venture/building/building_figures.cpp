@@ -213,7 +213,7 @@ const figure::TableOf<HoursRow>& hours_columns()
             {{"nov", "Nov", "hours", "in November", 3}, full_load<11>},
             {{"dec", "Dec", "hours", "in December", 3}, full_load<12>},
             {{"year", "year", "hours", "of the whole year"}, full_load<0>},
-            {{"busiest_day", "busiest\nday", "fine_hours", "of its profiles"},
+            {{"busiest_day", "busiest", "fine_hours", "its busiest day, of its profiles"},
              [](const H& h) -> Cell {
                  double busiest = 0.0;
                  for (const calendar::Profile& p : h.hours->profiles) busiest = std::max(busiest, p.full_load_hours());

@@ -19,7 +19,7 @@ ExitCode run(const CommonOptions& o)
 {
     std::error_code ignored;
     const bool is_project = std::filesystem::is_directory(o.project, ignored) || o.project.extension() == ".toml";
-    Job job{is_project ? exchange::open_project(o.project, changes_of(o))
+    Job job{is_project ? exchange::open_project(o.project, opening_of(o))
                        : exchange::open_weather(o.project, changes_of(o))};
     if (!job.weather() && is_project) (void)job.site(); // tells what is wrong with site and weather
     if (lacks_weather(job, "climate derive")) return ExitCode::bad_input;

@@ -9,7 +9,7 @@ namespace venture::cli {
 
 Job open_for_climate(const CommonOptions& o)
 {
-    Job job{exchange::open_project(o.project, changes_of(o))};
+    Job job{exchange::open_project(o.project, opening_of(o))};
     (void)job.site();
     return job;
 }

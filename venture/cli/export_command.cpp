@@ -16,7 +16,7 @@ namespace {
 
 ExitCode run(const CommonOptions& o, const std::string& table, const FileOptions& write)
 {
-    const Job job{exchange::open_project(o.project, changes_of(o))};
+    const Job job{exchange::open_project(o.project, opening_of(o))};
     if (job.failed()) return finish(job, o);
     const project::WrittenTable written = project::write_table(job.input(), table);
     if (written.lines == 0) {

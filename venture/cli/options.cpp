@@ -37,6 +37,11 @@ void add_project(Parser& parser, CommonOptions& options)
         .add("--set", options.changes,
              "change one value for this run, e.g. --set \"room/Boat hall/height=5 m\"; may be repeated")
         .one_each();
+    parser
+        .add("--with", options.with,
+             "lay a file of changes (values and whole tables, as in a project file) over the project for this run; may "
+             "be repeated")
+        .one_each();
     add_units(parser, options);
     parser.flag("--accepted", options.accepted, "list the findings that are accepted");
     parser.flag("--strict", options.strict, "warnings make the exit code 1");

@@ -18,8 +18,8 @@ ExitCode run(const CommonOptions& o, const std::filesystem::path& folder, bool f
 {
     const Job job = open(o);
     if (job.failed()) return finish(job, o);
-    if (!o.changes.empty()) {
-        print_error("pack copies the files as they are; put the changes of --set into them first\n");
+    if (!o.changes.empty() || !o.with.empty()) {
+        print_error("pack copies the files as they are; put the changes of --set and --with into them first\n");
         return ExitCode::bad_input;
     }
     std::error_code ignored;

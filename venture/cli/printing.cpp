@@ -198,6 +198,11 @@ std::vector<std::string> changes_of(const CommonOptions& o)
     return out;
 }
 
+exchange::OpenOptions opening_of(const CommonOptions& o, const std::vector<std::string>& also)
+{
+    return {.with = {o.with.begin(), o.with.end()}, .changes = changes_of(o), .also = also};
+}
+
 std::optional<quantity::PreferredUnits> units_without_project(const CommonOptions& o)
 {
     input::Input alone;
@@ -215,7 +220,7 @@ Job open(const CommonOptions& o, const std::vector<std::string>& also)
 {
     (void)o.form(); // what cannot be written is told before it is computed
     if (o.verbose) print_error(fmt::format("reading {}\n", o.project.string()));
-    Job job{exchange::open_project(o.project, changes_of(o), also)};
+    Job job{exchange::open_project(o.project, opening_of(o, also))};
     (void)job.building();
     return job;
 }

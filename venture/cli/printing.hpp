@@ -42,6 +42,8 @@ void print_json(nlohmann::json document, const Job& job);
 
 /// The changes of a run: those of --set and those of --units.
 [[nodiscard]] std::vector<std::string> changes_of(const CommonOptions& options);
+/// How a project is opened for a run. @param also  names in the shipped library that are asked for
+[[nodiscard]] exchange::OpenOptions opening_of(const CommonOptions& options, const std::vector<std::string>& also = {});
 /// Units that were asked for where there is no project; nothing if they could not be read, which has been told.
 [[nodiscard]] std::optional<quantity::PreferredUnits> units_without_project(const CommonOptions& options);
 /// @param also  names in the shipped library that are asked for without the project naming them

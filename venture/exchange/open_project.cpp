@@ -7,6 +7,7 @@
 #include <venture/exchange/icalendar.hpp>
 #include <venture/exchange/loads_table.hpp>
 #include <venture/exchange/weather_file.hpp>
+#include <venture/input/lay_over.hpp>
 #include <venture/project/acceptance.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/error.hpp>
@@ -43,12 +44,22 @@ void read_events(const ProjectFile& file, input::Input& input, quantity::Problem
     for (input::DaysInput& days : input.days) {
         const project::SourceFile* events = days.file ? file.sources.find(*days.file) : nullptr;
         if (events == nullptr) continue; // told when it was to be read
-        quantity::TextList dates =
-            read_event_days(events->text, events->name, resolve::calendar_year(input),
-                            days.events ? *days.events : std::string{}, input.origins, problems);
+        quantity::TextList dates = read_event_days(events->text, events->name, resolve::calendar_year(input),
+                                                   days.events ? *days.events : std::string{}, input.origins, problems);
         if (days.dates) dates.insert(dates.begin(), (*days.dates).begin(), (*days.dates).end());
         days.dates = {std::move(dates), days.dates ? days.dates.origin : days.file.origin};
     }
+}
+
+/// A file of values and tables over a project.
+void lay_over(ProjectFile& file, const std::filesystem::path& variant)
+{
+    ProjectFile over = project::read_project(variant);
+    std::vector<Problem> problems = over.problems.all();
+    input::lay_over(file.input, over.input, problems);
+    file.problems.add_all(std::move(problems));
+    file.whole = file.whole && over.whole;
+    for (const project::SourceFile& source : over.sources.files()) file.sources.add(source, source.text);
 }
 
 study::TypedLoads typed_loads(const project::SourceFile& table, input::Input& input, quantity::Problems& problems)
@@ -96,13 +107,13 @@ Opened begun(std::shared_ptr<ProjectFile> file, const std::vector<std::string>& 
 
 } // namespace
 
-Opened open_project(const std::filesystem::path& path, const std::vector<std::string>& changes,
-                    const std::vector<std::string>& also)
+Opened open_project(const std::filesystem::path& path, const OpenOptions& options)
 {
     auto file = path.extension() == ".csv"
                     ? file_alone(path, project::FileRole::loads, "a table of loads is a CSV file with a line a room")
                     : std::make_shared<ProjectFile>(project::read_project(path));
-    return begun(std::move(file), changes, also);
+    for (const std::filesystem::path& variant : options.with) lay_over(*file, variant);
+    return begun(std::move(file), options.changes, options.also);
 }
 
 Opened open_weather(const std::filesystem::path& path, const std::vector<std::string>& changes)

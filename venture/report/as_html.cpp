@@ -26,7 +26,7 @@ th, td { padding: .2rem .7rem .2rem 0; text-align: right; vertical-align: top; w
 th { font-weight: 600; vertical-align: bottom; border-bottom: 1.5px solid #1d242b; white-space: pre-line; }
 th small { display: block; font-weight: 400; color: #5a6672; }
 td.words, th.words { text-align: left; }
-td.words { white-space: normal; min-width: 6rem; max-width: 26rem; overflow-wrap: anywhere; }
+td.words { white-space: normal; min-width: 8.5rem; max-width: 26rem; overflow-wrap: anywhere; }
 tbody tr:nth-child(even) { background: #f5f7f9; }
 tfoot td { border-top: 1px solid #1d242b; font-weight: 600; }
 @media print { body { margin: 0; max-width: none; font-size: 9px; } h2 { break-after: avoid; } tr { break-inside: avoid; } }

@@ -38,7 +38,7 @@ std::string overruled_text(const std::vector<building::OverruledRow>& rows)
     std::string out;
     for (const auto& [room, v] : rows)
         out += fmt::format("  {}: {} {} instead of {} of '{}'\n", room->name, v->key, v->own, v->of_type, room->type);
-    return out.empty() ? out : "Values that rooms have over their type\n\n" + out + "\n";
+    return out.empty() ? out : "\nValues that rooms have over their type\n\n" + out;
 }
 
 std::string films_text(const Building& b, const PreferredUnits& units)
@@ -234,7 +234,7 @@ Document check_document(const Building& b, const PreferredUnits& units)
     out.add(site_line(b, units));
     out.add(building::room_table(b));
     const auto overruled = building::overruled_rows(b);
-    out.add(rooms_note(b) + "\n" + overruled_text(overruled));
+    out.add(rooms_note(b) + overruled_text(overruled));
     const auto hours = building::hours_rows(b);
     Table hours_table = figure::table_of(building::hours_columns(), hours);
     hours_table.columns.front().heading = fmt::format("Full-load hours in {}", b.project.year);

@@ -193,7 +193,6 @@ Text library_text(const Input& library, const Building& b, const std::string& wo
     const Text listed = materials(library, word, units) + build_ups(b, word, units) + glazings(b, word, units) +
                         panes(library, word, units) + shades(b, word) + room_types(library, word, units) +
                         hours(library, word);
-    if (listed.empty()) return fmt::format("Nothing in the library has '{}' in its name.\n", word);
     return listed +
            "A project uses these by name; its own of the same name stands instead. Values are stated by us: take "
            "those of the product wherever it is known.\n";
