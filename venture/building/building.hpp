@@ -104,9 +104,10 @@ struct OverruledValue {
 struct Room {
     std::string name{};
     std::size_t storey = 0;
-    std::string type{};  ///< empty if none
-    Polygon outline{};   ///< plan, grid points, to wall centre lines; holes where other rooms stand within
-    bool on_plan = true; ///< else its neighbours are stated, every one
+    std::string type{};              ///< empty if none
+    Polygon outline{};               ///< plan, grid points, to wall centre lines; holes where other rooms stand within
+    bool on_plan = true;             ///< else its neighbours are stated, every one
+    std::optional<bool> over_void{}; ///< its lowest floor, else on soil; nothing: as the building's
     double floor_m = 0.0, height_m = 0.0;        ///< of the flat ceiling, if there are slopes as well
     std::vector<CeilingSlope> slopes{};          ///< the ceiling is the lowest of them and of the height
     std::vector<RoomFace> faces{};               ///< that enclose it, if it was given by them; all else follows

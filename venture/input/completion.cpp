@@ -126,6 +126,7 @@ private:
             take_open(room.use, type->use, *type->name);
             take_gains(room.gains, *type);
         }
+        take(room.use.control, input_.method.control, "table", "method");
         if (const StoreyInput* storey = find(input_.storeys, room.storey))
             take(room.height, storey->height, "storey", *storey->name);
         for (OpeningInput& opening : room.openings)

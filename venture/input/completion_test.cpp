@@ -2,6 +2,8 @@
 
 #include <gtest/gtest.h>
 
+#include <small_input.hpp>
+
 namespace venture::input {
 namespace {
 
@@ -77,6 +79,19 @@ TEST(Completed, IsCompleteAlready)
     const Input once = completed(one_room()), twice = completed(once);
     EXPECT_EQ(once.origins.size(), twice.origins.size());
     EXPECT_EQ(once.rooms[0].use.people.origin, twice.rooms[0].use.people.origin);
+}
+
+TEST(Completion, TakesWhatSetPointsReferToFromTheProject)
+{
+    Input in = testing_data::one_room();
+    in.method.control = "air";
+    in.rooms.push_back(in.rooms[0]);
+    in.rooms[1].name = "Other";
+    in.rooms[1].use.control = "operative";
+    const Input full = completed(in);
+    EXPECT_EQ(*full.rooms[0].use.control, "air");
+    EXPECT_EQ(full.origins.at(full.rooms[0].use.control.origin).kind, quantity::OriginKind::inherited);
+    EXPECT_EQ(*full.rooms[1].use.control, "operative");
 }
 
 } // namespace

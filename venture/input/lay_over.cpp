@@ -27,8 +27,7 @@ std::vector<OriginId> moved_into(quantity::OriginPool& pool, const quantity::Ori
 void move_origins(Record record, const std::vector<OriginId>& to)
 {
     quantity::for_each_record_in(record, [&](Record one) {
-        for (const Key& key : one.keys())
-            one.visit(key, [&](auto& given) { given.origin = to[given.origin.index]; });
+        for (const Key& key : one.keys()) one.visit(key, [&](auto& given) { given.origin = to[given.origin.index]; });
     });
 }
 

@@ -175,6 +175,8 @@ const RecordSpec& MethodInput::spec()
                   "the mean humidity outdoors"),
              "dry", "latent loads count vapour at 2,501 kJ/kg, whatever its temperature"),
          &T::air_heat},
+        {text("control", "what set-points of rooms refer to that do not say so themselves, nor their types"),
+         &T::control},
         note_key<T>(),
     });
     return all;

@@ -8,6 +8,7 @@
 #include <venture/input/delimited.hpp>
 #include <venture/input/given.hpp>
 #include <venture/input/region.hpp>
+#include <venture/input/use.hpp>
 
 namespace venture::input {
 
@@ -107,6 +108,7 @@ struct MethodInput {
     Choice<OutsideFilms> outside_films;
     Choice<FlowsAt> outdoor_air_flows;
     Choice<AirHeat> air_heat;
+    Choice<Control> control;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 

@@ -80,6 +80,8 @@ const RecordSpec& RoomInput::spec()
                           "floats"),
                      "no", "every room counts"),
                  &T::leave_out},
+                {text("under_floor", "what its floor lies on where that is the ground; as [ground] says unless typed"),
+                 &T::under_floor},
                 {shared(number("heating_load", Kind::power, 0, 1e7,
                                "stands instead of the computed one, and is shown beside it")),
                  &T::heating_load},

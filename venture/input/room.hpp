@@ -7,6 +7,7 @@
 #include <vector>
 
 #include <venture/input/air.hpp>
+#include <venture/input/ground.hpp>
 #include <venture/input/shapes.hpp>
 #include <venture/input/use.hpp>
 
@@ -58,6 +59,7 @@ struct RoomInput {
     std::vector<GainInput> gains{};
     Choice<RoomStatus> status;
     Choice<LeaveOut> leave_out;
+    Choice<UnderFloor> under_floor;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 

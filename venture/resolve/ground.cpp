@@ -22,9 +22,13 @@ public:
 
 private:
     struct OnGround;
-    [[nodiscard]] bool over_void() const;
-    [[nodiscard]] std::map<std::int64_t, OnGround> floors_on_ground();
-    [[nodiscard]] OnGround& level_of(const Surface& surface, std::map<std::int64_t, OnGround>& levels) const;
+    /// Floors at one level that lie on the same: height on the grid, and whether there is a void.
+    using Level = std::pair<std::int64_t, bool>;
+    using Levels = std::map<Level, OnGround>;
+    [[nodiscard]] bool over_void(std::size_t room) const;
+    [[nodiscard]] Level level_of_floor(std::size_t room) const;
+    [[nodiscard]] Levels floors_on_ground();
+    [[nodiscard]] OnGround& level_of(const Surface& surface, Levels& levels) const;
     [[nodiscard]] fabric::GroundYear ground_of(const Surface& surface, const OnGround& on) const;
     [[nodiscard]] bool add_with_ground(const Surface& surface, const OnGround& on);
     void set_coldest_month();
@@ -68,6 +72,7 @@ struct Ground::OnGround {
     std::set<std::size_t> rooms{};
     Mean floors{}, walls{};
     double perimeter_m = 0.0, depth_m = 0.0; ///< depth of the floors below the ground outside
+    bool over_void = false;
 };
 
 fabric::GroundYear Ground::ground_of(const Surface& surface, const OnGround& on) const
@@ -81,7 +86,7 @@ fabric::GroundYear Ground::ground_of(const Surface& surface, const OnGround& on)
                                     .ground_conductivity_W_per_mK = value_of(given.conductivity),
                                     .floor_m2K_per_W = on.floors.m2K_per_W()};
     const fabric::Buildup& layers = building_.build_ups[surface.build_up].layers;
-    if (over_void()) {
+    if (on.over_void) {
         constexpr std::array shelter = {0.02, 0.05, 0.10}; // ISO 13370, in the order of the words
         fabric::SuspendedFloor suspended{.ground = floor,
                                          .height_m = -on.depth_m,
@@ -103,32 +108,43 @@ fabric::GroundYear Ground::ground_of(const Surface& surface, const OnGround& on)
                                               : basement_floor_year(basement, layers, year);
 }
 
-bool Ground::over_void() const { return input_.ground.under_floor == UnderFloor::ventilated_void; }
+bool Ground::over_void(std::size_t room) const
+{
+    return building_.rooms[room].over_void.value_or(input_.ground.under_floor == UnderFloor::ventilated_void);
+}
+
+Ground::Level Ground::level_of_floor(std::size_t room) const
+{
+    return {to_grid(building_.rooms[room].floor_m), over_void(room)};
+}
 
 /// Floors on the ground by their level, lowest first.
-std::map<std::int64_t, Ground::OnGround> Ground::floors_on_ground()
+Ground::Levels Ground::floors_on_ground()
 {
     GroundInput& given = work_.input.ground;
-    std::map<std::int64_t, OnGround> levels;
+    Levels levels;
     for (const Surface& s : building_.surfaces) {
         if (!lies_on_ground(s)) continue;
-        OnGround& on = levels[to_grid(building_.rooms[s.room].floor_m)];
+        OnGround& on = levels[level_of_floor(s.room)];
+        on.over_void = over_void(s.room);
         on.floors.add(building_, s);
         on.rooms.insert(s.room);
     }
     if (levels.empty()) return levels;
     if (!given.level)
-        given.level = computed(to_metres(levels.begin()->first), "the lowest floor", given.outdoor_mean.origin);
+        given.level = computed(to_metres(levels.begin()->first.first), "the lowest floor", given.outdoor_mean.origin);
     for (const Surface& s : building_.surfaces)
         if (stands_in_ground(s)) level_of(s, levels).walls.add(building_, s);
     for (auto& [floor, on] : levels) {
-        on.depth_m = *given.level - to_metres(floor);
+        on.depth_m = *given.level - to_metres(floor.first);
         for (const std::size_t r : on.rooms) on.perimeter_m += exposed_perimeter(building_, r);
     }
     if (levels.size() > 1 && given.exposed_perimeter)
-        problem(codes::contradiction, given.exposed_perimeter.origin,
-                "floors lie on the ground at more than one level: one exposed perimeter cannot be that of all",
-                "leave it out, and it is measured for each level");
+        problem(
+            codes::contradiction, given.exposed_perimeter.origin,
+            "floors lie on the ground at more than one level, or in part over a void: one exposed perimeter cannot be "
+            "that of all",
+            "leave it out, and it is measured for each");
     if (levels.size() > 1) return levels;
     if (!given.exposed_perimeter)
         given.exposed_perimeter = computed(levels.begin()->second.perimeter_m,
@@ -138,9 +154,9 @@ std::map<std::int64_t, Ground::OnGround> Ground::floors_on_ground()
 }
 
 /// The level that a surface belongs to: its own, or for walls over the rooms of a lower one the lowest.
-Ground::OnGround& Ground::level_of(const Surface& s, std::map<std::int64_t, OnGround>& levels) const
+Ground::OnGround& Ground::level_of(const Surface& s, Levels& levels) const
 {
-    const auto own = levels.find(to_grid(building_.rooms[s.room].floor_m));
+    const auto own = levels.find(level_of_floor(s.room));
     return own == levels.end() ? levels.begin()->second : own->second;
 }
 
@@ -222,7 +238,7 @@ bool Ground::add_with_ground(const Surface& s, const OnGround& on)
                       fmt::format("the {} of '{}' stands in the ground, but the ground outside is not above its floor",
                                   s.parent, building_.rooms[s.room].name),
                       "type the height of the ground outside: [ground] level");
-    if (over_void() && on.depth_m > 0.0)
+    if (on.over_void && on.depth_m > 0.0)
         return refuse(given.under_floor.origin,
                       fmt::format("a floor over a ventilated void lies {} below the ground outside",
                                   units_.text(on.depth_m, Kind::length)),

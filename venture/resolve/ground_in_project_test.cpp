@@ -1,5 +1,7 @@
 /// The ground of a project: slabs, basements split at the ground's line, voids; and openings between rooms.
 
+#include <set>
+
 #include <gmock/gmock.h>
 
 #include <building_questions.hpp>
@@ -35,6 +37,31 @@ const Surface* find(const Building& b, std::string_view name)
     for (const Surface& s : b.surfaces)
         if (s.name == name) return &s;
     return nullptr;
+}
+
+/// A room beside one on soil, with its floor over a void: each is measured by itself.
+TEST(GroundInProject, LiesInPartOverAVoid)
+{
+    Input in = on_ground(-0.3);
+    in.rooms.push_back(room("Annex", 5.0, 0.0, 4.0, 4.0));
+    const double all_soil = [&] {
+        const Building b = built(in);
+        return u_value(b, *find(b, "floor to ground"));
+    }();
+    in.rooms[1].under_floor = "a ventilated void";
+    const Building b = built(in);
+    std::set<Part> parts;
+    double of_the_first = 0.0;
+    for (const Surface& s : b.surfaces) {
+        if (s.name != "floor to ground") continue;
+        const auto& ground = b.build_ups[s.build_up].ground;
+        ASSERT_TRUE(ground);
+        parts.insert(ground->part);
+        if (s.room == 0) of_the_first = u_value(b, s);
+    }
+    EXPECT_EQ(parts.size(), 2u);
+    EXPECT_NE(of_the_first, all_soil); // its own area and perimeter, without the annex
+    EXPECT_TRUE(b.rooms[1].over_void.value_or(false));
 }
 
 TEST(GroundInProject, SplitsWallsAtItsLevel)

@@ -61,6 +61,7 @@ void Rooms::add_room(RoomInput& given, const RoomOutline& outline)
     room.storey = *storey;
     room.outline = {outline.ring, outline.holes};
     room.on_plan = outline.on_plan;
+    if (const auto under = given.under_floor.which()) room.over_void = *under == input::UnderFloor::ventilated_void;
     room.floor_m = building_.storeys[*storey].level_m;
     room.height_m = value_of(given.height);
     room.floor_area_m2 = outline.typed_m2;
