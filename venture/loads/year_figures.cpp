@@ -88,38 +88,40 @@ const figure::TableOf<RoomYearRow>& room_year_columns()
     return all;
 }
 
-const figure::TableOf<MonthRow>& month_year_columns()
+namespace {
+
+/// What a month's heat is told by, behind what it is of.
+figure::TableOf<MonthRow> with_heat(figure::TableOf<MonthRow> table)
 {
     using M = MonthRow;
-    static const figure::TableOf<M> all = {
-        {"month_year", "Months", "All rooms together, month by month."},
-        {
-            {{"month", "All rooms", "", "month", 0}, [](const M& m) -> Cell { return month_of(m); }},
-            {{"heating", "Heating", "energy", "heat put in", 1, Sum::added},
-             [](const M& m) -> Cell { return m.heat.heating_J; }},
-            {{"cooling", "Cooling", "energy", "sensible heat taken out", 1, Sum::added, Show::if_any},
-             [](const M& m) -> Cell { return where(m.cools, m.heat.cooling_J); }},
-            {{"latent", "latent", "energy", "latent heat taken out beside it", 1, Sum::added, Show::if_any},
-             [](const M& m) -> Cell { return where(m.cools, m.heat.latent_J); }},
-        }};
+    const std::vector<figure::ColumnOf<M>> heat = {
+        {{"heating", "Heating", "energy", "heat put in", 1, Sum::added},
+         [](const M& m) -> Cell { return m.heat.heating_J; }},
+        {{"cooling", "Cooling", "energy", "sensible heat taken out", 1, Sum::added, Show::if_any},
+         [](const M& m) -> Cell { return where(m.cools, m.heat.cooling_J); }},
+        {{"latent", "latent", "energy", "latent heat taken out beside it", 1, Sum::added, Show::if_any},
+         [](const M& m) -> Cell { return where(m.cools, m.heat.latent_J); }},
+    };
+    table.columns.insert(table.columns.end(), heat.begin(), heat.end());
+    return table;
+}
+
+} // namespace
+
+const figure::TableOf<MonthRow>& month_year_columns()
+{
+    static const figure::TableOf<MonthRow> all =
+        with_heat({{"month_year", "Months", "All rooms together, month by month."},
+                   {{{"month", "All rooms", "", "month", 0}, [](const MonthRow& m) -> Cell { return month_of(m); }}}});
     return all;
 }
 
 const figure::TableOf<MonthRow>& room_month_columns()
 {
-    using M = MonthRow;
-    static const figure::TableOf<M> all = {
-        {"room_month", "Rooms by month", "A room in one month.", 2, Told::data},
-        {
-            {{"room", "Room", "", "name of the room", 0}, [](const M& m) -> Cell { return m.room; }},
-            {{"month", "Month", "", "month", 0}, [](const M& m) -> Cell { return month_of(m); }},
-            {{"heating", "Heating", "energy", "heat put in", 1, Sum::added},
-             [](const M& m) -> Cell { return m.heat.heating_J; }},
-            {{"cooling", "Cooling", "energy", "sensible heat taken out", 1, Sum::added, Show::if_any},
-             [](const M& m) -> Cell { return where(m.cools, m.heat.cooling_J); }},
-            {{"latent", "latent", "energy", "latent heat taken out beside it", 1, Sum::added, Show::if_any},
-             [](const M& m) -> Cell { return where(m.cools, m.heat.latent_J); }},
-        }};
+    static const figure::TableOf<MonthRow> all =
+        with_heat({{"room_month", "Rooms by month", "A room in one month.", 2, Told::data},
+                   {{{"room", "Room", "", "name of the room", 0}, [](const MonthRow& m) -> Cell { return m.room; }},
+                    {{"month", "Month", "", "month", 0}, [](const MonthRow& m) -> Cell { return month_of(m); }}}});
     return all;
 }
 
