@@ -104,6 +104,7 @@ TEST_F(Forms, AreChosenByTheFilesEnding)
     const Ran none = run("loads house -o out.doc");
     EXPECT_EQ(none.code, 2);
     EXPECT_THAT(none.errors, HasSubstr("does not say what to write"));
+    EXPECT_THAT(run("loads house --as json -o out.csv").errors, HasSubstr("the file's ending says another form"));
     EXPECT_THAT(run("loads house --as csv --table room_laod").errors, HasSubstr("did you mean 'room_load'?"));
     EXPECT_EQ(run("loads house --as csv").out, text_of(folder / "out.csv"));
 }

@@ -88,7 +88,9 @@ draw::PlanFigure figure_of_rooms(const std::string& pattern, const Job& job)
     for (const auto& f : by_room(pattern, job)) {
         const double* value = f ? std::get_if<double>(&f->value) : nullptr;
         out.values.push_back(value != nullptr ? *value : 0.0);
-        if (f) out.quantity = f->column.quantity;
+        if (!f) continue;
+        out.quantity = f->column.quantity;
+        out.words = fmt::format("{} ({}):", heading_in_a_line(f->column), pattern);
     }
     const auto& printed = quantity::printed_quantities();
     if (std::ranges::find(printed, out.quantity, &quantity::PrintedQuantity::key) == printed.end())

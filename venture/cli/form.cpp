@@ -24,6 +24,12 @@ Form form_of(const std::string& word, const std::filesystem::path& output)
         throw Misuse{fmt::format("'{}' does not say what to write: let it end in .txt, .json, .csv, .html or "
                                  ".xlsx, or say it with --as",
                                  output.string())};
+    const bool ending_is_a_form = std::ranges::find(forms(), by_ending) != forms().end();
+    if (!word.empty() && ending_is_a_form && word != by_ending)
+        throw Misuse{
+            fmt::format("--as {} and --output {}: the file's ending says another form; leave --as out, or change "
+                        "one of them",
+                        word, output.string())};
     const std::string& asked = word.empty() ? by_ending : word;
     if (asked.empty()) return Form::text;
     return static_cast<Form>(std::ranges::find(forms(), asked) - forms().begin());

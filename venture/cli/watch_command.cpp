@@ -18,6 +18,7 @@
 #include <venture/loads/load_figures.hpp>
 #include <venture/project/output.hpp>
 #include <venture/quantity/error.hpp>
+#include <venture/quantity/names.hpp>
 #include <venture/report/as_text.hpp>
 #include <venture/report/changes.hpp>
 #include <venture/report/check_report.hpp>
@@ -180,6 +181,9 @@ private:
                     (moved.rows.empty() ? report::Text{} : report::as_text(moved, job.units())),
                 o_);
         } else {
+            if (figures.empty())
+                print_error(fmt::format("no figure is meant by {}; docs/figures.md and `venture explain` list them\n",
+                                        quantity::listed(patterns_, 4)));
             print(fmt::format("run {}: {} figures; watching {}, end with Ctrl-C\n", rounds_, figures.size(),
                               folder_.empty() ? "." : folder_.string()));
         }

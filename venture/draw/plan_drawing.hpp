@@ -41,6 +41,7 @@ struct OlderPlan {
 struct PlanFigure {
     std::vector<double> values{}; ///< SI, by room; 0: none
     std::string quantity{};       ///< of quantity::printed_quantities()
+    std::string words{};          ///< what it is, for the legend
 };
 
 struct PlanOptions {

@@ -54,6 +54,10 @@ TEST(PlanDrawing, ChangesWithWhatIsAskedFor)
     const std::string usual = plan(d, {});
     EXPECT_NE(plan(d, {.labels = {PlanLabel::name, PlanLabel::volume}}), usual);
     EXPECT_NE(plan(d, {.labels = {PlanLabel::height, PlanLabel::temperature, PlanLabel::air}}), usual);
+    const std::string by_figure = plan(d, {.figure = PlanFigure{{40.0, 10.0}, "power_per_area", ""}});
+    EXPECT_NE(by_figure, usual);
+    EXPECT_NE(by_figure, plan(d, {.figure = PlanFigure{{10.0, 40.0}, "power_per_area", ""}})); // whose value is whose
+    EXPECT_NE(plan(d, {.more_lines = {{"coldest 18 degC"}, {}}}), usual);
     for (const PlanFill fill : {PlanFill::type, PlanFill::heating, PlanFill::cooling, PlanFill::air})
         EXPECT_NE(plan(d, {.fill = fill}), usual);
     EXPECT_NE(plan(d, {.storey = 1}), usual);

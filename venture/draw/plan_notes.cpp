@@ -183,6 +183,7 @@ void PlanSheet::draw_legend(double scale)
     draw_window({x, y - 4}, {x + 34, y - 4});
     c_.text({x + 40, y}, "window", 11, false, false);
     x += 40 + c_.text_width("window", 11) + 20;
+    if (has(Neighbour::Kind::ground)) wall({black, 5.0, {2, 3}}, "to the ground");
     if (has(Neighbour::Kind::nothing)) wall({grey, 4.0, {6, 4}}, "no exchange");
     if (!b_.open_boundaries.empty()) wall({grey, 1.2, {7, 5}}, "open boundary");
     if (has(Neighbour::Kind::unheated)) wall({black, 4.0, {12, 3, 2, 3}}, "unheated space");
@@ -192,7 +193,9 @@ void PlanSheet::draw_legend(double scale)
     const double below = y + 38.0;
     constexpr const char* per_m2[] = {
         "", "", "heating for the floor area:", "cooling for the floor area:", "outdoor air for the floor area:"};
-    if (const std::string_view what = per_m2[static_cast<std::size_t>(o_.fill)]; !what.empty()) {
+    if (const std::string_view what =
+            o_.figure ? std::string_view{o_.figure->words} : per_m2[static_cast<std::size_t>(o_.fill)];
+        !what.empty()) {
         c_.text({x, below}, std::string{what}, 11, false, false);
         x += c_.text_width(std::string{what}, 11) + 14;
     }

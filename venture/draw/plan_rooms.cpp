@@ -51,14 +51,14 @@ double per_m2(const Building& b, const loads::RoomLoads& loads, std::size_t r, P
 
 RoomColours::RoomColours(const Building& b, const loads::RoomLoads& loads, const PlanOptions& options)
 {
+    if (options.figure) {
+        by_steps(options.figure->values, options.figure->quantity, options.units);
+        return;
+    }
     std::vector<std::string> words;
     if (options.fill == PlanFill::service) {
         for (const building::Room& room : b.rooms) words.push_back(service_of(room.use));
         by_words(words, services);
-        return;
-    }
-    if (options.figure) {
-        by_steps(options.figure->values, options.figure->quantity, options.units);
         return;
     }
     if (options.fill == PlanFill::type) {
