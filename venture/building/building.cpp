@@ -85,8 +85,15 @@ double thickness_m(const NamedBuildup& build_up)
     return sum;
 }
 
+std::string_view name_of(Opening::Kind kind)
+{
+    constexpr std::string_view words[] = {"window", "door", "open"};
+    return words[static_cast<std::size_t>(kind)];
+}
+
 double u_value(const Building& building, const Surface& surface, const Opening& opening)
 {
+    if (opening.kind == Opening::Kind::open) return 0.0; // nothing conducts; its air is counted by itself
     const bool window = opening.kind == Opening::Kind::window;
     double stated = window ? building.glazings[opening.glazing].values.u_value_W_per_m2K : opening.u_value_W_per_m2K;
     if (opening.shade && building.shades[*opening.shade].use == fabric::ShadeUse::always)

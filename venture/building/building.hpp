@@ -5,6 +5,7 @@
 #include <cstdint>
 #include <optional>
 #include <string>
+#include <string_view>
 #include <vector>
 
 #include <venture/calendar/calendar.hpp>
@@ -144,7 +145,11 @@ struct Neighbour {
 
 /// A window or door, or several alike in one surface.
 struct Opening {
-    enum class Kind { window, door };
+    enum class Kind {
+        window,
+        door,
+        open
+    }; ///< open: between rooms, with nothing in it; its air is among Building::transfer_air
     std::string name{};
     Kind kind = Kind::window;
     double width_m = 0.0, height_m = 0.0, sill_m = 0.0;
@@ -216,6 +221,9 @@ struct NamedShade {
     std::size_t profile = 0;                 ///< of its own rule
     double added_resistance_m2K_per_W = 0.0; ///< to the window, while it is down
 };
+
+/// "window", "door", "open".
+[[nodiscard]] std::string_view name_of(Opening::Kind kind);
 
 /// U of the glass alone; of the window where panes are not known.
 [[nodiscard]] double glass_u_value(const NamedGlazing& glazing);

@@ -59,8 +59,8 @@ const figure::TableOf<SurfaceRow>& surface_columns()
 {
     using S = SurfaceRow;
     static const figure::TableOf<S> all = {
-        {"surface", "Surfaces", "A plane part of a room's boundary with one neighbour; a wall between two rooms stands once.",
-         2, Told::data},
+        {"surface", "Surfaces",
+         "A plane part of a room's boundary with one neighbour; a wall between two rooms stands once.", 2, Told::data},
         {
             {{"room", "Room", "", "room that it belongs to", 0},
              [](const S& s) -> Cell { return s.building->rooms[s.surface->room].name; }},
@@ -92,7 +92,8 @@ const figure::TableOf<BuildupUse>& buildup_use_columns()
 {
     using B = BuildupUse;
     static const figure::TableOf<B> all = {
-        {"build_up", "Build-ups", "A build-up where it stands; films differ with the direction of heat, so that U does.", 2},
+        {"build_up", "Build-ups",
+         "A build-up where it stands; films differ with the direction of heat, so that U does.", 2},
         {
             {{"build_up", "Build-up", "", "its name", 0},
              [](const B& u) -> Cell { return u.building->build_ups[u.first->build_up].layers.name; }},

@@ -50,8 +50,8 @@ const figure::TableOf<OpeningRow>& opening_columns()
             {{"opening", "Opening", "", "its name, or kind and number in the surface", 0},
              [](const O& o) -> Cell {
                  const auto number = o.opening - o.surface->openings.data() + 1;
-                 const char* kind = o.opening->kind == Opening::Kind::window ? "window" : "door";
-                 return o.opening->name.empty() ? fmt::format("{} {}", kind, number) : o.opening->name;
+                 return o.opening->name.empty() ? fmt::format("{} {}", name_of(o.opening->kind), number)
+                                                : o.opening->name;
              }},
             {{"beyond", "Beyond", "", "outdoors, another room, or what else lies behind"},
              [](const O& o) -> Cell {
@@ -59,14 +59,16 @@ const figure::TableOf<OpeningRow>& opening_columns()
                  return beyond.kind == Neighbour::Kind::room ? std::string{"another room"}
                                                              : in_words(*o.building, beyond);
              }},
-            {{"kind", "Kind", "", "window or door"},
-             [](const O& o) -> Cell { return std::string{o.opening->kind == Opening::Kind::window ? "window" : "door"}; }},
+            {{"kind", "Kind", "", "window, door, or open"},
+             [](const O& o) -> Cell { return std::string{name_of(o.opening->kind)}; }},
             {{"area", "Area", "area", "of all alike together", 1, Sum::added},
              [](const O& o) -> Cell { return o.opening->area_m2(); }},
             {{"count", "Number", "count", "how many alike", 1, Sum::added},
              [](const O& o) -> Cell { return figure::whole(o.opening->from_left_m.size()); }},
             {{"u", "U", "heat_transfer", "with its frame"},
-             [](const O& o) -> Cell { return u_value(*o.building, *o.surface, *o.opening); }},
+             [](const O& o) -> Cell {
+                 return where(o.opening->kind != Opening::Kind::open, u_value(*o.building, *o.surface, *o.opening));
+             }},
             {{"glazing", "Glazing", "", "of a window"},
              [](const O& o) -> Cell {
                  return where(o.opening->kind == Opening::Kind::window,
@@ -94,16 +96,15 @@ const figure::TableOf<WindowUse>& window_columns()
             {{"glazing", "Windows", "", "their glazing", 0}, [](const W& w) -> Cell { return w.glazing->name; }},
             {{"shade", "shade", "", "that can come down"},
              [](const W& w) -> Cell { return w.shade != nullptr ? w.shade->layer.name : std::string{"none"}; }},
-            {{"area", "area", "area", "with their frames", 1, Sum::added}, [](const W& w) -> Cell { return w.area_m2; }},
+            {{"area", "area", "area", "with their frames", 1, Sum::added},
+             [](const W& w) -> Cell { return w.area_m2; }},
             {{"u", "window U", "heat_transfer", "with frame, upright"},
              [](const W& w) -> Cell { return w.glazing->u_value_W_per_m2K; }},
             {{"g", "g", "ratio", "share of the sun that the glass lets in, straight on"},
              [](const W& w) -> Cell { return w.glazing->g_value; }},
             {{"frame", "frame", "share", "of the area"}, [](const W& w) -> Cell { return w.glazing->frame_share; }},
             {{"down", "down", "", "when the shade comes down", 1, Sum::none, Show::if_any},
-             [](const W& w) -> Cell {
-                 return w.shade != nullptr ? Cell{comes_down(*w.building, *w.shade)} : Cell{};
-             }},
+             [](const W& w) -> Cell { return w.shade != nullptr ? Cell{comes_down(*w.building, *w.shade)} : Cell{}; }},
             {{"down_from", "from", "power_per_area", "sun on the window from which it comes down", 1, Sum::none,
               Show::if_any},
              [](const W& w) -> Cell {

@@ -35,11 +35,14 @@ const figure::TableOf<Project>& project_columns()
         {"project", "Project", "What the whole is of.", 1, figure::Told::data},
         {
             {{"name", "Project", "", "its name", 0}, [](const P& p) -> Cell { return p.name; }},
-            {{"number", "Job", "", "its number"}, [](const P& p) -> Cell { return where(!p.number.empty(), p.number); }},
+            {{"number", "Job", "", "its number"},
+             [](const P& p) -> Cell { return where(!p.number.empty(), p.number); }},
             {{"revision", "Revision", "", "as it is stated"},
              [](const P& p) -> Cell { return where(!p.revision.empty(), p.revision); }},
-            {{"client", "Client", "", "for whom"}, [](const P& p) -> Cell { return where(!p.client.empty(), p.client); }},
-            {{"author", "Author", "", "who signs"}, [](const P& p) -> Cell { return where(!p.author.empty(), p.author); }},
+            {{"client", "Client", "", "for whom"},
+             [](const P& p) -> Cell { return where(!p.client.empty(), p.client); }},
+            {{"author", "Author", "", "who signs"},
+             [](const P& p) -> Cell { return where(!p.author.empty(), p.author); }},
             {{"year", "Year", "count", "whose weekdays and dates calendars count"},
              [](const P& p) -> Cell { return figure::whole(p.year); }},
         }};
@@ -51,7 +54,8 @@ const figure::TableOf<RoomRow>& room_columns()
     using R = RoomRow;
     static const figure::TableOf<R> all = {
         {"room", "Rooms",
-         "A room as it is understood. Walls and roofs run to wall centre lines; floors over outdoor air count as walls; "
+         "A room as it is understood. Walls and roofs run to wall centre lines; floors over outdoor air count as "
+         "walls; "
          "air and gains are at full."},
         {
             {{"room", "Room", "", "name of the room", 0}, [](const R& r) -> Cell { return r.room->name; }},
@@ -64,13 +68,13 @@ const figure::TableOf<RoomRow>& room_columns()
             {{"area", "Area", "area", "floor area", 1, Sum::added}, [](const R& r) -> Cell { return r.sums.floor_m2; }},
             {{"volume", "Volume", "volume", "of its air", 5, Sum::added},
              [](const R& r) -> Cell { return r.sums.volume_m3; }},
-            {{"wall_gross", "Walls out\ngross", "area", "outside walls with their openings", 6, Sum::added, Show::always,
-              dash},
+            {{"wall_gross", "Walls out\ngross", "area", "outside walls with their openings", 6, Sum::added,
+              Show::always, dash},
              [](const R& r) -> Cell { return r.sums.wall_gross_m2; }},
             {{"wall_net", "Walls out\nnet", "area", "without them", 3, Sum::added, Show::always, dash},
              [](const R& r) -> Cell { return r.sums.wall_net_m2; }},
-            {{"glass", "Walls out\nglass", "area", "windows to outdoors, in walls and roofs", 3, Sum::added, Show::always,
-              dash},
+            {{"glass", "Walls out\nglass", "area", "windows to outdoors, in walls and roofs", 3, Sum::added,
+              Show::always, dash},
              [](const R& r) -> Cell { return r.sums.glass_m2; }},
             {{"glass_share", "Walls out\nglass", "share", "windows in outside walls as a share of these", 7, Sum::none,
               Show::always, dash},
@@ -93,7 +97,8 @@ const figure::TableOf<RoomRow>& room_columns()
             {{"plan_changes", "Air\nby plan", "air_changes", "outdoor air by ventilation", 5, Sum::none, Show::always,
               dash},
              [](const R& r) -> Cell { return share_of(hour_s * r.sums.outdoor_air_m3_per_s, r.sums.volume_m3); }},
-            {{"outdoor_air", "Air\nby plan", "air_flow", "outdoor air by ventilation", 3, Sum::added, Show::always, dash},
+            {{"outdoor_air", "Air\nby plan", "air_flow", "outdoor air by ventilation", 3, Sum::added, Show::always,
+              dash},
              [](const R& r) -> Cell { return r.sums.outdoor_air_m3_per_s; }},
             {{"people", "\npeople", "people", "at full", 3, Sum::added, Show::always, dash},
              [](const R& r) -> Cell { return r.sums.people; }},
@@ -113,13 +118,16 @@ const figure::TableOf<RoomRow>& room_columns()
              [](const R& r) -> Cell { return figure::whole(r.room->values_by_default); }},
             {{"gains", "Gains", "power", "sensible gains at full", 5, Sum::added, Show::data},
              [](const R& r) -> Cell { return r.sums.gains_W; }},
-            {{"holds", "Holds", "", "temperature that its set-points hold: operative, or air", 5, Sum::none, Show::data},
+            {{"holds", "Holds", "", "temperature that its set-points hold: operative, or air", 5, Sum::none,
+              Show::data},
              [](const R& r) -> Cell { return std::string{r.room->use.control_operative ? "operative" : "air"}; }},
             {{"left_out", "Left out", "", "stands, but is no part of the building", 5, Sum::none, Show::data},
              [](const R& r) -> Cell { return r.room->left_out; }},
-            {{"heating_set_by", "Heating set by", "", "where the heating set-point comes from", 5, Sum::none, Show::data},
+            {{"heating_set_by", "Heating set by", "", "where the heating set-point comes from", 5, Sum::none,
+              Show::data},
              [](const R& r) -> Cell { return said_at(r, r.room->use.heating_setpoint_C); }},
-            {{"cooling_set_by", "Cooling set by", "", "where the cooling set-point comes from", 5, Sum::none, Show::data},
+            {{"cooling_set_by", "Cooling set by", "", "where the cooling set-point comes from", 5, Sum::none,
+              Show::data},
              [](const R& r) -> Cell { return said_at(r, r.room->use.cooling_setpoint_C); }},
         }};
     return all;
@@ -133,8 +141,8 @@ void add_total(figure::Table& table, const Building& b, const std::string& what,
 {
     static const Room nobody;
     const RoomRow row{&b, &nobody, sums};
-    figure::Total& total = table.add_total(
-        fmt::format("{}: {} room{}", what, rooms.size(), rooms.size() == 1 ? "" : "s"), rooms);
+    figure::Total& total =
+        table.add_total(fmt::format("{}: {} room{}", what, rooms.size(), rooms.size() == 1 ? "" : "s"), rooms);
     for (const char* key : {"glass_share", "mean_u", "leaks", "plan_changes", "gains_per_area"})
         total.cells[table.column(key)] = room_columns().columns[table.column(key)].value(row);
 }

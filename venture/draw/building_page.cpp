@@ -121,7 +121,7 @@ private:
             shape.push_back(plan::rectangle(plan::to_grid(left), plan::to_grid(up), plan::to_grid(left + o.width_m),
                                             plan::to_grid(up + o.height_m)));
         add(plane, window ? "window" : "door", storey, o.area_m2(), before_m, shape_json(shape),
-            fmt::format("{}\n{} in {}\n{}, U {}{}", room.name, window ? "window" : "door", s.name,
+            fmt::format("{}\n{} in {}\n{}, U {}{}", room.name, name_of(o.kind), s.name,
                         units_.text(o.area_m2(), "area"), units_.text(building::u_value(b_, s, o), "heat_transfer"),
                         window ? "\n" + b_.glazings[o.glazing].values.name : std::string{}));
     }

@@ -261,6 +261,8 @@ void PlanSheet::draw_openings(const Surface& s, std::size_t storey, const Placem
             c_.line(from, to, {{1, 1, 1}, 5.6});
             if (o.kind == building::Opening::Kind::window)
                 draw_window(from, to);
+            else if (o.kind == building::Opening::Kind::open)
+                c_.line(from, to, {grey, 1.2, {7, 5}});
             else
                 c_.line(from, to, {black, 2.4, {4, 3}});
         }

@@ -185,7 +185,11 @@ void PlanSheet::draw_legend(double scale)
     x += 40 + c_.text_width("window", 11) + 20;
     if (has(Neighbour::Kind::ground)) wall({black, 5.0, {2, 3}}, "to the ground");
     if (has(Neighbour::Kind::nothing)) wall({grey, 4.0, {6, 4}}, "no exchange");
-    if (!b_.open_boundaries.empty()) wall({grey, 1.2, {7, 5}}, "open boundary");
+    const bool open = std::ranges::any_of(b_.surfaces, [](const Surface& s) {
+        return std::ranges::find(s.openings, building::Opening::Kind::open, &building::Opening::kind) !=
+               s.openings.end();
+    });
+    if (open || !b_.open_boundaries.empty()) wall({grey, 1.2, {7, 5}}, "open boundary");
     if (has(Neighbour::Kind::unheated)) wall({black, 4.0, {12, 3, 2, 3}}, "unheated space");
     if (has(Neighbour::Kind::temperature)) wall({black, 4.0, {12, 3}}, "stated temperature");
     if (o_.older.building != nullptr) wall({moved_red, 2.0, {8, 4}}, "where a room was");

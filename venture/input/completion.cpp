@@ -132,7 +132,7 @@ private:
         for (OpeningInput& opening : room.openings)
             if (opening.kind == OpeningKind::door)
                 take(opening.u_value, input_.fabric.door_u_value, "table", "fabric");
-            else
+            else if (opening.kind != OpeningKind::open)
                 take(opening.glazing, input_.fabric.glazing, "table", "fabric");
     }
 

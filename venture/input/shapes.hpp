@@ -14,7 +14,7 @@ namespace venture::input {
 enum class PlanDimensions : std::uint8_t { centre_lines, inside_faces, outside_faces };
 
 /// What an opening is.
-enum class OpeningKind : std::uint8_t { window, door, roof_window };
+enum class OpeningKind : std::uint8_t { window, door, roof_window, open };
 
 /// What lies behind a face.
 enum class Beyond : std::uint8_t { outdoors, ground, no_exchange, party_wall, temperature, unheated_space, room };
@@ -30,7 +30,7 @@ struct quantity::WordsOf<input::PlanDimensions> {
 
 template <>
 struct quantity::WordsOf<input::OpeningKind> {
-    static constexpr std::array<std::string_view, 3> words = {"window", "door", "roof window"};
+    static constexpr std::array<std::string_view, 4> words = {"window", "door", "roof window", "open"};
 };
 
 template <>
@@ -78,7 +78,7 @@ struct OpeningInput {
 
     Given<std::string> name, in, to, glazing, shade, note;
     Given<double> width, height, area, share, sill, from_left, from_right, u_value;
-    Given<double> opened_per_hour, open_for;
+    Given<double> opened_per_hour, open_for, air_flow;
     Given<double> reveal, overhang, overhang_above, overhang_beyond, fins, fins_beside;
     Choice<OpeningKind> kind;
     Whole count;

@@ -77,6 +77,7 @@ void Compiler::add_surfaces()
         if (s->net_m2() > 1e-9) add_opaque(*s);
         for (std::size_t i = 0; i < s->openings.size(); ++i) {
             const building::Opening& opening = s->openings[i];
+            if (opening.kind == building::Opening::Kind::open) continue; // its air is transfer air
             opening.kind == building::Opening::Kind::window ? add_window(*s, opening) : add_door(*s, opening);
             surfaces_from_.push_back({index, i});
         }

@@ -32,9 +32,9 @@ public:
             const double far = far_side_C(s, behind);
             add(seen(s, behind), s.net_m2(), building::u_value(b_, s), far);
             for (const building::Opening& o : s.openings) {
-                const bool window = o.kind == building::Opening::Kind::window;
+                if (o.kind == building::Opening::Kind::open) continue; // its air stands among that of other rooms
                 const std::string where = s.beyond.kind == Neighbour::Kind::room ? seen(s, behind) : s.parent;
-                add((window ? "window in " : "door in ") + where, o.area_m2(), building::u_value(b_, s, o), far);
+                add(std::string{name_of(o.kind)} + " in " + where, o.area_m2(), building::u_value(b_, s, o), far);
             }
         }
         for (const building::ThermalBridge& bridge : b_.thermal_bridges)

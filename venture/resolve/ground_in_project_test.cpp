@@ -203,6 +203,54 @@ TEST(OpeningsBetweenRooms, StandInTheWallThatBothShare)
     EXPECT_FALSE(wall->openings[1].shade);
 }
 
+/// A gallery open to its hall: no wall where it is open, and air that goes both ways.
+Input open_to_the_next()
+{
+    Input in = two_rooms();
+    OpeningInput gap;
+    gap.to = "B";
+    gap.kind = "open";
+    gap.width = 2.0;
+    gap.height = 2.5;
+    gap.air_flow = 0.12;
+    in.rooms[0].openings = {gap};
+    in.rooms[1].openings = {};
+    return in;
+}
+
+TEST(OpeningsBetweenRooms, MayBeOpenWithAirBothWays)
+{
+    const Building b = built(open_to_the_next());
+    const Surface* wall = find(b, "east wall to B");
+    ASSERT_TRUE(wall);
+    EXPECT_NEAR(wall->net_m2(), 12.0 - 5.0, 1e-9);
+    EXPECT_EQ(wall->openings[0].kind, Opening::Kind::open);
+    EXPECT_EQ(wall->openings[0].sill_m, 0.0);
+    EXPECT_EQ(u_value(b, *wall, wall->openings[0]), 0.0);
+    ASSERT_EQ(b.transfer_air.size(), 1u);
+    EXPECT_TRUE(b.transfer_air[0].both_ways);
+    EXPECT_NEAR(b.transfer_air[0].flow_m3_per_s, 0.12, 1e-12);
+    EXPECT_NE(b.transfer_air[0].from, b.transfer_air[0].to);
+}
+
+TEST(OpeningsBetweenRooms, ThatAreOpenHaveAFlowAndNothingElse)
+{
+    Input in = open_to_the_next();
+    in.rooms[0].openings[0].air_flow = {};
+    EXPECT_THAT(said(in), Contains(HasSubstr("has no air_flow")));
+    in = open_to_the_next();
+    in.rooms[0].openings[0].u_value = 2.0;
+    EXPECT_THAT(said(in), Contains(HasSubstr("nothing is in what is open")));
+    in = open_to_the_next();
+    in.rooms[0].openings[0].kind = "door";
+    in.rooms[0].openings[0].u_value = 2.0;
+    EXPECT_THAT(said(in), Contains(HasSubstr("air_flow is of what is open")));
+    in = open_to_the_next();
+    in.rooms[0].openings[0].to = {};
+    in.rooms[0].openings[0].in = "south";
+    EXPECT_THAT(said(in), Contains(HasSubstr("what is open lies between two rooms")));
+}
+
 TEST(OpeningsBetweenRooms, SayOneWayWhereTheyAre)
 {
     Input in = two_rooms();

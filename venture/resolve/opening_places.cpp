@@ -172,7 +172,7 @@ void OpeningPlaces::seat(const Surface& surface, double foot_m, ToPlace& one)
     const double spare_m = std::max(0.0, e.height_m - o.height_m);
     // a roof window stands in the middle of its roof, and so does what is sized by its wall
     const bool in_the_middle = !surface.is_upright() || !given.width;
-    const double usual_m = in_the_middle ? 0.5 * spare_m : o.kind == Opening::Kind::door ? 0.0 : usual_sill_m;
+    const double usual_m = in_the_middle ? 0.5 * spare_m : o.kind != Opening::Kind::window ? 0.0 : usual_sill_m;
     o.sill_m = given.sill ? *given.sill : foot_m + std::min(std::max(0.0, usual_m - foot_m), spare_m);
     const double first_m = given.from_left ? *given.from_left : e.width_m - value_of(given.from_right) - one.row_m();
     for (std::size_t i = 0; i < one.count(); ++i)

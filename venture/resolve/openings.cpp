@@ -23,6 +23,7 @@ private:
     void check_plates(const OpeningInput& opening, const std::string& label);
     void set_open_share(const OpeningInput& given, const std::string& label, Opening& out);
     void fill_opening(const OpeningInput& opening, quantity::OriginId where, const std::string& label, Opening& out);
+    void check_open(const OpeningInput& given, quantity::OriginId where, const std::string& label);
     [[nodiscard]] std::optional<quantity::OriginId> size_of_opening(const OpeningInput& opening, std::size_t room);
 
     FaceNames& names_;
@@ -97,6 +98,10 @@ void Openings::check_plates(const OpeningInput& given, const std::string& label)
 /// What fills an opening: glazing and shade of a window, U-value of a door.
 void Openings::fill_opening(const OpeningInput& given, quantity::OriginId where, const std::string& label, Opening& out)
 {
+    if (out.kind == Opening::Kind::open) return check_open(given, where, label);
+    if (given.air_flow)
+        problem(codes::contradiction, given.air_flow.origin, fmt::format("{}: air_flow is of what is open", label),
+                "say kind = \"open\"; other air between rooms is transfer_air");
     const bool door = out.kind == Opening::Kind::door;
     if (door != static_cast<bool>(given.u_value) || door == static_cast<bool>(given.glazing))
         problem(codes::contradiction, where,
@@ -113,6 +118,25 @@ void Openings::fill_opening(const OpeningInput& given, quantity::OriginId where,
     if ((door || given.to) && given.shade)
         problem(codes::contradiction, given.shade.origin,
                 fmt::format("{}: a {} has no shade", label, door ? "door" : "window between rooms"));
+}
+
+/// Nothing is in it, and a stated flow goes through it.
+void Openings::check_open(const OpeningInput& given, quantity::OriginId where, const std::string& label)
+{
+    if (!given.to && !given.in.refused)
+        problem(codes::contradiction, where, fmt::format("{}: what is open lies between two rooms", label),
+                "say the other room with `to`; a door to outdoors that stands open has opened_per_hour");
+    if (!given.air_flow && !given.air_flow.refused)
+        problem(codes::missing, where, fmt::format("{} has no air_flow", label),
+                "say how much air goes through it, as much each way: it is what joins the rooms");
+    for (const auto* filled : {&given.glazing, &given.shade})
+        if (*filled)
+            problem(codes::contradiction, filled->origin, fmt::format("{}: nothing is in what is open", label),
+                    "leave glazing and shade out");
+    for (const auto* filled : {&given.u_value, &given.opened_per_hour})
+        if (*filled)
+            problem(codes::contradiction, filled->origin, fmt::format("{}: nothing is in what is open", label),
+                    "leave u_value and opened_per_hour out");
 }
 
 /// How much of the time a door to outdoors stands open.
@@ -175,11 +199,18 @@ void Openings::add_opening(const OpeningInput& given, std::size_t room)
         return;
     }
     if (given.kind == OpeningKind::door) out.kind = Opening::Kind::door;
+    if (given.kind == OpeningKind::open) out.kind = Opening::Kind::open;
     fill_opening(given, *where, label, out);
     check_plates(given, label);
     out.plates = plates_of(given);
     Surface* surface = surface_for(given, room, label);
     if (surface == nullptr) return;
+    if (out.kind == Opening::Kind::open && given.air_flow)
+        building_.transfer_air.push_back({.from = surface->room == room ? surface->beyond.room : surface->room,
+                                          .to = room,
+                                          .flow_m3_per_s = *given.air_flow,
+                                          .both_ways = true,
+                                          .origin = given.air_flow.origin});
     to_place_[static_cast<std::size_t>(surface - building_.surfaces.data())].push_back(
         {&given, *where, label, std::move(out)});
 }
