@@ -312,8 +312,8 @@ TEST_F(CommandLine, RatesAKeptProductAndEndsWith1WhenItNoLongerSuffices)
     EXPECT_EQ(r.code, 1);
     EXPECT_THAT(r.out, HasSubstr("Foxmill Lean 300/400 (kept)"));
     EXPECT_THAT(r.errors, HasSubstr("% short; the duty was 0.10 kW when it was settled on"));
-    for (const json& unit : run_json("size house --json", 1)["unit"])
-        EXPECT_EQ(unit["met"].get<bool>(), unit["room"] != "Bathroom") << unit;
+    const json size = run_json("size house --json", 1);
+    for (const json& unit : size["unit"]) EXPECT_EQ(unit["met"].get<bool>(), unit["room"] != "Bathroom") << unit;
 }
 
 TEST_F(CommandLine, EndsWith1WhenNothingSuffices)
