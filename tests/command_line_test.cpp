@@ -182,46 +182,6 @@ TEST_F(CommandLine, GivesLoadsAsJsonThatAddUp)
     EXPECT_TRUE(run_json("check demo --json").contains("surface"));
 }
 
-TEST_F(CommandLine, DrawsFiguresByPathAndListsUnitsOfOneRoom)
-{
-    write_project("house");
-    EXPECT_EQ(run("draw plan house -o usual.svg").code, 0);
-    EXPECT_EQ(
-        run("draw plan house -o plan.svg --label name,room_load/*/coldest --fill room_load/*/heating_per_area").code,
-        0);
-    EXPECT_NE(text_of(folder / "plan.svg"), text_of(folder / "usual.svg"));
-    EXPECT_THAT(run("draw plan house --label nam").errors, HasSubstr("--label nam: there are: name, area"));
-    EXPECT_THAT(run("draw plan house --label room_load/*/colest").errors, HasSubstr("is no figure of rooms"));
-    EXPECT_THAT(run("draw plan house --fill room_load/*/heating_when").errors, HasSubstr("numbers with a unit"));
-    const json one = run_json("size house --room Kitchen --json");
-    ASSERT_EQ(one["unit"].size(), 1u);
-    EXPECT_EQ(one["unit"][0]["room"], "Kitchen");
-    EXPECT_THAT(run("size house --room Kichen").errors, HasSubstr("did you mean 'Kitchen'?"));
-    EXPECT_THAT(run("library windlass").errors, HasSubstr("Windlass 3"));
-    EXPECT_THAT(run("library glas wol").errors + run("library wol").errors, HasSubstr("Nothing in the library"));
-    EXPECT_THAT(run("loads house --hours Kichen").errors, HasSubstr("did you mean 'Kitchen'?"));
-    EXPECT_EQ(run_json("loads house --hours --json")["load_hour"].size(), 24u);
-}
-
-TEST_F(CommandLine, LaysFilesOfChangesOverAProject)
-{
-    write_project("house");
-    write("colder.toml",
-          "format = 1\n[site]\nwinter_dry_bulb = -10\n[[room]]\nname = \"Kitchen\"\nheating_setpoint = 24\n");
-    const json before = run_json("loads house --json"), after = run_json("loads house --with colder.toml --json");
-    EXPECT_GT(after["room_load"][0]["heating"], before["room_load"][0]["heating"]);
-    EXPECT_EQ(after["room_load"][1]["heating_room"], 24.0);
-    EXPECT_THAT(after["room_load"][1]["heating_set_by"].get<std::string>(), HasSubstr("colder.toml:6"));
-    EXPECT_EQ(run_json("loads house --with colder.toml --set room/Kitchen/heating_setpoint=22 --json")["room_load"][1]
-                                                                                                      ["heating_room"],
-              22.0);
-    write("wrong.toml", "format = 1\n[[room]]\nname = \"Kitchen\"\nheating_setpoint = \"24 kW\"\nwindow = 3\n");
-    const Ran wrong = run("loads house --with wrong.toml");
-    EXPECT_EQ(wrong.code, 2);
-    EXPECT_THAT(wrong.errors, testing::AllOf(HasSubstr("wrong.toml:4"), HasSubstr("24 kW"), HasSubstr("wrong.toml:5")));
-    EXPECT_THAT(run("loads house --with nowhere.toml").errors, HasSubstr("nowhere.toml"));
-}
-
 TEST_F(CommandLine, TakesARoomApart)
 {
     write_project("demo");
@@ -333,21 +293,6 @@ TEST_F(CommandLine, MakesWarningsCountWhenStrict)
     EXPECT_THAT(run("check house").errors, HasSubstr("warning V402"));
 }
 
-TEST_F(CommandLine, DrawsThePlanInThreeKinds)
-{
-    write_project("house");
-    for (const auto& [kind, begins] : {std::pair{"svg", "<?xml"}, {"png", "\x89PNG"}, {"pdf", "%PDF"}}) {
-        EXPECT_EQ(run(fmt::format("draw plan house --as {}", kind)).code, 0);
-        EXPECT_TRUE(text_of(folder / "house/results" / fmt::format("plan.{}", kind)).starts_with(begins));
-    }
-    EXPECT_EQ(run("draw plan house -o somewhere/mine.svg").code, 0);
-    EXPECT_TRUE(fs::exists(folder / "somewhere/mine.svg"));
-    write("taken.svg", "someone's");
-    EXPECT_EQ(run("draw plan house -o taken.svg").code, 3);
-    EXPECT_EQ(text_of(folder / "taken.svg"), "someone's");
-    EXPECT_EQ(run("draw plan house -o taken.svg --force").code, 0);
-}
-
 TEST_F(CommandLine, DrawsTheBuildingInSpaceAsOnePage)
 {
     write_project("house");
@@ -440,20 +385,6 @@ TEST_F(CommandLine, SaysWhenItCannotWrite)
 {
     write_project("house");
     EXPECT_EQ(run("draw plan house -o /proc/nowhere/plan.svg").code, 3);
-}
-
-TEST_F(CommandLine, ExamplesPrintWhatStandsBesideThem)
-{
-    write_project("house");
-    int examples = 0;
-    for (const auto& file : fs::directory_iterator{fs::path{VENTURE_SOURCE_DIR} / "examples"}) {
-        if (file.path().extension() != ".expected") continue;
-        ++examples;
-        const Ran r = run("house", fmt::format("{}/{}", EXAMPLES, file.path().stem().string()));
-        EXPECT_EQ(r.code, 0) << file;
-        EXPECT_EQ(r.out, text_of(file));
-    }
-    EXPECT_GE(examples, 12);
 }
 
 } // namespace

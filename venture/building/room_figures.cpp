@@ -87,7 +87,7 @@ const figure::TableOf<RoomRow>& room_columns()
              [](const R& r) -> Cell { return r.sums.ground_m2; }},
             {{"mean_u", "\nmean U", "heat_transfer", "of all that faces outdoors, with thermal bridges", 2, Sum::none,
               Show::always, dash},
-             [](const R& r) -> Cell { return r.sums.mean_u_W_per_m2K(); }},
+             [](const R& r) -> Cell { return where(r.sums.outdoors_m2 > 0.0, r.sums.mean_u_W_per_m2K()); }},
             {{"heating_setpoint", "Set-points\nheat", "temperature", "held while heating", 2},
              [](const R& r) -> Cell { return setpoint(r.room->use.heating_setpoint_C); }},
             {{"cooling_setpoint", "Set-points\ncool", "temperature", "held while cooling", 2},
