@@ -19,10 +19,8 @@ ExitCode run(const CommonOptions& o, const PictureOptions& draw)
     Job job = open_for_climate(o);
     if (lacks_weather(job, "draw climate")) return ExitCode::bad_input;
     if (job.failed()) return finish(job, o);
-    const std::string name = fmt::format("results/climate.{}", draw::extension(draw.picture()));
     const std::string bytes = climate_picture(job, draw.picture());
-    print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, name, bytes, draw.force).string()));
-    return finish(job, o);
+    return deliver_picture(job, o, draw, "climate", bytes);
 }
 
 std::function<ExitCode()> declare(Parser& parser)

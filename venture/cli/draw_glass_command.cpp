@@ -20,11 +20,9 @@ ExitCode run(const CommonOptions& o, const std::string& name, const PictureOptio
     if (job.failed()) return finish(job, o);
     const auto piece = piece_called(job, name, FabricPiece::Kind::glazing);
     if (!piece) return ExitCode::bad_input;
-    const std::string file = fmt::format("results/glass.{}", draw::extension(draw.picture()));
     const std::string bytes =
         draw::draw_glass(job.building()->glazings[piece->index], {.picture = draw.picture(), .units = job.units()});
-    print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, file, bytes, draw.force).string()));
-    return finish(job, o);
+    return deliver_picture(job, o, draw, "glass", bytes);
 }
 
 std::function<ExitCode()> declare(Parser& parser)

@@ -54,9 +54,7 @@ ExitCode run(const CommonOptions& o, const std::string& room, const YearOptions&
         (s.unit == "W" ? drawing.loads_W : drawing.temperatures_C).push_back({s.kind, s.values});
     }
     const std::string bytes = draw_hours(drawing, {.picture = draw.picture(), .units = job.units()});
-    const std::string name = fmt::format("results/hours.{}", draw::extension(draw.picture()));
-    print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, name, bytes, draw.force).string()));
-    return finish(job, o, result.unsettled_steps == 0);
+    return deliver_picture(job, o, draw, "hours", bytes, result.unsettled_steps == 0);
 }
 
 std::function<ExitCode()> declare(Parser& parser)

@@ -195,9 +195,7 @@ ExitCode run(const CommonOptions& o, const PlanDrawOptions& plan, const PictureO
         options.older = {&*older->building(), &older->design().loads};
     }
     const std::string bytes = draw::draw_plan(*job.building(), job.design().loads, options);
-    const std::string name = fmt::format("results/plan.{}", draw::extension(draw.picture()));
-    print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, name, bytes, draw.force).string()));
-    return finish(job, o);
+    return deliver_picture(job, o, draw, "plan", bytes);
 }
 
 std::function<ExitCode()> declare(Parser& parser)

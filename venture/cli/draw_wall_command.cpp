@@ -20,12 +20,10 @@ ExitCode run(const CommonOptions& o, const std::string& name, const PictureOptio
     if (job.failed()) return finish(job, o);
     const auto piece = piece_called(job, name, FabricPiece::Kind::build_up);
     if (!piece) return ExitCode::bad_input;
-    const std::string file = fmt::format("results/wall.{}", draw::extension(draw.picture()));
     const std::string bytes = draw::draw_wall(job.building()->build_ups[piece->index].layers,
                                               conditions_in(*job.building(), piece->index, true),
                                               {.picture = draw.picture(), .units = job.units()});
-    print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, file, bytes, draw.force).string()));
-    return finish(job, o);
+    return deliver_picture(job, o, draw, "wall", bytes);
 }
 
 std::function<ExitCode()> declare(Parser& parser)

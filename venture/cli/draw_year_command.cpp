@@ -64,10 +64,8 @@ ExitCode run(const CommonOptions& o, const std::string& name, const PictureOptio
         print_error("the project has no calendar and no profile; see `venture explain calendar`\n");
         return ExitCode::bad_input;
     }
-    const std::string file = fmt::format("results/year.{}", draw::extension(draw.picture()));
     const std::string bytes = draw::draw_calendars(what, {.picture = draw.picture()});
-    print(fmt::format("wrote {}\n", write_result(job.folder(), draw.output, file, bytes, draw.force).string()));
-    return finish(job, o);
+    return deliver_picture(job, o, draw, "year", bytes);
 }
 
 std::function<ExitCode()> declare(Parser& parser)

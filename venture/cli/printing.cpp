@@ -247,6 +247,14 @@ std::filesystem::path write_result(const std::filesystem::path& project, const s
     return asked;
 }
 
+ExitCode deliver_picture(const Job& job, const CommonOptions& o, const PictureOptions& picture, const std::string& name,
+                         const std::string& bytes, bool met)
+{
+    const std::string file = fmt::format("results/{}.{}", name, draw::extension(picture.picture()));
+    print(fmt::format("wrote {}\n", write_result(job.folder(), picture.output, file, bytes, picture.force).string()));
+    return finish(job, o, met);
+}
+
 std::string next_commands(const std::vector<std::pair<std::string, std::string>>& commands)
 {
     std::size_t widest = 0;

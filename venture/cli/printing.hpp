@@ -58,6 +58,10 @@ void print_json(nlohmann::json document, const Job& job);
 [[nodiscard]] std::filesystem::path write_result(const std::filesystem::path& project,
                                                  const std::filesystem::path& asked, const std::string& name,
                                                  const std::string& bytes, bool force);
+/// Ends a command that draws: writes the picture, tells where it went, and finishes.
+/// @param name  of the file in the results of the project's folder, without its ending, where none was asked for
+[[nodiscard]] ExitCode deliver_picture(const Job& job, const CommonOptions& options, const PictureOptions& picture,
+                                       const std::string& name, const std::string& bytes, bool met = true);
 /// "Try next:" and commands in a column, each with what it is good for.
 [[nodiscard]] std::string next_commands(const std::vector<std::pair<std::string, std::string>>& commands);
 /// Ends a command: what was said, and the exit code that follows from it.

@@ -1,0 +1,16 @@
+# Builds every example of this folder as a program that links the libraries whose headers it includes; here, and in a project
+# outside that finds an installed Venture.
+function(venture_examples out)
+    file(GLOB sources CONFIGURE_DEPENDS ${CMAKE_CURRENT_FUNCTION_LIST_DIR}/*.cpp)
+    set(names)
+    foreach(source ${sources})
+        get_filename_component(name ${source} NAME_WE)
+        file(STRINGS ${source} libraries REGEX "^#include <venture/")
+        list(TRANSFORM libraries REPLACE "^#include <venture/([a-z]+)/.*$" "Venture::\\1")
+        list(REMOVE_DUPLICATES libraries)
+        add_executable(${name} ${source})
+        target_link_libraries(${name} PRIVATE ${libraries})
+        list(APPEND names ${name})
+    endforeach()
+    set(${out} ${names} PARENT_SCOPE)
+endfunction()
