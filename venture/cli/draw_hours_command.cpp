@@ -10,6 +10,7 @@
 #include <venture/cli/part_of_year.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/cli/progress.hpp>
+#include <venture/cli/room_argument.hpp>
 #include <venture/climate/date.hpp>
 #include <venture/draw/hours_drawing.hpp>
 #include <venture/quantity/names.hpp>
@@ -18,7 +19,7 @@ namespace venture::cli::of_draw_hours {
 
 namespace {
 
-ExitCode run(const CommonOptions& o, const std::string& room, const YearOptions& y, const PictureOptions& draw)
+ExitCode run(const CommonOptions& o, const std::string& typed, const YearOptions& y, const PictureOptions& draw)
 {
     constexpr int week = 7;
     Job job = open(o);
@@ -26,12 +27,8 @@ ExitCode run(const CommonOptions& o, const std::string& room, const YearOptions&
     if (job.failed()) return finish(job, o);
     if (!has_building_and_weather(job)) return ExitCode::bad_input;
     const building::Building& b = *job.building();
-    if (!b.find_room(room)) {
-        std::vector<std::string> names;
-        for (const auto& r : b.rooms) names.push_back(r.name);
-        print_error(fmt::format("no room is called '{}'; there are: {}\n", room, quantity::listed(names, 40)));
-        return ExitCode::bad_input;
-    }
+    const auto room = room_called(job, typed);
+    if (!room) return ExitCode::bad_input;
     YearOptions part = y;
     if (part.days == 0) part.days = week;
     part.series = {"outdoor temperature", "operative temperature", "air temperature", "heating", "cooling"};
@@ -42,13 +39,13 @@ ExitCode run(const CommonOptions& o, const std::string& room, const YearOptions&
     const loads::BuildingYear result = job.project().year(*options);
     progress.reset();
     if (job.failed()) return finish(job, o);
-    draw::HoursDrawing drawing{.title = fmt::format("{}: {}", b.project.name, room), .synthetic = result.synthetic};
+    draw::HoursDrawing drawing{.title = fmt::format("{}: {}", b.project.name, *room), .synthetic = result.synthetic};
     drawing.subtitle =
         fmt::format("{}; weather year '{}'; means over hours of local standard time", b.site.name, result.weather);
     for (int d = 0; d < result.days; ++d)
         drawing.days.push_back(climate::in_words(climate::month_day(result.first_day + d, job.weather()->leap)));
     for (const balance::Series& s : result.series) {
-        if (!s.id.empty() && s.id != room) continue;
+        if (!s.id.empty() && s.id != *room) continue;
         const bool nothing = std::ranges::all_of(s.values, [](double v) { return v == 0.0; });
         if (s.unit == "W" && nothing) continue;
         (s.unit == "W" ? drawing.loads_W : drawing.temperatures_C).push_back({s.kind, s.values});

@@ -11,6 +11,7 @@
 #include <venture/cli/deliver.hpp>
 #include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
+#include <venture/cli/room_argument.hpp>
 #include <venture/exchange/loads_table.hpp>
 #include <venture/loads/design_hours.hpp>
 #include <venture/quantity/names.hpp>
@@ -31,24 +32,14 @@ struct Options {
     bool csv = false;
 };
 
-/// Tells that no room is called so, and which comes near.
-ExitCode no_such_room(const Job& job, const std::string& room)
-{
-    std::vector<std::string> names;
-    for (const auto& r : job.design().loads.rooms) names.push_back(r.room);
-    const quantity::Problem unknown = quantity::unknown_name("room", room, {}, names);
-    print_error(fmt::format("{}; {}\n", unknown.message, unknown.hint));
-    return ExitCode::bad_input;
-}
-
 /// One room taken apart.
-ExitCode loads_of_room(const Job& job, const CommonOptions& o, const std::string& room)
+ExitCode loads_of_room(const Job& job, const CommonOptions& o, const std::string& typed)
 {
-    const auto& all = job.design().loads.rooms;
-    const auto found = std::ranges::find(all, room, &loads::RoomLoad::room);
-    if (found == all.end()) return no_such_room(job, room);
+    const auto room = room_called(job, typed);
+    if (!room) return ExitCode::bad_input;
+    const auto found = std::ranges::find(job.design().loads.rooms, *room, &loads::RoomLoad::room);
     report::RoomCauses causes;
-    if (const auto index = job.building()->find_room(room)) {
+    if (const auto index = job.building()->find_room(*room)) {
         const loads::DesignOptions options{.step_s = 60.0 * o.step_min};
         causes = {causes_of_heating(*job.building(), *index, *found, options),
                   causes_of_cooling(*job.building(), *index, *found, options)};
@@ -90,15 +81,15 @@ ExitCode hours(const CommonOptions& o, const Options& asked)
     if (needs_building(job, "loads --hours")) return ExitCode::bad_input;
     if (job.failed()) return deliver({}, job, o);
     const building::Building& b = *job.building();
-    const auto index = b.find_room(asked.hours_of);
-    if (!asked.hours_of.empty() && !index) return no_such_room(job, asked.hours_of);
-    const auto day = design_day_called(b, asked.day.empty() ? worst_day(job, asked.hours_of) : asked.day);
+    const auto room = asked.hours_of.empty() ? std::string{} : room_called(job, asked.hours_of);
+    if (!room) return ExitCode::bad_input;
+    const auto day = design_day_called(b, asked.day.empty() ? worst_day(job, *room) : asked.day);
     if (!day) return ExitCode::bad_input;
     std::vector<loads::LoadHour> rows = loads::design_hours(b, *day, {.step_s = 60.0 * o.step_min});
-    if (index)
-        std::erase_if(rows, [&](const loads::LoadHour& h) { return h.of != asked.hours_of; });
-    else
+    if (room->empty())
         rows = loads::hours_together(rows);
+    else
+        std::erase_if(rows, [&](const loads::LoadHour& h) { return h.of != *room; });
     figure::Document out{fmt::format("{}: {} on the design day of {}", b.project.name, rows.front().of, day->name)};
     out.add("Hour means, in local standard time; flows into the air and the supply balance.\n");
     figure::Table table = figure::table_of(loads::load_hour_columns(), rows);
@@ -107,7 +98,7 @@ ExitCode hours(const CommonOptions& o, const Options& asked)
     return deliver(std::move(out), job, o);
 }
 
-ExitCode loads_model(const CommonOptions& o, const std::string& day, const std::string& room)
+ExitCode loads_model(const CommonOptions& o, const std::string& day, const std::string& typed)
 {
     Job job = open(o);
     if (needs_building(job, "loads --model")) return ExitCode::bad_input;
@@ -116,14 +107,11 @@ ExitCode loads_model(const CommonOptions& o, const std::string& day, const std::
     const auto found = design_day_called(b, day);
     if (!found) return ExitCode::bad_input;
     const loads::Compiled compiled = loads::compile(b, *found, {.step_s = 60.0 * o.step_min});
-    if (!room.empty()) {
-        const auto index = b.find_room(room);
-        if (!index) {
-            print_error(fmt::format("no room is called '{}'\n", room));
-            return ExitCode::bad_input;
-        }
-        const auto numbers = report::numbers_of_room(b, compiled, *index);
-        o.json ? print_json({{"room", room}, {"numbers", report::numbers_json(numbers)}}, job)
+    if (!typed.empty()) {
+        const auto room = room_called(job, typed);
+        if (!room) return ExitCode::bad_input;
+        const auto numbers = report::numbers_of_room(b, compiled, *b.find_room(*room));
+        o.json ? print_json({{"room", *room}, {"numbers", report::numbers_json(numbers)}}, job)
                : print(report::numbers_text(numbers), o);
     } else if (o.json) {
         print_json(report::model_json(b, compiled), job);

@@ -9,6 +9,7 @@
 #include <venture/cli/deliver.hpp>
 #include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
+#include <venture/cli/room_argument.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/unknown_name.hpp>
 #include <venture/report/loads_report.hpp>
@@ -48,14 +49,9 @@ ExitCode run(const CommonOptions& o, const std::string& room)
         document.blocks.insert(document.blocks.begin(), figure::Sentences{assumptions_text(job)});
     }
     if (!room.empty()) {
-        std::vector<std::string> names;
-        for (const loads::RoomLoad& load : sizing.loads.rooms) names.push_back(load.room);
-        if (std::ranges::find(names, room) == names.end()) {
-            const quantity::Problem unknown = quantity::unknown_name("room", room, {}, names);
-            print_error(fmt::format("{}; {}\n", unknown.message, unknown.hint));
-            return ExitCode::bad_input;
-        }
-        keep_room(document, room);
+        const auto known = room_called(job, room);
+        if (!known) return ExitCode::bad_input;
+        keep_room(document, *known);
     }
     const auto open = job.findings().open;
     const bool all_served = std::ranges::none_of(open, [](const quantity::Problem& p) {

@@ -66,7 +66,7 @@ const RecordSpec& BuildupInput::spec()
                           "for each m2, all the way through the layer of most resistance (ISO 6946, annex F)"),
                    0.0, "none"),
          &T::fasteners},
-        {otherwise(number("fastener_diameter", Kind::length, 0.0005, 0.1, "of their shaft"), 0.005, own),
+        {otherwise(thickness_of("fastener_diameter", 0.0005, 0.1, "of their shaft"), 0.005, own),
          &T::fastener_diameter},
         {otherwise(number("fastener_conductivity", Kind::conductivity, 0.05, 400, "carbon steel 50, stainless 17 W/mK"),
                    50.0, "carbon steel, our assumption"),

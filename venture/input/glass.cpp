@@ -11,7 +11,7 @@ const RecordSpec& PaneInput::spec()
     using T = PaneInput;
     static const RecordSpec all = RecordSpec::of<T>({
         name_key<T>("what glazings call it"),
-        {must(number("thickness", Kind::length, 0.0005, 0.1, "of the pane")), &T::thickness},
+        {must(thickness_of("thickness", 0.0005, 0.1, "of the pane")), &T::thickness},
         {must(share("solar_transmittance", "of sunlight that strikes it at right angles")), &T::solar_transmittance},
         {must(share("solar_reflectance_outside", "of sunlight from outside")), &T::solar_reflectance_outside},
         {must(share("solar_reflectance_inside", "of sunlight from inside")), &T::solar_reflectance_inside},

@@ -47,6 +47,25 @@ inline KeySpec number(std::string_view name, Kind kind, double lowest, double hi
     return {.name = name, .text = text, .kind = kind, .allowed = {lowest, highest}};
 }
 
+/// A number that has units of its own among those of its kind.
+inline KeySpec printed_as(std::string_view printed, KeySpec spec)
+{
+    spec.printed_as = printed;
+    return spec;
+}
+
+/// Of layers, panes and walls.
+inline KeySpec thickness_of(std::string_view name, double lowest, double highest, std::string_view text)
+{
+    return printed_as("thickness", number(name, Kind::length, lowest, highest, text));
+}
+
+/// Of the wind.
+inline KeySpec wind_speed(std::string_view name, double highest, std::string_view text)
+{
+    return printed_as("wind", number(name, Kind::velocity, 0, highest, text));
+}
+
 /// A number from 0 to 1.
 inline KeySpec share(std::string_view name, std::string_view text) { return number(name, Kind::fraction, 0, 1, text); }
 

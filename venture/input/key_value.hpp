@@ -26,25 +26,28 @@ namespace venture::input {
 }
 
 /// What to do about a number outside its bounds: the unit in which it would be inside, if there is one.
-[[nodiscard]] inline std::string unit_that_fits(double si, const quantity::KeySpec& spec)
+/// @param typed  the number itself, whatever its unit
+[[nodiscard]] inline std::string unit_that_fits(double typed, const quantity::KeySpec& spec)
 {
     std::vector<std::string> units = quantity::unit_symbols(spec.kind);
     if (spec.kind == quantity::Kind::length)
         std::ranges::stable_partition(units, [](const auto& u) { return u == "mm"; });
     for (const std::string& unit : units) {
-        const auto meant = quantity::to_si(si, unit, spec.kind);
+        const auto meant = quantity::to_si(typed, unit, spec.kind);
         const double* value = std::get_if<double>(&meant);
         if (value != nullptr && *value >= spec.allowed.lowest && *value <= spec.allowed.highest)
-            return fmt::format("is the unit right? \"{:g} {}\" would be", si, unit);
+            return fmt::format("is the unit right? \"{:g} {}\" would be", typed, unit);
     }
     return std::string{spec.outside.empty() ? "is the unit right?" : spec.outside};
 }
 
 /// Whether a number lies in the key's bounds; if not, why.
 /// @param units  that the bounds are printed in
+/// @param typed  the number as it was typed, whatever its unit; that in SI unless said
 [[nodiscard]] inline std::optional<quantity::Problem> bounds_problem(double si, const quantity::KeySpec& spec,
                                                                      quantity::OriginId where,
-                                                                     const quantity::PreferredUnits& units = {})
+                                                                     const quantity::PreferredUnits& units = {},
+                                                                     std::optional<double> typed = {})
 {
     const bool inside = si >= spec.allowed.lowest && si <= spec.allowed.highest;
     if (inside && spec.whole && si != std::floor(si))
@@ -54,7 +57,15 @@ namespace venture::input {
     return key_problem(
         quantity::codes::bounds, where, spec,
         fmt::format("{} is outside {} to {}", print(si), print(spec.allowed.lowest), print(spec.allowed.highest)),
-        unit_that_fits(si, spec));
+        unit_that_fits(typed.value_or(si), spec));
+}
+
+/// A number that is typed without a unit, with one; whatever else as it is.
+[[nodiscard]] inline std::string with_unit(std::string text, std::string_view unit)
+{
+    const auto leading = quantity::leading_number(text);
+    if (leading && leading->rest.empty() && !unit.empty()) text += fmt::format(" {}", unit);
+    return text;
 }
 
 /// Reads a number with its unit into `out`.
@@ -66,7 +77,10 @@ namespace venture::input {
     if (const auto* wrong = std::get_if<quantity::QuantityProblem>(&parsed))
         return key_problem(quantity::codes::quantity, where, spec,
                            fmt::format("{} found, expected {}", wrong->found, wrong->expected), wrong->hint);
-    if (auto problem = bounds_problem(std::get<double>(parsed), spec, where, units)) return problem;
+    const auto typed = quantity::leading_number(text);
+    if (auto problem = bounds_problem(std::get<double>(parsed), spec, where, units,
+                                      typed ? std::optional{typed->value} : std::nullopt))
+        return problem;
     out = std::get<double>(parsed);
     return std::nullopt;
 }

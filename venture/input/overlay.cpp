@@ -89,6 +89,10 @@ private:
     void into(const Records& records, const std::string& rest)
     {
         if (!records.table().is_list()) return key_of(records[0], rest);
+        if (const auto [name, inside] = cut(rest); name == "*" && records.size() > 0) {
+            for (std::size_t i = 0; i < records.size() && !problem_; ++i) key_of(records[i], inside);
+            return;
+        }
         std::optional<std::size_t> best;
         std::vector<std::string> labels;
         for (std::size_t i = 0; i < records.size(); ++i) {
@@ -105,6 +109,12 @@ private:
     {
         const auto [typed, rest] = cut(path);
         const Key* key = record.spec().find_key(typed);
+        if (&record.spec() == &UnitsInput::spec() && typed == "typed") {
+            problem_ = Problem{quantity::Severity::error, codes::overlay, origin_,
+                               "what bare numbers are read in holds for the file that states it alone",
+                               "write the unit behind the number: --set \"room/Hall/height=10 ft\""};
+            return;
+        }
         if (key != nullptr && rest.empty()) // nothing stands inside a value
             return record.visit(*key, [&](auto& given) { assign(given, key->spec); });
         if (const Nested* nested = record.spec().find_nested(typed)) return into(record.records(*nested), rest);
@@ -147,7 +157,14 @@ private:
 
 std::optional<Problem> apply_overlay(Input& input, std::string_view path, std::string_view text)
 {
-    return Overlay{input, path, text}.run();
+    if (path.find('*') == std::string_view::npos) return Overlay{input, path, text}.run();
+    Input changed = input; // of several records, none is changed where one cannot be
+    auto problem = Overlay{changed, path, text}.run();
+    if (problem)
+        problem->where = input.origins.add(changed.origins.at(problem->where));
+    else
+        input = std::move(changed);
+    return problem;
 }
 
 } // namespace venture::input

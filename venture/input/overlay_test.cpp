@@ -56,6 +56,36 @@ TEST(Overlay, RemembersWhereTheValueCameFrom)
     EXPECT_EQ(in.origins.describe(in.rooms[0].height.origin), "--set room/Room/height=4 m");
 }
 
+TEST(Overlay, SetsAKeyOfEveryRecordByAStar)
+{
+    Input in = one_room();
+    in.rooms.push_back(in.rooms[0]);
+    in.rooms[1].name = "Attic/east";
+    EXPECT_FALSE(apply_overlay(in, "room/*/height", "9 ft"));
+    for (const RoomInput& room : in.rooms) EXPECT_NEAR(*room.height, 2.7432, 1e-12);
+    EXPECT_EQ(in.origins.describe(in.rooms[1].height.origin), "--set room/*/height=9 ft");
+}
+
+TEST(Overlay, ChangesNoRecordWhereOneCannotBe)
+{
+    Input in = one_room();
+    in.rooms.push_back(in.rooms[0]);
+    in.rooms[0].faces.resize(1);
+    in.rooms[0].faces[0].on = "south";
+    const auto problem = apply_overlay(in, "room/*/face/south/sun", "none");
+    ASSERT_TRUE(problem);
+    EXPECT_FALSE(in.rooms[0].faces[0].sun);
+    EXPECT_EQ(in.origins.describe(problem->where), "--set room/*/face/south/sun=none");
+}
+
+TEST(Overlay, LeavesWhatAFileSaysOfItsOwnNumbers)
+{
+    Input in = one_room();
+    const auto problem = apply_overlay(in, "units/typed", "inch-pound");
+    ASSERT_TRUE(problem);
+    EXPECT_FALSE(in.units.typed);
+}
+
 TEST(Overlay, SetsTextsAndLists)
 {
     Input in = one_room();

@@ -45,7 +45,11 @@ const RecordSpec& UnitsInput::spec()
         std::vector<Key> out = {
             {document(otherwise_word(word("preset", "units of all that is not named below", quantity::unit_presets()),
                                      quantity::unit_presets().front(), "SI unless typed")),
-             &T::preset}};
+             &T::preset},
+            document_key(
+                "typed", &T::typed,
+                "what bare numbers of this file, and of tables without units that it names, are read in: a set "
+                "of units, single ones, or both (\"inch-pound\", \"length=mm\")")};
         using Member = Given<std::string> T::*;
         const Member members[] = {&T::length,
                                   &T::thickness,

@@ -71,7 +71,7 @@ struct ProjectInput {
 
 /// Units that outputs are printed in, one for each quantity::printed_quantities().
 struct UnitsInput {
-    Given<std::string> preset, note;
+    Given<std::string> preset, typed, note;
     Given<std::string> length, thickness, area, volume, velocity, temperature, temperature_difference, power,
         total_power, power_per_area, heat_transfer, heat_loss, resistance, conductivity, density, specific_heat,
         areal_mass, areal_capacity, air_flow, standard_air_flow, air_flow_per_area, water_flow, mass, moisture_flow,

@@ -93,17 +93,19 @@ const RecordSpec& RoomInput::spec()
                 note_key<T>(),
             },
             {Nested{"opening", &T::openings}.with_own_file().in_one_part(),
-             {"face", &T::faces},
+             Nested{"face", &T::faces}.with_own_file(),
              Nested{"transfer_air", &T::transfer_air}.with_own_file().in_one_part(),
              Nested{"gain", &T::gains}.with_own_file()})
             .with_part(&T::use);
     return all;
 }
 
-const KeySpec& whose_room()
+const KeySpec& whose_room(const RecordSpec& lines)
 {
-    static const KeySpec spec = must(naming("room", {"room"}, "the room that it belongs to"));
-    return spec;
+    constexpr std::string_view meaning = "the room that it belongs to";
+    static const KeySpec usual = must(naming("room", {"room"}, meaning)),
+                         beside_another = must(naming("of room", {"room"}, meaning));
+    return lines.find_key("room") != nullptr ? beside_another : usual;
 }
 
 } // namespace venture::input

@@ -63,7 +63,8 @@ struct RoomInput {
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 
-/// The column that says whose a line is, in a file of what rooms have.
-[[nodiscard]] const quantity::KeySpec& whose_room();
+/// The column that says whose a line is, in a file of what rooms have: "room", or "of room" where the lines have a room of
+/// their own. @param lines  what a line is
+[[nodiscard]] const quantity::KeySpec& whose_room(const quantity::RecordSpec& lines);
 
 } // namespace venture::input

@@ -41,7 +41,7 @@ const RecordSpec& MonthInput::spec()
          &T::peak_dew_point},
         {number("dry_bulb_at_peak_dew_point", Kind::temperature, -40, 60, "coincident with the highest dew point"),
          &T::dry_bulb_at_peak_dew_point},
-        {number("wind", Kind::velocity, 0, 60, "mean wind with the highest dry bulb"), &T::wind},
+        {wind_speed("wind", 60, "mean wind with the highest dry bulb"), &T::wind},
         note_key<T>(),
     });
     return all;
@@ -89,7 +89,7 @@ const RecordSpec& SiteInput::spec()
             {number("winter_dew_point", Kind::temperature, -70, 25,
                     "dew point that humidifying is designed for; 80 % relative humidity where it is not given"),
              &T::winter_dew_point},
-            {number("winter_wind", Kind::velocity, 0, 60, "mean wind with the winter dry bulb"), &T::winter_wind},
+            {wind_speed("winter_wind", 60, "mean wind with the winter dry bulb"), &T::winter_wind},
             {must_or_derive(number("winter_ground", Kind::temperature, -20, 30,
                                    "temperature under ground floors in winter design")),
              &T::winter_ground},

@@ -113,7 +113,7 @@ const RecordSpec& MonthlyMeanInput::spec()
          &T::daily_range},
         {must(number("relative_humidity", Kind::fraction, 0.05, 0.97, "mean of the month")), &T::relative_humidity},
         {must(number("sun", Kind::irradiation, 0, 4e7, "global on the horizontal, mean day")), &T::sun},
-        {must(number("wind", Kind::velocity, 0, 30, "mean of the month")), &T::wind},
+        {must(wind_speed("wind", 30, "mean of the month")), &T::wind},
         note_key<T>(),
     });
     return all;

@@ -75,10 +75,10 @@ std::string severity_word(quantity::Severity severity, Colour colour)
 std::string place_in_words(OriginId where, const OriginPool& origins)
 {
     const Origin direct = origins.at(where);
-    const OriginId place = origins.place_id_behind(where);
-    if (origins.at(place).kind != OriginKind::file || place == where) return origins.describe(where);
-    return direct.kind == OriginKind::inherited ? fmt::format("{} ({})", origins.describe(place), direct.text)
-                                                : origins.describe(place);
+    const Origin place = origins.place_behind(where);
+    if (place.kind != OriginKind::file) return origins.describe(where);
+    return direct.kind == OriginKind::inherited ? fmt::format("{} ({})", place_in_file(place), direct.text)
+                                                : place_in_file(place);
 }
 
 std::string other_places(const ProblemGroup& group, const OriginPool& origins)
@@ -181,6 +181,9 @@ std::string in_words(const ProblemGroup& group, const OriginPool& origins, const
         if (const std::string line = line_of(source->text, place.line); !line.empty())
             out += with_caret(line, place.column, how.width);
     if (!problem.hint.empty()) out += on_page("    ", printable(problem.hint), how.width);
+    if (!place.unit.empty())
+        out += on_page("    ", fmt::format("read in {}: the number has no unit, and [units] typed says so", place.unit),
+                       how.width);
     if (group.problems.size() > 1) out += on_page("    ", printable(other_places(group, origins)), how.width);
     return out;
 }

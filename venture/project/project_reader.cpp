@@ -127,13 +127,14 @@ void ProjectReader::read_toml(std::string text, const std::string& file, FileRol
     if (role == FileRole::project) units_ = units_of(document.root);
     TableReader reader{file, out_.input.origins, out_.problems};
     reader.speak_in(units_);
+    reader.read_in(typed_[file] = typed_units_of(document.root, reader));
     check_format(document.root, reader, file, role == FileRole::project);
     std::vector<std::string> allowed = {"format", "note", "include"};
     for (const quantity::Nested& table : input::Input::spec().nested()) {
         allowed.emplace_back(table.name);
         const toml::node* node = document.root.get(table.name);
         if (node == nullptr) continue;
-        if (!table.is_list()) {
+        if (!table.is_list() && !is_of_this_file(table, *node)) {
             const auto [first, is_new] = single_tables_.try_emplace(std::string{table.name}, reader.origin_of(*node));
             if (!is_new) {
                 problem(codes::twice, reader.origin_of(*node), fmt::format("[{}] stands in two files", table.name),
@@ -146,6 +147,31 @@ void ProjectReader::read_toml(std::string text, const std::string& file, FileRol
     reader.check_keys(document.root, "the project", allowed);
     read_includes(document.root, reader);
     being_read_.pop_back();
+}
+
+quantity::TypedUnits ProjectReader::typed_units_of(const toml::table& root, TableReader& reader)
+{
+    const toml::node* typed = root["units"]["typed"].node();
+    const auto words = typed != nullptr ? typed->value_exact<std::string>() : std::nullopt;
+    if (!words) return {};
+    auto read = quantity::TypedUnits::parse(*words);
+    if (const auto* wrong = std::get_if<std::string>(&read)) {
+        problem(codes::choice, reader.origin_of(*typed), fmt::format("typed: {}", *wrong));
+        return {};
+    }
+    problem(
+        codes::typed_units, reader.origin_of(*typed),
+        fmt::format("bare numbers of this file, and of tables without units that it names, are read as '{}'", *words),
+        "those with a unit, libraries, products and --set are read as ever")
+        .severity = Severity::note;
+    return std::get<quantity::TypedUnits>(std::move(read));
+}
+
+bool ProjectReader::is_of_this_file(const quantity::Nested& table, const toml::node& node)
+{
+    const toml::table* keys = node.as_table();
+    return table.name == "units" && keys != nullptr &&
+           std::ranges::all_of(*keys, [](const auto& one) { return one.first == "typed" || one.first == "note"; });
 }
 
 void ProjectReader::read_includes(const toml::table& root, TableReader& reader)
@@ -213,11 +239,12 @@ void ProjectReader::read_rooms_own(const input::TableFileInput& t, const std::st
         }
         return records.append();
     };
-    read_lines(t, bytes, of_rooms.spec(), &input::whose_room(), record_of);
+    read_lines(t, bytes, of_rooms.spec(), &input::whose_room(of_rooms.spec()), record_of);
     const quantity::ConstRecords lines = quantity::ConstRecord{nobody}.records(of_rooms);
     for (const std::size_t line : unnamed)
         problem(codes::missing, first_place(lines[line]),
-                fmt::format("a line of the table of {}s names no room", of_rooms.name), "fill the column 'room'");
+                fmt::format("a line of the table of {}s names no room", of_rooms.name),
+                fmt::format("fill the column '{}'", input::whose_room(of_rooms.spec()).name));
 }
 
 void ProjectReader::read_lines(const input::TableFileInput& t, const std::string& bytes,
@@ -240,6 +267,7 @@ void ProjectReader::read_lines(const input::TableFileInput& t, const std::string
     }
     RecordTable reader{table, *t.file, out_.input.origins, out_.problems};
     reader.speak_in(units_);
+    reader.read_in(typed_[std::string{out_.input.origins.place_behind(t.file.origin).text}]);
     reader.read(spec, whose, record_of);
 }
 

@@ -34,6 +34,10 @@ private:
     void read_libraries();
     void read_library(const input::LibraryInput& library);
     void check_format(toml::table& root, TableReader& reader, const std::string& file, bool must_state);
+    /// The units that bare numbers of a file are read in.
+    [[nodiscard]] quantity::TypedUnits typed_units_of(const toml::table& root, TableReader& reader);
+    /// Whether a file's [units] say no more than what its bare numbers are, which every file says for itself.
+    [[nodiscard]] static bool is_of_this_file(const quantity::Nested& table, const toml::node& node);
     /// Bytes of a file that a key names, or a problem.
     [[nodiscard]] std::optional<std::string> load(const quantity::Given<std::string>& named, bool may_lie_outside);
     quantity::Problem& problem(std::string_view code, quantity::OriginId where, std::string message,
@@ -47,6 +51,7 @@ private:
     std::vector<std::string> being_read_{};                     ///< the chain of includes that leads here
     std::map<std::string, quantity::OriginId> single_tables_{}; ///< where each table that stands once was given
     quantity::PreferredUnits units_{};                          ///< that the project prints in
+    std::map<std::string, quantity::TypedUnits> typed_{};       ///< by file, where one states them
 };
 
 } // namespace venture::project

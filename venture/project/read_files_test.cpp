@@ -1,11 +1,13 @@
 /// Includes, tables and libraries: projects of several files, read from memory.
 
+#include <algorithm>
 #include <map>
 
 #include <gmock/gmock.h>
 #include <gtest/gtest.h>
 
 #include <venture/project/read_project.hpp>
+#include <venture/project/write_table.hpp>
 
 namespace venture::project {
 namespace {
@@ -199,6 +201,87 @@ TEST(Names, MayHoldBlanksAccentsQuotesAndSigns)
     EXPECT_EQ(*r.file.input.rooms.at(0).name, "Caf\u00e9 'Mo\u00ebt'");
     EXPECT_EQ(*r.file.input.rooms.at(1).name, "=1+1");
     EXPECT_EQ(*r.file.input.rooms.at(2).name, "a/b \"c\"");
+}
+
+/// Lines that have a room of their own say whose they are in another column.
+TEST(Table, OfFacesTellsWhoseTheyAreBesideTheRoomBehind)
+{
+    const Read r{"format = 1\n[[room]]\nname = \"A\"\n[[room]]\nname = \"B\"\n"
+                 "[[table]]\nfile = \"f.csv\"\nholds = \"face\"\n",
+                 {{"f.csv", "of room,on,beyond,room\nA,east,a room,B\nB,west,a room,A\nB,roof,,\n"}}};
+    EXPECT_THAT(r.said, IsEmpty());
+    ASSERT_EQ(r.file.input.rooms.at(1).faces.size(), 2u);
+    EXPECT_EQ(*r.file.input.rooms.at(0).faces.at(0).room, "B");
+    const WrittenTable again = write_table(r.file.input, "face");
+    EXPECT_EQ(again.csv, "of room,on,beyond,room\nA,east,a room,B\nB,west,a room,A\nB,roof,,\n");
+    EXPECT_THAT(again.left, IsEmpty());
+}
+
+/// A table that was written reads as the same, whatever units the project's own numbers are in.
+TEST(Table, ThatWasWrittenStatesTheUnitOfItsCorners)
+{
+    const std::string project = "format = 1\n[units]\ntyped = \"inch-pound\"\n";
+    const Read typed{project + "[[room]]\nname = \"A\"\ncorners = [[0, 0], [10, 0], [10, 20]]\nheight = 9\n", {}};
+    const Read again{project + "[[table]]\nfile = \"r.csv\"\nholds = \"room\"\n",
+                     {{"r.csv", write_table(typed.file.input, "room").csv}}};
+    ASSERT_EQ(again.file.input.rooms.size(), 1u);
+    EXPECT_NEAR((*again.file.input.rooms[0].corners)[2].y_m, 20 * 0.3048, 1e-12);
+    EXPECT_NEAR(*again.file.input.rooms[0].height, 9 * 0.3048, 1e-12);
+}
+
+/// Each file says for itself what its bare numbers are read in; libraries, and tables with units in their headings, are read
+/// as ever.
+TEST(TypedUnits, HoldForTheFileThatStatesThem)
+{
+    const Read r{
+        "format = 1\ninclude = [\"b.toml\", \"c.toml\"]\n[units]\ntyped = \"inch-pound\"\n"
+        "[site]\nwinter_dry_bulb = 14\nwinter_wind = 15\n"
+        "[[room]]\nname = \"A\"\nheight = 10\nsize = [20, \"3 m\"]\ncorners = [[0, 0], [10, 0], [10, \"2 m\"]]\n"
+        "[room.ground]\nwall_thickness = \"8\"\n"
+        "[[library]]\nname = \"l\"\nfile = \"l.toml\"\n"
+        "[[table]]\nfile = \"bare.csv\"\nholds = \"room\"\n[[table]]\nfile = \"with.csv\"\nholds = \"room\"\n",
+        {{"b.toml", "[[room]]\nname = \"B\"\nheight = 3\n"},
+         {"c.toml", "[units]\ntyped = \"length=cm\"\n[[room]]\nname = \"C\"\nheight = 250\n"},
+         {"l.toml", "[[build_up]]\nname = \"wall\"\n[[material]]\nname = \"m\"\nconductivity = 1\n"},
+         {"bare.csv", "name,height,corners,size x,size y\nD,10,0 0|10 0|10 10,10,3 m\n"},
+         {"with.csv", "name,height [m],corners [m]\nE,3,0 0|3 0|3 3\n"}}};
+    const input::Input& in = r.file.input;
+    const auto room = [&](std::string_view name) -> const input::RoomInput& {
+        return *std::ranges::find_if(in.rooms, [&](const auto& one) { return *one.name == name; });
+    };
+    EXPECT_NEAR(*in.site.winter_dry_bulb, -10.0, 1e-9);
+    EXPECT_NEAR(*in.site.winter_wind, 15 * 0.44704, 1e-9);
+    EXPECT_NEAR(*room("A").height, 3.048, 1e-9);
+    EXPECT_NEAR((*room("A").size)[0], 6.096, 1e-9);
+    EXPECT_NEAR((*room("A").size)[1], 3.0, 1e-9);
+    EXPECT_NEAR((*room("A").corners)[2].x_m, 3.048, 1e-9);
+    EXPECT_NEAR((*room("A").corners)[2].y_m, 2.0, 1e-9);
+    EXPECT_NEAR(*room("B").height, 3.0, 1e-9);
+    EXPECT_NEAR(*room("C").height, 2.5, 1e-9);
+    EXPECT_NEAR(*room("D").height, 3.048, 1e-9);
+    EXPECT_NEAR((*room("D").size)[0], 3.048, 1e-9);
+    EXPECT_NEAR((*room("D").size)[1], 3.0, 1e-9);
+    EXPECT_NEAR((*room("D").corners)[1].x_m, 3.048, 1e-9);
+    EXPECT_NEAR(*room("E").height, 3.0, 1e-9);
+    EXPECT_NEAR((*room("E").corners)[1].x_m, 3.0, 1e-9);
+    EXPECT_NEAR(*in.materials.at(0).conductivity, 1.0, 1e-9);
+    EXPECT_EQ(in.origins.describe(room("A").height.origin), "project.toml:10:10, read in ft");
+    EXPECT_EQ(in.origins.describe(room("B").height.origin), "b.toml:3:10");
+    EXPECT_EQ(in.origins.describe(room("D").height.origin), "bare.csv:2:3, read in ft");
+    EXPECT_EQ(in.origins.describe(room("E").height.origin), "with.csv:2:3");
+    EXPECT_THAT(r.said, Contains(HasSubstr("are read as 'inch-pound'")));
+    EXPECT_THAT(r.said, Contains(HasSubstr("are read as 'length=cm'")));
+}
+
+TEST(TypedUnits, StandInTheWordsOfWhatIsWrong)
+{
+    const Read r{"format = 1\n[units]\ntyped = \"inch-pound\"\n[[room]]\nname = \"A\"\nheight = 1000\n", {}};
+    EXPECT_THAT(r.said, Contains(HasSubstr("304.8 m is outside 0.3 m to 100 m")));
+    EXPECT_THAT(r.said, Contains(HasSubstr("project.toml:6:10: error V107")));
+    EXPECT_THAT(r.said, Contains(HasSubstr("is the unit right? \"1000 mm\" would be")));
+    EXPECT_THAT(r.said, Contains(HasSubstr("read in ft: the number has no unit, and [units] typed says so")));
+    const Read wrong{"format = 1\n[units]\ntyped = \"feet\"\n", {}};
+    EXPECT_THAT(wrong.said, Contains(HasSubstr("error V108: typed: 'feet' is no set of units")));
 }
 
 } // namespace

@@ -54,9 +54,22 @@ void RecordTable::read(const quantity::RecordSpec& spec, const KeySpec* whose, c
     }
 }
 
-OriginId RecordTable::place(std::uint32_t line, std::uint32_t column)
+OriginId RecordTable::place(std::uint32_t line, std::uint32_t column, std::string_view unit)
 {
-    return origins_.add({quantity::OriginKind::file, file_, line, column, {}});
+    return origins_.add({quantity::OriginKind::file, file_, line, column, {}, unit});
+}
+
+std::string_view RecordTable::unit_by_file(const std::string& column, const KeySpec& spec) const
+{
+    return columns_.at(column).unit.empty() ? typed_.of(spec).value_or("") : std::string_view{};
+}
+
+OriginId RecordTable::place_of_numbers(const CsvCell& cell, const std::string& column, const KeySpec& spec)
+{
+    const auto leading = quantity::leading_number(with_decimal_point(cell.text, table_.dialect.decimal_mark));
+    const bool points = cell.text.find('|') != std::string::npos; // which have no units of their own
+    return place(cell.line, cell.column,
+                 points || (leading && leading->rest.empty()) ? unit_by_file(column, spec) : std::string_view{});
 }
 
 void RecordTable::find_columns(const std::vector<std::string>& allowed)
@@ -98,12 +111,11 @@ const CsvCell* RecordTable::cell(const CsvRow& row, const std::string& column) c
 
 std::optional<double> RecordTable::number(const CsvCell& cell, const std::string& column, const KeySpec& spec)
 {
-    std::string text = with_decimal_point(cell.text, table_.dialect.decimal_mark);
-    const auto leading = quantity::leading_number(text);
     const std::string& unit = columns_.at(column).unit;
-    if (leading && leading->rest.empty() && !unit.empty()) text += " " + unit;
+    const std::string text = input::with_unit(with_decimal_point(cell.text, table_.dialect.decimal_mark),
+                                              unit.empty() ? unit_by_file(column, spec) : unit);
     double si = 0.0;
-    if (auto problem = input::read_number(text, spec, place(cell.line, cell.column), si, units_)) {
+    if (auto problem = input::read_number(text, spec, place_of_numbers(cell, column, spec), si, units_)) {
         problems_.add(std::move(*problem));
         return std::nullopt;
     }
@@ -116,7 +128,7 @@ void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<double>& ou
     const CsvCell* c = cell(row, column);
     if (c == nullptr) return;
     out.refused = true;
-    if (const auto si = number(*c, column, spec)) out = Given<double>{*si, place(c->line, c->column)};
+    if (const auto si = number(*c, column, spec)) out = Given<double>{*si, place_of_numbers(*c, column, spec)};
 }
 
 void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<std::string>& out)
@@ -152,17 +164,29 @@ void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<quantity::T
 /// "0 0|5 0|5 4.2"
 void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<quantity::PointList>& out)
 {
-    const CsvCell* c = cell(row, std::string{spec.name});
+    const std::string column{spec.name};
+    const CsvCell* c = cell(row, column);
     if (c == nullptr) return;
-    const OriginId where = place(c->line, c->column);
+    const OriginId where = place_of_numbers(*c, column, spec);
     const std::size_t numbers = spec.count == 3 ? 3 : 2;
+    const std::string& stated = columns_.at(column).unit;
+    const std::string_view unit = stated.empty() ? unit_by_file(column, spec) : stated;
     quantity::PointList points;
     std::istringstream all{with_decimal_point(c->text, table_.dialect.decimal_mark)};
     out.refused = true;
     for (std::string text; std::getline(all, text, '|');) {
         std::istringstream words{text};
         std::vector<double> of_point;
-        for (double value = 0.0; words >> value;) of_point.push_back(value);
+        for (double value = 0.0; words >> value;) {
+            const auto si = quantity::to_si(value, unit, spec.kind);
+            if (const auto* wrong = std::get_if<quantity::QuantityProblem>(&si)) {
+                problems_.add(input::key_problem(codes::quantity, where, spec,
+                                                 fmt::format("{} found, expected {}", wrong->found, wrong->expected),
+                                                 wrong->hint));
+                return;
+            }
+            of_point.push_back(std::get<double>(si));
+        }
         if (!words.eof() || of_point.size() != numbers) {
             problems_.add(
                 {Severity::error, codes::wrong_type, where,
@@ -195,7 +219,7 @@ void RecordTable::fill(const CsvRow& row, const KeySpec& spec, Given<quantity::Q
         return;
     }
     const auto vx = number(*at_x, x, spec), vy = number(*at_y, y, spec);
-    if (vx && vy) out = Given<quantity::QuantityList>{{*vx, *vy}, place(at_x->line, at_x->column)};
+    if (vx && vy) out = Given<quantity::QuantityList>{{*vx, *vy}, place_of_numbers(*at_x, x, spec)};
 }
 
 } // namespace venture::project

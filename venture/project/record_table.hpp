@@ -11,6 +11,7 @@
 #include <venture/quantity/preferred_units.hpp>
 #include <venture/quantity/problems.hpp>
 #include <venture/quantity/record.hpp>
+#include <venture/quantity/typed_units.hpp>
 
 namespace venture::project {
 
@@ -30,6 +31,9 @@ public:
     /// The units that bounds are told in; SI unless called.
     void speak_in(quantity::PreferredUnits units) { units_ = std::move(units); }
 
+    /// The units that numbers are read in where neither they nor their columns state one; plain ones unless called.
+    void read_in(quantity::TypedUnits units) { typed_ = std::move(units); }
+
     /// Fills a record for each row: what `record_of` gives for the value of `whose`, a text beside its own keys; for an
     /// empty cell of that column too. @param whose  nothing: there is no such column
     using RecordOf = std::function<quantity::Record(const quantity::Given<std::string>& whose)>;
@@ -45,7 +49,12 @@ private:
     [[nodiscard]] const CsvCell* cell(const CsvRow& row, const std::string& column) const;
     [[nodiscard]] std::optional<double> number(const CsvCell& cell, const std::string& column,
                                                const quantity::KeySpec& spec);
-    [[nodiscard]] quantity::OriginId place(std::uint32_t line, std::uint32_t column);
+    [[nodiscard]] quantity::OriginId place(std::uint32_t line, std::uint32_t column, std::string_view unit = {});
+    /// That bare numbers of a column are read in because the project's file states so; empty where its heading has one.
+    [[nodiscard]] std::string_view unit_by_file(const std::string& column, const quantity::KeySpec& spec) const;
+    /// Of numbers in a cell, which says what they were read in.
+    [[nodiscard]] quantity::OriginId place_of_numbers(const CsvCell& cell, const std::string& column,
+                                                      const quantity::KeySpec& spec);
 
     void fill(const CsvRow& row, const quantity::KeySpec& spec, quantity::Given<double>& out);
     void fill(const CsvRow& row, const quantity::KeySpec& spec, quantity::Given<std::string>& out);
@@ -62,6 +71,7 @@ private:
     quantity::OriginPool& origins_;
     quantity::Problems& problems_;
     quantity::PreferredUnits units_{};
+    quantity::TypedUnits typed_{};
     std::map<std::string, Column> columns_{};
 };
 

@@ -4,6 +4,8 @@
 
 #include <string>
 
+#include <venture/quantity/typed_units.hpp>
+
 namespace venture::project {
 
 enum class SchemaOf {
@@ -17,6 +19,7 @@ enum class SchemaOf {
 
 /// The schema as JSON text. It checks structure, names, enumerations, units and bounds of bare numbers; what depends
 /// on several values, and bounds of numbers typed with a unit, only the reader checks.
-[[nodiscard]] std::string schema_json(SchemaOf what);
+/// @param typed  what bare numbers of the file are read in; of a library always the plain units
+[[nodiscard]] std::string schema_json(SchemaOf what, const quantity::TypedUnits& typed = {});
 
 } // namespace venture::project

@@ -44,16 +44,38 @@ std::string_view type_of(const toml::node& node)
 
 } // namespace
 
-OriginId TableReader::add_place(const toml::source_region& region)
+OriginId TableReader::add_place(const toml::source_region& region, std::string_view unit)
 {
     const OriginId place =
-        origins_.add({quantity::OriginKind::file, file_, region.begin.line, region.begin.column, {}});
+        origins_.add({quantity::OriginKind::file, file_, region.begin.line, region.begin.column, {}, unit});
     return library_.empty() ? place
                             : origins_.add({.kind = quantity::OriginKind::library, .text = library_, .parent = place});
 }
 
 OriginId TableReader::origin_of(const toml::node& node) { return add_place(node.source()); }
 OriginId TableReader::origin_of(const toml::key& key) { return add_place(key.source()); }
+
+namespace {
+
+/// Whether some number stands without a unit in a value.
+bool holds_bare_numbers(const toml::node& node)
+{
+    if (const toml::array* list = node.as_array())
+        return std::ranges::any_of(*list, [](const toml::node& item) { return holds_bare_numbers(item); });
+    if (const auto text = node.value_exact<std::string>()) {
+        const auto leading = quantity::leading_number(*text);
+        return leading && leading->rest.empty();
+    }
+    return node.is_number();
+}
+
+} // namespace
+
+OriginId TableReader::origin_of_numbers(const toml::node& node, const KeySpec& spec)
+{
+    const auto unit = typed_.of(spec);
+    return add_place(node.source(), unit && holds_bare_numbers(node) ? *unit : std::string_view{});
+}
 
 void TableReader::read_single(const toml::table& root, std::string_view name, const quantity::Record& record)
 {
@@ -136,18 +158,19 @@ void TableReader::check_keys(const toml::table& table, std::string_view where, c
 
 std::optional<double> TableReader::number(const toml::node& node, const KeySpec& spec)
 {
-    const OriginId where = origin_of(node);
+    const std::string_view unit = typed_.of(spec).value_or("");
+    const OriginId where = origin_of_numbers(node, spec);
     if (const auto text = node.value_exact<std::string>()) {
         double si = 0.0;
-        if (auto problem = input::read_number(*text, spec, where, si, units_)) {
+        if (auto problem = input::read_number(input::with_unit(*text, unit), spec, where, si, units_)) {
             problems_.add(std::move(*problem));
             return std::nullopt;
         }
         return si;
     }
     if (node.is_number()) {
-        const double si = std::get<double>(quantity::to_si(*node.value<double>(), "", spec.kind));
-        if (auto problem = input::bounds_problem(si, spec, where, units_)) {
+        const double typed = *node.value<double>(), si = std::get<double>(quantity::to_si(typed, unit, spec.kind));
+        if (auto problem = input::bounds_problem(si, spec, where, units_, typed)) {
             problems_.add(std::move(*problem));
             return std::nullopt;
         }
@@ -159,7 +182,7 @@ std::optional<double> TableReader::number(const toml::node& node, const KeySpec&
 
 void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<double>& out)
 {
-    if (const auto si = number(node, spec)) out = Given<double>{*si, origin_of(node)};
+    if (const auto si = number(node, spec)) out = Given<double>{*si, origin_of_numbers(node, spec)};
 }
 
 void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<std::string>& out)
@@ -199,7 +222,8 @@ void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<
     quantity::QuantityList values;
     for (const toml::node& item : *list)
         if (const auto si = number(item, spec)) values.push_back(*si);
-    if (values.size() == list->size()) out = Given<quantity::QuantityList>{std::move(values), origin_of(node)};
+    if (values.size() == list->size())
+        out = Given<quantity::QuantityList>{std::move(values), origin_of_numbers(node, spec)};
 }
 
 void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<quantity::PointList>& out)
@@ -219,7 +243,8 @@ void TableReader::read_value(const toml::node& node, const KeySpec& spec, Given<
                    z = in_space ? number(*point->get(2), spec) : std::optional{0.0};
         if (x && y && z) points.push_back({*x, *y, *z});
     }
-    if (points.size() == list->size()) out = Given<quantity::PointList>{std::move(points), origin_of(node)};
+    if (points.size() == list->size())
+        out = Given<quantity::PointList>{std::move(points), origin_of_numbers(node, spec)};
 }
 
 } // namespace venture::project

@@ -10,6 +10,7 @@
 #include <venture/quantity/preferred_units.hpp>
 #include <venture/quantity/problems.hpp>
 #include <venture/quantity/record.hpp>
+#include <venture/quantity/typed_units.hpp>
 
 namespace venture::project {
 
@@ -26,6 +27,9 @@ public:
 
     /// The units that bounds are told in; SI unless called.
     void speak_in(quantity::PreferredUnits units) { units_ = std::move(units); }
+
+    /// The units that bare numbers are read in; plain ones unless called.
+    void read_in(quantity::TypedUnits units) { typed_ = std::move(units); }
 
     /// Reads `root[name]`, a table that stands once, into a record.
     void read_single(const toml::table& root, std::string_view name, const quantity::Record& record);
@@ -59,12 +63,16 @@ private:
     void wrong_type(const toml::node& node, std::string message, std::string hint);
     [[nodiscard]] std::string hint_of(const quantity::KeySpec& spec) const;
 
-    [[nodiscard]] quantity::OriginId add_place(const toml::source_region& region);
+    /// @param unit  that a bare number there was read in, where it is not the plain one
+    [[nodiscard]] quantity::OriginId add_place(const toml::source_region& region, std::string_view unit = {});
+    /// Of numbers: with the unit that the file states for bare ones.
+    [[nodiscard]] quantity::OriginId origin_of_numbers(const toml::node& node, const quantity::KeySpec& spec);
 
     std::string file_, library_, table_{}; ///< the last: the table being read
     quantity::OriginPool& origins_;
     quantity::Problems& problems_;
     quantity::PreferredUnits units_{};
+    quantity::TypedUnits typed_{};
 };
 
 } // namespace venture::project

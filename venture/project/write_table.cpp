@@ -115,7 +115,7 @@ private:
             for (const quantity::Point& p : *value)
                 all += fmt::format("{}{} {}{}", all.empty() ? "" : "|", p.x_m, p.y_m,
                                    spec.count == 3 ? fmt::format(" {}", p.z_m) : std::string{});
-        return cell(at, std::string{spec.name}, "", all);
+        return cell(at, std::string{spec.name}, quantity::plain_unit(spec.kind), all);
     }
 
     std::vector<Column> columns_{};
@@ -155,7 +155,8 @@ WrittenTable write_table(const input::Input& input, std::string_view table)
     } else if (const quantity::Nested* of_rooms = input::RoomInput::spec().find_nested(table)) {
         for (const input::RoomInput& room : input.rooms) {
             const quantity::ConstRecords records = quantity::ConstRecord{room}.records(*of_rooms);
-            for (std::size_t i = 0; i < records.size(); ++i) writer.add(records[i], &input::whose_room(), room.name);
+            for (std::size_t i = 0; i < records.size(); ++i)
+                writer.add(records[i], &input::whose_room(of_rooms->spec()), room.name);
         }
         out = writer.written();
     }

@@ -17,6 +17,8 @@ inline constexpr std::string_view choice = "V108";      ///< not one of the allo
 inline constexpr std::string_view overlay = "V109";     ///< `--set` names nothing
 inline constexpr std::string_view include = "V110";     ///< an include or a path that cannot be followed
 inline constexpr std::string_view mark = "V111";        ///< an acceptance that is not one
+inline constexpr std::string_view typed_units =
+    "V112"; ///< a file whose bare numbers are in other units than the plain ones
 // meaning
 inline constexpr std::string_view missing = "V201";       ///< a key that must be there
 inline constexpr std::string_view unknown_name = "V202";  ///< a name that nothing bears

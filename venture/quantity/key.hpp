@@ -44,6 +44,7 @@ struct KeySpec {
     std::string_view name;
     std::string_view text;                    ///< meaning, in one line
     Kind kind = Kind::number;                 ///< for numbers and lists of numbers
+    std::string_view printed_as = {};         ///< one of printed_quantities(); empty: the first of its kind
     Range allowed = {-1e12, 1e12};            ///< bounds on numbers, SI
     std::vector<std::string> choices = {};    ///< allowed words; empty if any
     std::optional<double> default_value = {}; ///< of a number, SI; nothing if there is none

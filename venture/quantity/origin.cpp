@@ -28,21 +28,34 @@ std::string_view name_of(OriginKind kind)
     VENTURE_UNREACHABLE("an origin of no kind");
 }
 
+std::string place_in_file(const Origin& origin)
+{
+    if (origin.line == 0) return std::string{origin.text};
+    return fmt::format("{}:{}{}", origin.text, origin.line,
+                       origin.column == 0 ? "" : fmt::format(":{}", origin.column));
+}
+
 OriginPool::OriginPool() { (void)add({}); } // index 0: not stated
 
 OriginId OriginPool::add(const Origin& origin)
 {
-    const auto [known, is_new] = text_index_.try_emplace(std::string{origin.text}, texts_.size());
-    if (is_new) texts_.emplace_back(origin.text);
-    entries_.push_back({origin.kind, known->second, origin.line, origin.column, origin.parent});
+    entries_.push_back({origin.kind, index_of(origin.text), origin.line, origin.column, origin.parent,
+                        origin.unit.empty() ? 0 : index_of(origin.unit)});
     return OriginId{static_cast<std::uint32_t>(entries_.size() - 1)};
+}
+
+std::uint32_t OriginPool::index_of(std::string_view text)
+{
+    const auto [known, is_new] = text_index_.try_emplace(std::string{text}, texts_.size());
+    if (is_new) texts_.emplace_back(text);
+    return known->second;
 }
 
 Origin OriginPool::at(OriginId id) const
 {
     VENTURE_ASSERT(id.index < entries_.size());
     const Entry& e = entries_[id.index];
-    return {e.kind, texts_[e.text], e.line, e.column, e.parent};
+    return {e.kind, texts_[e.text], e.line, e.column, e.parent, texts_[e.unit]};
 }
 
 OriginId OriginPool::place_id_behind(OriginId id) const
@@ -61,8 +74,7 @@ std::string OriginPool::describe(OriginId id) const
     case OriginKind::code:
         return fmt::format("code: {}", o.text);
     case OriginKind::file:
-        if (o.line == 0) return std::string{o.text};
-        return o.column == 0 ? fmt::format("{}:{}", o.text, o.line) : fmt::format("{}:{}:{}", o.text, o.line, o.column);
+        return o.unit.empty() ? place_in_file(o) : fmt::format("{}, read in {}", place_in_file(o), o.unit);
     case OriginKind::library:
         return fmt::format("library '{}'{}", o.text, behind());
     case OriginKind::overlay:

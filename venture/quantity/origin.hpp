@@ -39,9 +39,13 @@ struct Origin {
     std::uint32_t line = 0;   ///< from 1; 0 where there is none
     std::uint32_t column = 0; ///< from 1, in letters; 0 where there is none
     OriginId parent{};        ///< what this was derived from, e.g. the line behind a room type
+    std::string_view unit{};  ///< that a bare number was read in; empty where it is the plain one, or is typed with it
 };
 
-/// Append-only store of origins: some 20 bytes each, texts kept once.
+/// "project.toml:12:5", of an origin of kind `file`.
+[[nodiscard]] std::string place_in_file(const Origin& origin);
+
+/// Append-only store of origins: 24 bytes each, texts kept once.
 class OriginPool {
 public:
     OriginPool();
@@ -49,7 +53,7 @@ public:
     OriginId add(const Origin& origin);
     /// The text stays valid as long as the pool.
     [[nodiscard]] Origin at(OriginId id) const;
-    /// "project.toml:12:5", "default: EN 12831-1, annex B", "room type 'office' (project.toml:40:3)".
+    /// "project.toml:12:5", "project.toml:12:5, read in ft", "default: EN 12831-1, annex B", "room type 'office' (project.toml:40:3)".
     [[nodiscard]] std::string describe(OriginId id) const;
     /// The place in a file that an origin goes back to; of kind `file`, or whatever stands at the end.
     [[nodiscard]] Origin place_behind(OriginId id) const { return at(place_id_behind(id)); }
@@ -57,10 +61,13 @@ public:
     [[nodiscard]] std::size_t size() const { return entries_.size(); }
 
 private:
+    [[nodiscard]] std::uint32_t index_of(std::string_view text);
+
     struct Entry {
         OriginKind kind;
         std::uint32_t text, line, column;
         OriginId parent;
+        std::uint32_t unit;
     };
     std::vector<Entry> entries_;
     std::deque<std::string> texts_; ///< never moved, so that views of them stay valid
