@@ -139,7 +139,9 @@ TEST_F(ProjectCommands, OriginsListEveryValueOrThoseAskedFor)
     EXPECT_EQ(nothing.code, 2);
     EXPECT_THAT(nothing.errors, HasSubstr("no value is called 'nobody'"));
     const json of_site = run_json("check house --origins site --json");
-    for (const json& v : of_site["values"]) EXPECT_TRUE(v["path"].get<std::string>().starts_with("site/"));
+    EXPECT_FALSE(of_site["value"].empty());
+    for (const json& v : of_site["value"]) EXPECT_TRUE(v["path"].get<std::string>().starts_with("site/"));
+    EXPECT_THAT(run("check house --origins site/latitude --as csv").out, HasSubstr("path,is,from,origin,number,"));
 }
 
 TEST_F(ProjectCommands, ASetValueIsToldAsSuch)
@@ -286,8 +288,8 @@ TEST_F(ProjectCommands, ListTheLibraryThatShips)
                              "triple, high-gain, argon", "clear 4 mm", "outside screen, dark"})
         EXPECT_THAT(r.out, HasSubstr(name));
     const json wool = run_json("library wool --json");
-    EXPECT_GE(wool["materials"].size(), 3u);
-    EXPECT_TRUE(wool["glazings"].empty());
+    EXPECT_GE(wool["shipped_material"].size(), 3u);
+    EXPECT_TRUE(wool["shipped_glazing"].empty());
     EXPECT_THAT(run("library --units inch-pound").out, HasSubstr("Btu/h.ft.F"));
     EXPECT_THAT(run("library unobtainium").errors, HasSubstr("Nothing in the library has 'unobtainium' in its name"));
     EXPECT_EQ(run("library --units furlongs").code, 2);

@@ -5,7 +5,6 @@
 #include <utility>
 
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 
 #include <venture/cli/command.hpp>
 #include <venture/cli/deliver.hpp>
@@ -30,11 +29,7 @@ ExitCode list_origins(const Job& job, const CommonOptions& o, const std::string&
     const auto& input = job.input();
     const auto all = resolve::effective_values(input, job.building() ? &*job.building() : nullptr);
     const auto asked = resolve::asked_for(all, what, input.origins);
-    if (o.json) {
-        print_json({{"values", report::origins_json(asked, input.origins)}}, job);
-        return finish(job, o);
-    }
-    if (asked.empty()) {
+    if (asked.empty() && o.form() == Form::text) {
         print_error(
             fmt::format("no value is called '{}'; ask for the beginning of a path (\"site\", \"room/Boat hall\", "
                         "\"room/*/people\"), a key (\"people\") or an origin (typed, default, inherited, "
@@ -42,8 +37,7 @@ ExitCode list_origins(const Job& job, const CommonOptions& o, const std::string&
                         what));
         return ExitCode::bad_input;
     }
-    print(report::origins_text(asked, input.origins, job.units()), o);
-    return finish(job, o);
+    return deliver(report::origins_document(asked, input.origins, job.units()), job, o);
 }
 
 ExitCode run(const CommonOptions& o, const Options& c)

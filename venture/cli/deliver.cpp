@@ -63,26 +63,49 @@ Table one_table(const Document& document, const std::string& name)
     throw Misuse{fmt::format("{}; {}", unknown.message, unknown.hint)};
 }
 
-std::string bytes_of(const Document& document, const Job& job, const CommonOptions& o, Form form)
+/// @param job  nothing where there is no project, and so no findings
+std::string bytes_of(const Document& document, const Job* job, const quantity::PreferredUnits& units,
+                     const CommonOptions& o)
 {
-    switch (form) {
+    const auto json = [&] {
+        return job != nullptr ? with_findings(report::as_json(document), *job) : report::as_json(document);
+    };
+    switch (o.form()) {
     case Form::text:
-        return laid_out(report::as_text(document, job.units()), o);
+        return laid_out(report::as_text(document, units), o);
     case Form::json:
-        return with_findings(report::as_json(document), job)
-                   .dump(2, ' ', false, nlohmann::json::error_handler_t::replace) +
-               "\n";
+        return json().dump(2, ' ', false, nlohmann::json::error_handler_t::replace) + "\n";
     case Form::csv:
-        return report::as_csv(one_table(document, o.table), job.units());
+        return report::as_csv(one_table(document, o.table), units);
     case Form::html:
-        return report::as_html(document, job.units());
+        return report::as_html(document, units);
     case Form::xlsx:
-        return report::as_xlsx(document, job.units());
+        return report::as_xlsx(document, units);
     }
     VENTURE_UNREACHABLE("a form that nothing makes");
 }
 
 } // namespace
+
+namespace {
+
+/// To the terminal, or to the file asked for.
+void put_out(const std::string& bytes, const std::filesystem::path& folder, const CommonOptions& o)
+{
+    const bool text = o.form() == Form::text;
+    if (o.output.empty())
+        print_for_terminal(bytes + (text ? "\n" : ""), text);
+    else
+        print(fmt::format("wrote {}\n", write_result(folder, o.output, "", bytes, o.force).string()));
+}
+
+} // namespace
+
+ExitCode deliver(const Document& document, const quantity::PreferredUnits& units, const CommonOptions& o)
+{
+    put_out(bytes_of(document, nullptr, units, o), {}, o);
+    return ExitCode::done;
+}
 
 ExitCode deliver(Document document, const Job& job, const CommonOptions& o, bool met)
 {
@@ -91,11 +114,7 @@ ExitCode deliver(Document document, const Job& job, const CommonOptions& o, bool
     if (!nothing) {
         document.add(libraries_in_words(job));
         if (form == Form::html || form == Form::xlsx) document.add(findings_table(job, job.findings().open));
-        const std::string bytes = bytes_of(document, job, o, form);
-        if (o.output.empty())
-            print_for_terminal(bytes + (form == Form::text ? "\n" : ""), form == Form::text);
-        else
-            print(fmt::format("wrote {}\n", write_result(job.folder(), o.output, "", bytes, o.force).string()));
+        put_out(bytes_of(document, &job, job.units(), o), job.folder(), o);
     }
     return finish(job, o, met);
 }

@@ -14,6 +14,10 @@ namespace venture::cli {
 [[nodiscard]] ExitCode deliver(figure::Document document, const Job& job, const CommonOptions& options,
                                bool met = true);
 
+/// The same of a document that is of no project. @param units  of text
+[[nodiscard]] ExitCode deliver(const figure::Document& document, const quantity::PreferredUnits& units,
+                               const CommonOptions& options);
+
 /// results/<name>.txt, .json and .xlsx.
 void write_document(project::OutputFolder& out, const std::string& name, const figure::Document& document,
                     const quantity::PreferredUnits& units);

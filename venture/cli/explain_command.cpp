@@ -170,8 +170,9 @@ ExitCode run(const CommonOptions& o, const std::string& key)
               o);
     if (!job) return ExitCode::done;
     const auto values = values_of(*job, key);
-    print("\n" + (values.empty() ? report::Text{"It is given nowhere in this project, and has no default.\n"}
-                                 : report::origins_text(values, job->origins(), job->units())),
+    print("\n" + (values.empty()
+                      ? report::Text{"It is given nowhere in this project, and has no default.\n"}
+                      : report::as_text(report::origins_document(values, job->origins(), job->units()), job->units())),
           o);
     return finish(*job, o);
 }

@@ -4,10 +4,10 @@
 #include <memory>
 
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 
 #include <venture/catalogue/read_catalogue.hpp>
 #include <venture/cli/command.hpp>
+#include <venture/cli/deliver.hpp>
 #include <venture/cli/fabric_pieces.hpp>
 #include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
@@ -61,11 +61,7 @@ ExitCode run(const CommonOptions& o, const std::string& word)
         print_error(near);
         return ExitCode::bad_input;
     }
-    if (o.json)
-        print(report::library_json(all.input, completed.fabric, word).dump(2) + "\n");
-    else
-        print(report::library_text(all.input, completed.fabric, word, *units), o);
-    return ExitCode::done;
+    return deliver(report::library_document(all.input, completed.fabric, word), *units, o);
 }
 
 std::function<ExitCode()> declare(Parser& parser)
@@ -74,7 +70,7 @@ std::function<ExitCode()> declare(Parser& parser)
     const auto word = std::make_shared<std::string>();
     parser.add("WORD", *word, "only what has it in its name");
     add_units(parser, *options);
-    add_json(parser, *options);
+    add_forms(parser, *options);
     return [options, word] { return run(*options, *word); };
 }
 

@@ -64,7 +64,7 @@ Text as_text(const figure::Document& document, const quantity::PreferredUnits& u
     for (const auto& block : document.blocks) {
         if (const auto* table = std::get_if<Table>(&block)) {
             if (table->told == figure::Told::data || table->rows.empty()) continue;
-            out += Text{"\n"} + as_text(*table, units);
+            out += (out.empty() ? Text{} : Text{"\n"}) + as_text(*table, units);
         } else {
             out += std::get<figure::Sentences>(block).lines;
         }

@@ -12,6 +12,8 @@
 #include <venture/loads/year_figures.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/report/check_report.hpp>
+#include <venture/report/library_report.hpp>
+#include <venture/report/origins_report.hpp>
 #include <venture/study/sizing.hpp>
 
 namespace venture::report {
@@ -50,44 +52,49 @@ std::string escaped(std::string_view text)
 
 const std::vector<ResultTable>& result_tables()
 {
-    static const std::vector<ResultTable> all = {
-        {"check", building::project_columns().declaration()},
-        {"check", building::room_columns().declaration()},
-        {"check", building::surface_columns().declaration()},
-        {"check", building::opening_columns().declaration()},
-        {"check", building::buildup_use_columns().declaration()},
-        {"check", building::window_columns().declaration()},
-        {"check", building::thermal_bridge_columns().declaration()},
-        {"check", building::obstruction_columns().declaration()},
-        {"check", building::hours_columns().declaration()},
-        {"check", building::setback_columns().declaration()},
-        {"check", building::overruled_columns().declaration()},
-        {"check", taken_declaration()},
-        {"climate", climate::site_columns().declaration()},
-        {"climate", climate::winter_design_columns().declaration()},
-        {"climate", climate::cooling_month_columns().declaration()},
-        {"climate", climate::design_day_columns().declaration()},
-        {"climate", climate::day_hour_columns().declaration()},
-        {"climate", climate::weather_year_columns().declaration()},
-        {"climate", climate::weather_month_columns().declaration()},
-        {"climate", climate::weather_extreme_columns().declaration()},
-        {"loads", loads::room_load_columns().declaration()},
-        {"loads", loads::building_load_columns().declaration()},
-        {"loads", loads::steady_loss_columns().declaration()},
-        {"loads", loads::air_balance_columns().declaration()},
-        {"loads --hours", loads::load_hour_columns().declaration()},
-        {"loads --room", loads::load_cause_columns().declaration()},
-        {"loads", loads::typed_over_columns().declaration()},
-        {"loads", loads::design_run_columns().declaration()},
-        {"year", loads::room_year_columns().declaration()},
-        {"year", loads::month_year_columns().declaration()},
-        {"year", loads::room_month_columns().declaration()},
-        {"year", loads::building_year_columns().declaration()},
-        {"year --series", series_declaration()},
-        {"size", study::unit_columns().declaration()},
-        {"size", study::plant_columns().declaration()},
-        {"size", study::candidate_columns().declaration()},
-    };
+    static const std::vector<ResultTable> all = [] {
+        std::vector<ResultTable> tables = {
+            {"check", building::project_columns().declaration()},
+            {"check", building::room_columns().declaration()},
+            {"check", building::surface_columns().declaration()},
+            {"check", building::opening_columns().declaration()},
+            {"check", building::buildup_use_columns().declaration()},
+            {"check", building::window_columns().declaration()},
+            {"check", building::thermal_bridge_columns().declaration()},
+            {"check", building::obstruction_columns().declaration()},
+            {"check", building::hours_columns().declaration()},
+            {"check", building::setback_columns().declaration()},
+            {"check", building::overruled_columns().declaration()},
+            {"check", taken_declaration()},
+            {"climate", climate::site_columns().declaration()},
+            {"climate", climate::winter_design_columns().declaration()},
+            {"climate", climate::cooling_month_columns().declaration()},
+            {"climate", climate::design_day_columns().declaration()},
+            {"climate", climate::day_hour_columns().declaration()},
+            {"climate", climate::weather_year_columns().declaration()},
+            {"climate", climate::weather_month_columns().declaration()},
+            {"climate", climate::weather_extreme_columns().declaration()},
+            {"loads", loads::room_load_columns().declaration()},
+            {"loads", loads::building_load_columns().declaration()},
+            {"loads", loads::steady_loss_columns().declaration()},
+            {"loads", loads::air_balance_columns().declaration()},
+            {"loads --hours", loads::load_hour_columns().declaration()},
+            {"loads --room", loads::load_cause_columns().declaration()},
+            {"loads", loads::typed_over_columns().declaration()},
+            {"loads", loads::design_run_columns().declaration()},
+            {"year", loads::room_year_columns().declaration()},
+            {"year", loads::month_year_columns().declaration()},
+            {"year", loads::room_month_columns().declaration()},
+            {"year", loads::building_year_columns().declaration()},
+            {"year --series", series_declaration()},
+            {"size", study::unit_columns().declaration()},
+            {"size", study::plant_columns().declaration()},
+            {"size", study::candidate_columns().declaration()},
+            {"check --origins", value_declaration()},
+        };
+        for (figure::Declaration& shipped : library_declarations()) tables.push_back({"library", std::move(shipped)});
+        return tables;
+    }();
     return all;
 }
 

@@ -1,21 +1,24 @@
 #include <venture/report/library_report.hpp>
 
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 
 #include <venture/fabric/temperature_profile.hpp>
-#include <venture/report/text.hpp>
+#include <venture/quantity/names.hpp>
 
 namespace venture::report {
 
 using building::Building;
+using figure::Cell;
+using figure::Show;
+using figure::Sum;
+using figure::TableOf;
+using figure::where;
 using input::Input;
-using nlohmann::json;
-using quantity::PreferredUnits;
 
 namespace {
 
-bool wanted(const std::string& name, const std::string& word) { return name.find(word) != std::string::npos; }
+Cell number_of(const quantity::Given<double>& given) { return figure::cell_of(given.value); }
+Cell words_of(const quantity::Given<std::string>& given) { return figure::cell_of(given.value); }
 
 /// With the standard films of its direction, towards outdoors.
 double u_of(const building::NamedBuildup& b)
@@ -23,150 +26,194 @@ double u_of(const building::NamedBuildup& b)
     return 1.0 / (0.04 + fabric::standard_inside_resistance(b.direction) + fabric::resistance(b.layers));
 }
 
-Text materials(const Input& library, const std::string& word, const PreferredUnits& units)
+std::string known_by(const building::NamedBuildup& b)
 {
-    TextTable table;
-    table.add_column("Material", Align::left);
-    add_column(table, "conductivity", "conductivity", units);
-    add_column(table, "density", "density", units);
-    add_column(table, "specific heat", "specific_heat", units);
-    table.add_column("source", Align::left);
-    bool any = false;
-    for (const auto& m : library.materials) {
-        if (!wanted(*m.name, word)) continue;
-        any = true;
-        table.add_row({*m.name, units.number(*m.conductivity, "conductivity"), units.number(*m.density, "density"),
-                       units.number(*m.specific_heat, "specific_heat"), m.source ? *m.source : ""});
-    }
-    return any ? Text{std::move(table)} + "\n" : Text{};
+    if (b.typed) return fmt::format("U and weight ({})", name_of(b.typed->weight));
+    return b.described.empty() ? "layers" : "words";
 }
 
-Text build_ups(const Building& b, const std::string& word, const PreferredUnits& units)
+using Material = input::MaterialInput;
+
+const TableOf<Material>& material_columns()
 {
-    TextTable table;
-    table.add_column("Build-up", Align::left);
-    add_column(table, "U to outdoors", "heat_transfer", units);
-    add_column(table, "thickness", "thickness", units);
-    table.add_column("mass\nkg/m2");
-    table.add_column("known by", Align::left);
-    bool any = false;
-    for (const auto& build_up : b.build_ups) {
-        if (!wanted(build_up.layers.name, word)) continue;
-        any = true;
-        table.add_row({build_up.layers.name, units.number(u_of(build_up), "heat_transfer"),
-                       build_up.typed ? "-" : units.number(thickness_m(build_up), "thickness"),
-                       fmt::format("{:.0f}", mass_kg_per_m2(build_up.layers)),
-                       build_up.typed                ? fmt::format("U and weight ({})", name_of(build_up.typed->weight))
-                       : !build_up.described.empty() ? "words"
-                                                     : "layers"});
-    }
-    return any ? Text{std::move(table)} + "\n" : Text{};
+    static const TableOf<Material> all = {
+        {"shipped_material", "Materials", "A material that ships."},
+        {
+            {{"name", "Material", "", "that layers call it by", 0},
+             [](const Material& m) -> Cell { return words_of(m.name); }},
+            {{"conductivity", "conductivity", "conductivity", "as it is built in"},
+             [](const Material& m) -> Cell { return number_of(m.conductivity); }},
+            {{"density", "density", "density", "dry"}, [](const Material& m) -> Cell { return number_of(m.density); }},
+            {{"specific_heat", "specific heat", "specific_heat", "dry"},
+             [](const Material& m) -> Cell { return number_of(m.specific_heat); }},
+            {{"source", "source", "", "where the values come from", 2},
+             [](const Material& m) -> Cell { return words_of(m.source); }},
+        }};
+    return all;
 }
 
-Text glazings(const Building& b, const std::string& word, const PreferredUnits& units)
+using BuildUp = building::NamedBuildup;
+
+const TableOf<BuildUp>& build_up_columns()
 {
-    TextTable table;
-    table.add_column("Glazing", Align::left);
-    add_column(table, "window U", "heat_transfer", units);
-    for (const char* heading : {"g", "through", "light", "frame\n%"}) table.add_column(heading);
-    bool any = false;
-    for (const auto& g : b.glazings) {
-        if (!wanted(g.values.name, word)) continue;
-        any = true;
-        table.add_row({g.values.name, units.number(g.values.u_value_W_per_m2K, "heat_transfer"),
-                       fmt::format("{:.2f}", g.values.g_value), fmt::format("{:.2f}", g.values.direct_transmittance),
-                       fmt::format("{:.2f}", g.values.light_transmittance),
-                       fmt::format("{:.0f}", 100.0 * g.values.frame_share)});
-    }
-    return any ? Text{std::move(table)} + "\n" : Text{};
+    static const TableOf<BuildUp> all = {
+        {"shipped_build_up", "Build-ups", "A build-up that ships."},
+        {
+            {{"name", "Build-up", "", "that faces call it by", 0},
+             [](const BuildUp& b) -> Cell { return b.layers.name; }},
+            {{"u_value", "U to outdoors", "heat_transfer", "with the standard films of its direction"},
+             [](const BuildUp& b) -> Cell { return u_of(b); }},
+            {{"thickness", "thickness", "thickness", "of all layers"},
+             [](const BuildUp& b) -> Cell { return where(!b.typed, thickness_m(b)); }},
+            {{"mass", "mass", "areal_mass", "of all layers"},
+             [](const BuildUp& b) -> Cell { return mass_kg_per_m2(b.layers); }},
+            {{"known_by", "known by", "", "layers, words for a wall, or a U-value and a weight"},
+             [](const BuildUp& b) -> Cell { return known_by(b); }},
+        }};
+    return all;
 }
 
-Text panes(const Input& library, const std::string& word, const PreferredUnits& units)
+using Glazing = building::NamedGlazing;
+
+const TableOf<Glazing>& glazing_columns()
 {
-    TextTable table;
-    table.add_column("Pane", Align::left);
-    add_column(table, "thickness", "thickness", units);
-    for (const char* heading : {"transmits\nsun", "reflects\noutside", "reflects\ninside", "transmits\nlight",
-                                "emissivity\noutside", "emissivity\ninside"})
-        table.add_column(heading);
-    bool any = false;
-    for (const auto& p : library.panes) {
-        if (!wanted(*p.name, word)) continue;
-        any = true;
-        const auto share = [](const auto& given) { return fmt::format("{:.2f}", given ? *given : 0.0); };
-        const auto emissivity = [](const auto& given) {
-            return given ? fmt::format("{:.3f}", *given) : std::string{"0.837"};
-        };
-        table.add_row({*p.name, units.number(*p.thickness, "thickness"), share(p.solar_transmittance),
-                       share(p.solar_reflectance_outside), share(p.solar_reflectance_inside),
-                       share(p.light_transmittance), emissivity(p.emissivity_outside),
-                       emissivity(p.emissivity_inside)});
-    }
-    return any ? Text{std::move(table)} + "\n" : Text{};
+    static const TableOf<Glazing> all = {{"shipped_glazing", "Glazings", "A glazing that ships."},
+                                         {
+                                             {{"name", "Glazing", "", "that windows call it by", 0},
+                                              [](const Glazing& g) -> Cell { return g.values.name; }},
+                                             {{"window_u_value", "window U", "heat_transfer", "with its frame"},
+                                              [](const Glazing& g) -> Cell { return g.values.u_value_W_per_m2K; }},
+                                             {{"g_value", "g", "ratio", "share of the sun that comes in, in all"},
+                                              [](const Glazing& g) -> Cell { return g.values.g_value; }},
+                                             {{"through", "through", "ratio", "share of the sun that passes as such"},
+                                              [](const Glazing& g) -> Cell { return g.values.direct_transmittance; }},
+                                             {{"light", "light", "ratio", "share of the light that passes"},
+                                              [](const Glazing& g) -> Cell { return g.values.light_transmittance; }},
+                                             {{"frame", "frame", "share", "of the window's area"},
+                                              [](const Glazing& g) -> Cell { return g.values.frame_share; }},
+                                         }};
+    return all;
 }
 
-Text shades(const Building& b, const std::string& word)
+using Pane = input::PaneInput;
+
+/// Of a pane; 0 where nothing is typed.
+template <quantity::Given<double> Pane::*member>
+Cell share_of(const Pane& p)
 {
-    TextTable table;
-    table.add_column("Shade", Align::left);
-    for (const char* heading : {"transmits", "reflects", "absorbs"}) table.add_column(heading);
-    bool any = false;
-    for (const auto& s : b.shades) {
-        if (!wanted(s.layer.name, word)) continue;
-        any = true;
-        const fabric::ShadeLayer layer = shade_layer(s.layer);
-        table.add_row({s.layer.name, fmt::format("{:.2f}", layer.transmittance),
-                       fmt::format("{:.2f}", layer.reflectance), fmt::format("{:.2f}", layer.absorptance())});
-    }
-    return any ? Text{std::move(table)} + "\n" : Text{};
+    return (p.*member).value.value_or(0.0);
+}
+template <quantity::Given<double> Pane::*member>
+Cell emissivity_of(const Pane& p)
+{
+    constexpr double uncoated = 0.837; // EN 673:2011, clause 7
+    return (p.*member).value.value_or(uncoated);
 }
 
-Text room_types(const Input& library, const std::string& word, const PreferredUnits& units)
+const TableOf<Pane>& pane_columns()
 {
-    TextTable table;
-    table.add_column("Room type", Align::left);
-    table.add_column("region", Align::left);
-    add_column(table, "heated to", "temperature", units);
-    add_column(table, "floor for\na person", "area", units);
-    add_column(table, "air for\na person", "air_flow", units);
-    add_column(table, "air for\nfloor", "air_flow_per_area", units);
-    table.add_column("air\n1/h");
-    add_column(table, "light", "power_per_area", units);
-    add_column(table, "equipment", "power_per_area", units);
-    table.add_column("hours", Align::left);
-    std::string sources;
-    std::size_t count = 0;
-    for (const input::RoomTypeInput& t : library.room_types) {
-        if (!wanted(*t.name, word)) continue;
-        const auto in = [&](const quantity::Given<double>& given, const char* quantity) {
-            return given ? units.number(*given, quantity) : std::string{"-"};
-        };
-        const input::UseInput& use = t.use;
-        table.add_row({*t.name, t.region ? *t.region : "-", in(use.heating_setpoint, "temperature"),
-                       in(use.area_per_person, "area"), in(use.ventilation_per_person, "air_flow"),
-                       in(use.ventilation_per_area, "air_flow_per_area"),
-                       use.ventilation_rate ? fmt::format("{:g}", *use.ventilation_rate) : "-",
-                       in(use.lighting, "power_per_area"), in(use.equipment, "power_per_area"),
-                       use.lighting_profile ? *use.lighting_profile : "always"});
-        sources += fmt::format("  {} ({}): {}\n", *t.name, t.region ? *t.region : "-", t.source ? *t.source : "-");
-        ++count;
-    }
-    if (count == 0) return "";
-    constexpr std::size_t few = 4;
-    return Text{std::move(table)} + (count <= few ? "\nWhere these values come from\n" + sources + "\n" : "\n");
+    static const TableOf<Pane> all = {
+        {"shipped_pane", "Panes", "A pane that ships."},
+        {
+            {{"name", "Pane", "", "that glazings call it by", 0},
+             [](const Pane& p) -> Cell { return words_of(p.name); }},
+            {{"thickness", "thickness", "thickness", "of the pane"},
+             [](const Pane& p) -> Cell { return number_of(p.thickness); }},
+            {{"transmits_sun", "transmits\nsun", "ratio", "share of it, straight"},
+             share_of<&Pane::solar_transmittance>},
+            {{"reflects_outside", "reflects\noutside", "ratio", "share of the sun, there"},
+             share_of<&Pane::solar_reflectance_outside>},
+            {{"reflects_inside", "reflects\ninside", "ratio", "share of the sun, there"},
+             share_of<&Pane::solar_reflectance_inside>},
+            {{"transmits_light", "transmits\nlight", "ratio", "share of it"}, share_of<&Pane::light_transmittance>},
+            {{"emissivity_outside", "emissivity\noutside", "fine_ratio", "of long wave", 2},
+             emissivity_of<&Pane::emissivity_outside>},
+            {{"emissivity_inside", "emissivity\ninside", "fine_ratio", "of long wave", 2},
+             emissivity_of<&Pane::emissivity_inside>},
+        }};
+    return all;
+}
+
+using Shade = building::NamedShade;
+
+const TableOf<Shade>& shade_columns()
+{
+    static const TableOf<Shade> all = {
+        {"shipped_shade", "Shades", "A blind or awning that ships."},
+        {
+            {{"name", "Shade", "", "that windows call it by", 0}, [](const Shade& s) -> Cell { return s.layer.name; }},
+            {{"transmits", "transmits", "ratio", "share of the sun"},
+             [](const Shade& s) -> Cell { return shade_layer(s.layer).transmittance; }},
+            {{"reflects", "reflects", "ratio", "share of the sun"},
+             [](const Shade& s) -> Cell { return shade_layer(s.layer).reflectance; }},
+            {{"absorbs", "absorbs", "ratio", "share of the sun"},
+             [](const Shade& s) -> Cell { return shade_layer(s.layer).absorptance(); }},
+        }};
+    return all;
+}
+
+using Type = input::RoomTypeInput;
+
+template <quantity::Given<double> input::UseInput::*member>
+Cell use_of(const Type& t)
+{
+    return number_of(t.use.*member);
+}
+
+const TableOf<Type>& room_type_columns()
+{
+    using U = input::UseInput;
+    static const TableOf<Type> all = {
+        {"shipped_room_type", "Room types", "A use of a room that ships.", 2},
+        {
+            {{"name", "Room type", "", "that rooms call it by", 0},
+             [](const Type& t) -> Cell { return words_of(t.name); }},
+            {{"region", "region", "", "whose usual values it brings", 1},
+             [](const Type& t) -> Cell { return words_of(t.region); }},
+            {{"purpose", "purpose", "", "what it is for", 4, Sum::none, Show::data},
+             [](const Type& t) -> Cell { return words_of(t.purpose); }},
+            {{"heated_to", "heated to", "temperature", "operative or air, as the project says"},
+             use_of<&U::heating_setpoint>},
+            {{"area_per_person", "floor for\na person", "area", "usual density"}, use_of<&U::area_per_person>},
+            {{"ventilation_per_person", "air for\na person", "air_flow", "outdoor air"},
+             use_of<&U::ventilation_per_person>},
+            {{"ventilation_per_area", "air for\nfloor", "air_flow_per_area", "outdoor air, added to that"},
+             use_of<&U::ventilation_per_area>},
+            {{"ventilation_rate", "air", "air_changes", "outdoor air, added to that", 2}, use_of<&U::ventilation_rate>},
+            {{"lighting", "light", "power_per_area", "at full"}, use_of<&U::lighting>},
+            {{"equipment", "equipment", "power_per_area", "at full"}, use_of<&U::equipment>},
+            {{"hours", "hours", "", "profile or calendar of its lighting; always unless named", 3},
+             [](const Type& t) -> Cell { return t.use.lighting_profile.value.value_or("always"); }},
+            {{"source", "source", "", "where the values come from", 5, Sum::none, Show::data},
+             [](const Type& t) -> Cell { return words_of(t.source); }},
+        }};
+    return all;
 }
 
 struct HoursRow {
     std::string name{}, purpose{}, when{};
 };
 
+const TableOf<HoursRow>& shipped_hours_columns()
+{
+    static const TableOf<HoursRow> all = {
+        {"shipped_hours", "Hours of use", "A profile or a calendar that ships."},
+        {
+            {{"name", "Hours", "", "that gains call them by", 0}, [](const HoursRow& h) -> Cell { return h.name; }},
+            {{"purpose", "of", "", "what such hours are of"},
+             [](const HoursRow& h) -> Cell { return where(!h.purpose.empty(), h.purpose); }},
+            {{"when", "when", "", "hours of a profile, rules of a calendar"},
+             [](const HoursRow& h) -> Cell { return h.when; }},
+        }};
+    return all;
+}
+
 /// Profiles by their hours, calendars by their rules.
-std::vector<HoursRow> hours_of_use(const Input& library, const std::string& word)
+std::vector<HoursRow> hours_of_use(const Input& library)
 {
     std::vector<HoursRow> rows;
     const auto add = [&](const auto& record, const quantity::TextList& texts, const char* between) {
-        if (!wanted(*record.name, word)) return;
-        rows.push_back({*record.name, record.purpose ? *record.purpose : "-", {}});
+        rows.push_back({*record.name, record.purpose.value.value_or(""), {}});
         for (const quantity::PlacedText& text : texts)
             rows.back().when += (rows.back().when.empty() ? "" : between) + text.text;
     };
@@ -175,61 +222,58 @@ std::vector<HoursRow> hours_of_use(const Input& library, const std::string& word
     return rows;
 }
 
-Text hours(const Input& library, const std::string& word)
+/// Those rows whose name, in their first column, holds a word.
+template <class Row>
+figure::Table named(const TableOf<Row>& columns, const std::vector<Row>& rows, const std::string& word)
 {
-    const std::vector<HoursRow> rows = hours_of_use(library, word);
-    TextTable table;
-    table.add_column("Hours", Align::left);
-    table.add_column("of", Align::left);
-    table.add_column("", Align::left);
-    for (const HoursRow& row : rows) table.add_row({row.name, row.purpose, row.when});
-    return rows.empty() ? Text{} : Text{std::move(table)} + "\n";
+    figure::Table out = table_of(columns, rows);
+    std::erase_if(out.rows, [&](const std::vector<Cell>& row) {
+        const auto* name = std::get_if<std::string>(&row.front());
+        return name == nullptr || quantity::lower_case(*name).find(quantity::lower_case(word)) == std::string::npos;
+    });
+    return out;
+}
+
+/// Of a few; of more it would be as long as the table.
+std::string sources_of(const figure::Table& types)
+{
+    constexpr std::size_t few = 4;
+    if (types.rows.empty() || types.rows.size() > few) return {};
+    std::string out = "\nWhere these values come from\n";
+    const auto text = [](const Cell& cell) {
+        const auto* words = std::get_if<std::string>(&cell);
+        return words != nullptr ? *words : "-";
+    };
+    for (const auto& row : types.rows)
+        out += fmt::format("  {} ({}): {}\n", text(row[0]), text(row[1]), text(row[types.column("source")]));
+    return out;
 }
 
 } // namespace
 
-Text library_text(const Input& library, const Building& b, const std::string& word, const PreferredUnits& units)
+figure::Document library_document(const Input& library, const Building& b, const std::string& word)
 {
-    const Text listed = materials(library, word, units) + build_ups(b, word, units) + glazings(b, word, units) +
-                        panes(library, word, units) + shades(b, word) + room_types(library, word, units) +
-                        hours(library, word);
-    return listed +
-           "A project uses these by name; its own of the same name stands instead. Values are stated by us: take "
-           "those of the product wherever it is known.\n";
+    figure::Document out;
+    out.add(named(material_columns(), library.materials, word));
+    out.add(named(build_up_columns(), b.build_ups, word));
+    out.add(named(glazing_columns(), b.glazings, word));
+    out.add(named(pane_columns(), library.panes, word));
+    out.add(named(shade_columns(), b.shades, word));
+    figure::Table types = named(room_type_columns(), library.room_types, word);
+    const std::string sources = sources_of(types);
+    out.add(std::move(types)).add(sources);
+    out.add(named(shipped_hours_columns(), hours_of_use(library), word));
+    out.add(
+        "\nA project uses these by name; its own of the same name stands instead. Values are stated by us: take those "
+        "of the product wherever it is known.\n");
+    return out;
 }
 
-json library_json(const Input& library, const Building& b, const std::string& word)
+std::vector<figure::Declaration> library_declarations()
 {
-    json out = {{"materials", json::array()}, {"build_ups", json::array()},  {"glazings", json::array()},
-                {"shades", json::array()},    {"room_types", json::array()}, {"hours", json::array()}};
-    for (const auto& m : library.materials)
-        if (wanted(*m.name, word))
-            out["materials"].push_back({{"name", *m.name},
-                                        {"conductivity_W_per_mK", *m.conductivity},
-                                        {"density_kg_per_m3", *m.density},
-                                        {"specific_heat_J_per_kgK", *m.specific_heat}});
-    for (const auto& build_up : b.build_ups)
-        if (wanted(build_up.layers.name, word))
-            out["build_ups"].push_back({{"name", build_up.layers.name},
-                                        {"u_value_W_per_m2K", u_of(build_up)},
-                                        {"mass_kg_per_m2", mass_kg_per_m2(build_up.layers)}});
-    for (const auto& g : b.glazings)
-        if (wanted(g.values.name, word))
-            out["glazings"].push_back({{"name", g.values.name},
-                                       {"u_value_W_per_m2K", g.values.u_value_W_per_m2K},
-                                       {"g_value", g.values.g_value}});
-    for (const auto& s : b.shades)
-        if (wanted(s.layer.name, word))
-            out["shades"].push_back({{"name", s.layer.name}, {"transmittance", shade_layer(s.layer).transmittance}});
-    for (const auto& t : library.room_types)
-        if (wanted(*t.name, word))
-            out["room_types"].push_back({{"name", *t.name},
-                                         {"region", t.region ? *t.region : ""},
-                                         {"purpose", t.purpose ? *t.purpose : ""},
-                                         {"source", t.source ? *t.source : ""}});
-    for (const HoursRow& row : hours_of_use(library, word))
-        out["hours"].push_back({{"name", row.name}, {"purpose", row.purpose}, {"when", row.when}});
-    return out;
+    return {material_columns().declaration(),     build_up_columns().declaration(), glazing_columns().declaration(),
+            pane_columns().declaration(),         shade_columns().declaration(),    room_type_columns().declaration(),
+            shipped_hours_columns().declaration()};
 }
 
 } // namespace venture::report

@@ -1,15 +1,16 @@
 #include <venture/report/origins_report.hpp>
 
+#include <algorithm>
 #include <map>
 
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
-
-#include <venture/report/text.hpp>
 
 namespace venture::report {
 
-using nlohmann::json;
+using figure::Cell;
+using figure::Show;
+using figure::Sum;
+using figure::where;
 using quantity::OriginPool;
 using quantity::PreferredUnits;
 using resolve::EffectiveValue;
@@ -39,20 +40,6 @@ std::string value_text(const EffectiveValue& v, const PreferredUnits& units)
     return out;
 }
 
-json value_json(const EffectiveValue& v)
-{
-    if (const auto* one = std::get_if<double>(&v.value)) return *one;
-    if (const auto* text = std::get_if<std::string>(&v.value)) return *text;
-    json out = json::array();
-    if (const auto* numbers = std::get_if<quantity::QuantityList>(&v.value)) return *numbers;
-    if (const auto* points = std::get_if<quantity::PointList>(&v.value))
-        for (const quantity::Point p : *points)
-            out.push_back(in_space(*points) ? json{p.x_m, p.y_m, p.z_m} : json{p.x_m, p.y_m});
-    if (const auto* texts = std::get_if<quantity::TextList>(&v.value))
-        for (const quantity::PlacedText& t : *texts) out.push_back(t.text);
-    return out;
-}
-
 std::string_view kind_of(const EffectiveValue& v, const OriginPool& origins)
 {
     return v.how.empty() ? name_of(origins.at(v.origin).kind) : name_of(quantity::OriginKind::computed);
@@ -64,47 +51,70 @@ std::string origin_text(const EffectiveValue& v, const OriginPool& origins)
     return v.how.empty() ? place : fmt::format("computed: {} ({})", v.how, place);
 }
 
+struct ValueRow {
+    const EffectiveValue* value;
+    const OriginPool* origins;
+    std::string is{};
+    quantity::Origin place{}; ///< in a file that it goes back to, if any
+};
+
+/// Of one number.
+Cell number_of(const ValueRow& r)
+{
+    const auto* one = std::get_if<double>(&r.value->value);
+    return one != nullptr ? Cell{*one} : Cell{};
+}
+
+bool is_text(const EffectiveValue& v)
+{
+    return std::holds_alternative<std::string>(v.value) || std::holds_alternative<quantity::TextList>(v.value);
+}
+
+const figure::TableOf<ValueRow>& value_columns()
+{
+    using R = ValueRow;
+    static const figure::TableOf<R> all = {
+        {"value", "Values", "A value that acts: typed, inherited, by default or computed."},
+        {
+            {{"path", "Value", "", "key path, as --set takes it", 0}, [](const R& r) -> Cell { return r.value->path; }},
+            {{"is", "is", "", "in the units of the run"}, [](const R& r) -> Cell { return r.is; }},
+            {{"from", "from", "", "where it came from"},
+             [](const R& r) -> Cell { return origin_text(*r.value, *r.origins); }},
+            {{"origin", "Origin", "", "typed, default, inherited, library, set, computed or code", 2, Sum::none,
+              Show::data},
+             [](const R& r) -> Cell { return std::string{kind_of(*r.value, *r.origins)}; }},
+            {{"number", "Number", "", "of one number: in SI, all its digits", 3, Sum::none, Show::data}, number_of},
+            {{"quantity", "Quantity", "", "what numbers measure", 3, Sum::none, Show::data},
+             [](const R& r) -> Cell { return where(!is_text(*r.value), std::string{name_of(r.value->kind)}); }},
+            {{"file", "File", "", "that it stands in, or that it goes back to", 3, Sum::none, Show::data},
+             [](const R& r) -> Cell { return where(r.place.line > 0, std::string{r.place.text}); }},
+            {{"line", "Line", "count", "there", 3, Sum::none, Show::data},
+             [](const R& r) -> Cell { return where(r.place.line > 0, std::int64_t{r.place.line}); }},
+            {{"column", "Column", "count", "there", 3, Sum::none, Show::data},
+             [](const R& r) -> Cell { return where(r.place.line > 0, std::int64_t{r.place.column}); }},
+        }};
+    return all;
+}
+
 } // namespace
 
-Text origins_text(const std::vector<EffectiveValue>& values, const OriginPool& origins, const PreferredUnits& units)
+figure::Document origins_document(const std::vector<EffectiveValue>& values, const OriginPool& origins,
+                                  const PreferredUnits& units)
 {
-    constexpr std::size_t longest = 60;
-    TextTable table;
-    table.add_column("Value", Align::left);
-    table.add_column("is", Align::left);
-    table.add_column("from", Align::left);
+    std::vector<ValueRow> rows;
     std::map<std::string_view, int> count;
     for (const EffectiveValue& v : values) {
-        std::string is = value_text(v, units);
-        if (is.size() > longest) {
-            is.resize(longest);
-            while ((static_cast<unsigned char>(is.back()) & 0x80U) != 0) is.pop_back(); // no half letters
-            is += "...";
-        }
-        table.add_row({v.path, is, origin_text(v, origins)});
+        rows.push_back({&v, &origins, value_text(v, units), origins.place_behind(v.origin)});
         ++count[kind_of(v, origins)];
     }
     std::string sums;
     for (const auto& [kind, n] : count) sums += fmt::format("{}{} {}", sums.empty() ? "" : ", ", n, kind);
-    return Text{std::move(table)} + fmt::format("\n{} values: {}\n", values.size(), sums);
-}
-
-json origins_json(const std::vector<EffectiveValue>& values, const OriginPool& origins)
-{
-    json out = json::array();
-    for (const EffectiveValue& v : values) {
-        const quantity::Origin place = origins.place_behind(v.origin);
-        json entry = {{"path", v.path},
-                      {"value", value_json(v)},
-                      {"origin", kind_of(v, origins)},
-                      {"from", origin_text(v, origins)}};
-        const bool is_text =
-            std::holds_alternative<std::string>(v.value) || std::holds_alternative<quantity::TextList>(v.value);
-        if (!is_text) entry["quantity"] = name_of(v.kind); // in SI
-        if (place.line > 0) entry["place"] = {{"file", place.text}, {"line", place.line}, {"column", place.column}};
-        out.push_back(std::move(entry));
-    }
+    figure::Document out;
+    out.add(figure::table_of(value_columns(), rows));
+    out.add(fmt::format("\n{} value{}: {}\n", values.size(), values.size() == 1 ? "" : "s", sums));
     return out;
 }
+
+figure::Declaration value_declaration() { return value_columns().declaration(); }
 
 } // namespace venture::report

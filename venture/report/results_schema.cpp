@@ -45,7 +45,7 @@ ordered_json definitions()
     for (const char* key : {"severity", "code", "message", "hint", "mark"}) problem[key] = text;
     problem["group"] = whole;
     for (const char* key : {"mark", "message", "by", "reason"}) accepted[key] = text;
-    return {{"words", {{"anyOf", {text, {{"type", "boolean"}}, when}}}},
+    return {{"words", {{"anyOf", {text, {{"type", "boolean"}}, {{"type", "number"}}, when}}}},
             {"column", meaning},
             {"problem", object_of(problem, false)},
             {"accepted", object_of(accepted, false)},
