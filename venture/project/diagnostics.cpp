@@ -181,7 +181,8 @@ std::string in_words(const ProblemGroup& group, const OriginPool& origins, const
         if (const std::string line = line_of(source->text, place.line); !line.empty())
             out += with_caret(line, place.column, how.width);
     if (!problem.hint.empty()) out += on_page("    ", printable(problem.hint), how.width);
-    if (!place.unit.empty())
+    const bool of_size = problem.code == quantity::codes::bounds || problem.code >= quantity::codes::outline;
+    if (!place.unit.empty() && of_size)
         out += on_page("    ", fmt::format("read in {}: the number has no unit, and [units] typed says so", place.unit),
                        how.width);
     if (group.problems.size() > 1) out += on_page("    ", printable(other_places(group, origins)), how.width);

@@ -104,10 +104,14 @@ void Openings::fill_opening(const OpeningInput& given, quantity::OriginId where,
                 "say kind = \"open\"; other air between rooms is transfer_air");
     const bool door = out.kind == Opening::Kind::door;
     if (door != static_cast<bool>(given.u_value) || door == static_cast<bool>(given.glazing))
-        problem(codes::contradiction, where,
-                fmt::format("{}: {}", label,
-                            door ? "a door needs a u_value and has no glazing"
-                                 : "a window needs a glazing and has no u_value"));
+        problem(
+            codes::contradiction, where,
+            fmt::format("{}: {}", label,
+                        door ? "a door needs a u_value and has no glazing"
+                             : "a window needs a glazing and has no u_value"),
+            door ? "type its U-value, as in u_value = 1.8"
+                 : "name one, as in glazing = \"double, low-emissivity, argon\" (`venture library double` lists some "
+                   "that ship), or say kind = \"door\"");
     if (given.u_value) out.u_value_W_per_m2K = *given.u_value;
     if (given.glazing)
         out.glazing = find("glazing", given.glazing, building_.glazings, [](const NamedGlazing& g) {
