@@ -274,6 +274,8 @@ void compare_flux(PeriodicErrors& e, const Gathered& got, const json& expected)
 
 } // namespace
 
+balance::ThermalModel model_of(const json& room, double step_s) { return CaseReader{room, step_s}.read(); }
+
 PeriodicCase read_periodic_case(const std::filesystem::path& folder, double step_s)
 {
     const json c = read_json(folder / "CASE.json");

@@ -19,6 +19,8 @@ struct PeriodicCase {
     std::size_t hours = 24;
 };
 
+/// The model of a room in the form of CASE.json.
+[[nodiscard]] balance::ThermalModel model_of(const nlohmann::json& room, double step_s);
 /// @throws nlohmann::json::exception for a case that lacks what it needs; std::runtime_error for one that nobody knows
 [[nodiscard]] PeriodicCase read_periodic_case(const std::filesystem::path& folder, double step_s);
 

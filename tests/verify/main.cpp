@@ -43,6 +43,7 @@ const Answers& answers()
         add_sun_and_sky(a);
         add_envelope(a);
         add_glass_and_waves(a);
+        add_load_methods(a);
         return a;
     }();
     return all;

@@ -19,6 +19,9 @@ void add_moist_air(Answers& answers);
 void add_sun_and_sky(Answers& answers);
 void add_envelope(Answers& answers);
 void add_glass_and_waves(Answers& answers);
+void add_load_methods(Answers& answers);
+/// Those of them that are plain sums.
+void add_load_sums(Answers& answers, const std::string& topic);
 
 /// Answers a file of response factors, and tells beside it how far the stepper's own are from them.
 [[nodiscard]] Outcome response_factors_of(const nlohmann::json& document);

@@ -34,9 +34,13 @@ PeriodicProperties periodic_properties(const Buildup& buildup, const Films& film
             .areal_capacity_outside_J_per_m2K = std::abs(wave.a) / omega};
 }
 
-std::array<double, 24> daily_response_factors(const Buildup& buildup, const Films& films)
+namespace {
+
+/// @param of_hour  what a wave is as it is told: at the hour, or as its mean over the hour
+template <class OfHour>
+std::array<double, 24> daily_factors(const Buildup& buildup, const Films& films, const OfHour& of_hour)
 {
-    constexpr int hours = 24, aliases = 40; // transmittance dies out exponentially with the root of the frequency
+    constexpr int hours = 24, aliases = 400; // of thin boards transmittance dies out late
     const auto transmittance = [&](int n) { return two_port(buildup, {0.0, turn * n / 86400.0}, films).t; };
     std::array<std::complex<double>, hours> by_harmonic{};
     by_harmonic[0] = two_port(buildup, 0.0, films).t;
@@ -45,7 +49,7 @@ std::array<double, 24> daily_response_factors(const Buildup& buildup, const Film
             const int n = m + hours * k;
             const double w = std::sin(std::numbers::pi * n / hours) / (std::numbers::pi * n / hours);
             const auto t = n > 0 ? transmittance(n) : std::conj(transmittance(-n));
-            by_harmonic[static_cast<std::size_t>(m)] += t * w * w;
+            by_harmonic[static_cast<std::size_t>(m)] += t * w * w * of_hour(w, n);
         }
     std::array<double, hours> factors{};
     for (int j = 0; j < hours; ++j)
@@ -53,6 +57,19 @@ std::array<double, 24> daily_response_factors(const Buildup& buildup, const Film
             factors[static_cast<std::size_t>(j)] +=
                 (by_harmonic[static_cast<std::size_t>(m)] * std::polar(1.0 / hours, turn * m * j / hours)).real();
     return factors;
+}
+
+} // namespace
+
+std::array<double, 24> daily_response_factors(const Buildup& buildup, const Films& films)
+{
+    return daily_factors(buildup, films, [](double, int) { return std::complex<double>{1.0}; });
+}
+
+std::array<double, 24> daily_mean_factors(const Buildup& buildup, const Films& films)
+{
+    return daily_factors(buildup, films,
+                         [](double w, int n) { return w * std::polar(1.0, std::numbers::pi * n / 24.0); });
 }
 
 } // namespace venture::fabric

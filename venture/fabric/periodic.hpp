@@ -30,5 +30,7 @@ struct PeriodicProperties {
 /// Flux into a room at 0 degC at hour h is the sum of Y_j T(h - j), j = 0..23, where the outside temperature T repeats
 /// every day and is straight between its hourly values. W/m2K; they sum to U.
 [[nodiscard]] std::array<double, 24> daily_response_factors(const Buildup& buildup, const Films& films);
+/// The same for the mean flux from hour h to the next: the last factor carries the end of the hour.
+[[nodiscard]] std::array<double, 24> daily_mean_factors(const Buildup& buildup, const Films& films);
 
 } // namespace venture::fabric

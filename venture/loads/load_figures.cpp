@@ -38,8 +38,8 @@ const figure::TableOf<RoomLoadRow>& room_load_columns()
             {{"storey", "Storey", "", "storey that it is on", 6}, [](const R& r) -> Cell { return r.load->storey; }},
             {{"area", "Area", "area", "floor area", 4, Sum::added},
              [](const R& r) -> Cell { return where(r.load->floor_area_m2 > 0.0, r.load->floor_area_m2); }},
-            {{"said_by", "Loads", "", "computed, typed, or which of them is typed; left out: no part of the building", 2,
-              Sum::none, Show::if_varied},
+            {{"said_by", "Loads", "", "computed, typed, or which of them is typed; left out: no part of the building",
+              2, Sum::none, Show::if_varied},
              [](const R& r) -> Cell { return said_by(r); }},
             {{"heating", "Heating", "power", "largest hour mean in winter design", 1, Sum::added},
              [](const R& r) -> Cell { return where(r.load->heated, r.load->heating_W); }},
@@ -50,8 +50,8 @@ const figure::TableOf<RoomLoadRow>& room_load_columns()
              [](const R& r) -> Cell { return where(r.load->heating_up_W > 0.0, r.load->heating_up_W); }},
             {{"by_hand", "By hand", "power", "U x A x K and air flows at steady state, for comparison", 7, Sum::added},
              [](const R& r) -> Cell { return where(r.load->heated && !r.load->paper.empty(), r.load->paper_W()); }},
-            {{"cooling", "Cooling", "power", "sensible and latent together, largest hour mean of the cooling design days",
-              1, Sum::added},
+            {{"cooling", "Cooling", "power",
+              "sensible and latent together, largest hour mean of the cooling design days", 1, Sum::added},
              [](const R& r) -> Cell { return where(r.load->cooled, r.load->cooling_W); }},
             {{"cooling_sensible", "sensible", "power", "sensible part in that hour", 2, Sum::added},
              [](const R& r) -> Cell { return where(r.load->cooled, r.load->cooling_sensible_W); }},
@@ -72,7 +72,8 @@ const figure::TableOf<RoomLoadRow>& room_load_columns()
              [](const R& r) -> Cell { return where(r.load->heated, r.load->heating_when); }},
             {{"heating_room", "Room in heating", "temperature", "set-point of heating", 5, Sum::none, Show::data},
              [](const R& r) -> Cell { return where(r.load->heated, r.load->heating_room_C); }},
-            {{"heating_set_by", "Heating set by", "", "where the heating set-point comes from", 5, Sum::none, Show::data},
+            {{"heating_set_by", "Heating set by", "", "where the heating set-point comes from", 5, Sum::none,
+              Show::data},
              [](const R& r) -> Cell {
                  return where(r.load->heated && !r.load->typed, r.origins->describe(r.load->heating_setpoint_origin));
              }},
@@ -90,7 +91,8 @@ const figure::TableOf<RoomLoadRow>& room_load_columns()
             {{"cooling_outdoor", "Outdoors in cooling", "temperature", "outdoor air in that hour", 5, Sum::none,
               Show::data},
              [](const R& r) -> Cell { return where(r.load->cooled, r.load->cooling_outdoor_C); }},
-            {{"cooling_set_by", "Cooling set by", "", "where the cooling set-point comes from", 5, Sum::none, Show::data},
+            {{"cooling_set_by", "Cooling set by", "", "where the cooling set-point comes from", 5, Sum::none,
+              Show::data},
              [](const R& r) -> Cell {
                  return where(r.load->cooled && !r.load->typed, r.origins->describe(r.load->cooling_setpoint_origin));
              }},
@@ -104,8 +106,9 @@ const figure::TableOf<GroupLoad>& building_load_columns()
 {
     using G = GroupLoad;
     static const figure::TableOf<G> all = {
-        {"building_load", "Loads of the building", "Rooms together: what they need in the largest hour of their sum, without "
-                                                   "margins, pipes or ducts.",
+        {"building_load", "Loads of the building",
+         "Rooms together: what they need in the largest hour of their sum, without "
+         "margins, pipes or ducts.",
          1, Told::data},
         {
             {{"of", "Of", "", "all rooms, or those of a storey", 0}, [](const G& g) -> Cell { return g.of; }},
@@ -188,7 +191,9 @@ const figure::TableOf<CauseRow>& load_cause_columns()
     using C = CauseRow;
     static const figure::TableOf<C> all = {
         {"load_cause", "Loads by cause",
-         "What a load is made of, counted from the room's set-point: the day of its peak, replayed with one cause at a time.", 3},
+         "What a load is made of, counted from the room's set-point: the day of its peak, replayed with one cause at a "
+         "time.",
+         3},
         {
             {{"room", "Room", "", "name of the room", 0, Sum::none, Show::if_varied},
              [](const C& c) -> Cell { return c.room; }},
@@ -205,7 +210,8 @@ const figure::TableOf<TypedOverRow>& typed_over_columns()
 {
     using T = TypedOverRow;
     static const figure::TableOf<T> all = {
-        {"typed_over", "Typed over computed loads", "A load that somebody typed instead of the computed one.", 2, Told::data},
+        {"typed_over", "Typed over computed loads", "A load that somebody typed instead of the computed one.", 2,
+         Told::data},
         {
             {{"room", "Room", "", "name of the room", 0}, [](const T& t) -> Cell { return t.room; }},
             {{"of", "Load", "", "heating or cooling", 0}, [](const T& t) -> Cell { return std::string{t.of}; }},
@@ -225,7 +231,8 @@ const figure::TableOf<RunNote>& design_run_columns()
     static const figure::TableOf<N> all = {
         {"design_run", "How the days were solved", "A design day and how exactly it was solved.", 1, Told::data},
         {
-            {{"day", "Design day", "", "winter design, or a design month", 0}, [](const N& n) -> Cell { return n.day; }},
+            {{"day", "Design day", "", "winter design, or a design month", 0},
+             [](const N& n) -> Cell { return n.day; }},
             {{"repetitions", "Repetitions", "count", "of the day, until it became periodic"},
              [](const N& n) -> Cell { return figure::whole(n.days); }},
             {{"residual", "Residual", "residual_temperature", "largest difference between the last two repetitions"},
@@ -236,7 +243,8 @@ const figure::TableOf<RunNote>& design_run_columns()
              [](const N& n) -> Cell { return n.converged; }},
             {{"unsettled_steps", "Unsettled", "count", "steps in which a thermostat found no consistent state"},
              [](const N& n) -> Cell { return figure::whole(n.unsettled_steps); }},
-            {{"film_residual", "Films", "residual", "what is left between films and temperatures, as a share of a room's peak"},
+            {{"film_residual", "Films", "residual",
+              "what is left between films and temperatures, as a share of a room's peak"},
              [](const N& n) -> Cell { return n.film_residual; }},
             {{"share_kept", "Memory", "share", "of warmth that is still felt on the next day"},
              [](const N& n) -> Cell { return n.share_kept; }},

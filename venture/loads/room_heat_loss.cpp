@@ -10,7 +10,7 @@ using quantity::check_range;
 
 namespace {
 
-constexpr double air_Wh_per_m3K = 0.34, ground_factor = 1.45;
+constexpr double ground_factor = 1.45;
 
 /// Loss of an element of 1 W/K.
 struct DriveOf {
@@ -30,7 +30,7 @@ struct DriveOf {
 };
 
 struct AirLoss {
-    double watts = 0.0, outdoor_m3_per_h = 0.0;
+    double watts = 0.0, outdoor_m3_per_h = 0.0, transfer_W = 0.0;
 };
 
 AirLoss loss_of(const NaturalAir& air, const RoomOnPaper& room)
@@ -38,22 +38,36 @@ AirLoss loss_of(const NaturalAir& air, const RoomOnPaper& room)
     check_range("room_heat_loss", "air changes", air.least_changes_per_h, {0.0, 100.0}, "1/h");
     check_range("room_heat_loss", "infiltration", air.infiltration_m3_per_h, {0.0, 1e6}, "m3/h");
     const double flow = std::max(air.least_changes_per_h * room.volume_m3, air.infiltration_m3_per_h);
-    return {air_Wh_per_m3K * flow * (room.inside_C - room.outside_C), flow};
+    return {air_heat_Wh_per_m3K * flow * (room.inside_C - room.outside_C), flow};
 }
 
 AirLoss loss_of(const BalancedAir& air, const RoomOnPaper& room)
 {
-    for (const double flow : {air.infiltration_m3_per_h, air.supply_m3_per_h, air.extract_m3_per_h})
+    for (const double flow :
+         {air.infiltration_m3_per_h, air.supply_m3_per_h, air.extract_m3_per_h, air.transfer_out_m3_per_h})
         check_range("room_heat_loss", "air flow", flow, {0.0, 1e6}, "m3/h");
     check_range("room_heat_loss", "efficiency of heat recovery", air.recovery_efficiency, {0.0, 1.0}, "");
     const double supply_C = room.outside_C + air.recovery_efficiency * (air.extract_C - room.outside_C);
-    const double from_outdoors = air.infiltration_m3_per_h + std::max(0.0, air.extract_m3_per_h - air.supply_m3_per_h);
-    return {air_Wh_per_m3K *
-                (from_outdoors * (room.inside_C - room.outside_C) + air.supply_m3_per_h * (room.inside_C - supply_C)),
-            from_outdoors + air.supply_m3_per_h};
+    const double from_outdoors = air.infiltration_m3_per_h + air.from_outdoors_by_balance_m3_per_h();
+    double transfer_W = 0.0;
+    for (const BalancedAir::Transfer& t : air.transfer_in) {
+        check_range("room_heat_loss", "air flow", t.m3_per_h, {0.0, 1e6}, "m3/h");
+        transfer_W += air_heat_Wh_per_m3K * t.m3_per_h * (room.inside_C - t.from_C);
+    }
+    return {air_heat_Wh_per_m3K * (from_outdoors * (room.inside_C - room.outside_C) +
+                                   air.supply_m3_per_h * (room.inside_C - supply_C)) +
+                transfer_W,
+            from_outdoors + air.supply_m3_per_h, transfer_W};
 }
 
 } // namespace
+
+double BalancedAir::from_outdoors_by_balance_m3_per_h() const
+{
+    double in = supply_m3_per_h;
+    for (const Transfer& t : transfer_in) in += t.m3_per_h;
+    return std::max(0.0, extract_m3_per_h + transfer_out_m3_per_h - in);
+}
 
 RoomHeatLoss room_heat_loss(const RoomOnPaper& room)
 {
@@ -75,6 +89,7 @@ RoomHeatLoss room_heat_loss(const RoomOnPaper& room)
     const AirLoss air = std::visit([&](const auto& kind) { return loss_of(kind, room); }, room.air);
     out.ventilation_W = air.watts;
     out.outdoor_air_m3_per_h = air.outdoor_m3_per_h;
+    out.transfer_air_W = air.transfer_W;
     out.heating_up_W = room.heating_up_W_per_m2 * room.floor_area_m2;
     return out;
 }

@@ -16,10 +16,13 @@ struct ToUnheated {
 };
 struct ToHeated {
     double temperature_C = 20.0; ///< of the neighbour; warmer than the room gives a gain
+    bool of_building = false;    ///< a room of the same building; else of a neighbour's, which is no less lost
 };
 struct ToGround {
     double ground_water_factor = 1.0; ///< 1, or 1.15 with ground water less than a metre below
 };
+
+inline constexpr double air_heat_Wh_per_m3K = 0.34; ///< EN 12831-1:2017, 6.3.3
 
 struct LossElement {
     std::string name{};
@@ -33,11 +36,18 @@ struct NaturalAir {
     double least_changes_per_h = 0.5;
     double infiltration_m3_per_h = 0.0;
 };
-/// Air by fans, with heat recovery; what is extracted beyond the supply comes in from outdoors.
+/// Air by fans, with heat recovery; what is extracted beyond what comes in comes from outdoors.
 struct BalancedAir {
     double infiltration_m3_per_h = 0.0, supply_m3_per_h = 0.0, extract_m3_per_h = 0.0;
     double recovery_efficiency = 0.0; ///< of the temperature, 0..1
     double extract_C = 20.0;
+    struct Transfer {
+        double m3_per_h = 0.0, from_C = 20.0;
+    };
+    std::vector<Transfer> transfer_in{}; ///< from other rooms
+    double transfer_out_m3_per_h = 0.0;
+    /// What no supply and no other room replaces.
+    [[nodiscard]] double from_outdoors_by_balance_m3_per_h() const;
 };
 
 struct RoomOnPaper {
@@ -57,6 +67,7 @@ struct RoomHeatLoss {
     std::vector<ElementLoss> elements{}; ///< in the order of the room's
     double transmission_W = 0.0, ventilation_W = 0.0, heating_up_W = 0.0;
     double outdoor_air_m3_per_h = 0.0; ///< that is warmed by the room or before it
+    double transfer_air_W = 0.0;       ///< of `ventilation_W`: by air from other rooms
     [[nodiscard]] double total_W() const { return transmission_W + ventilation_W + heating_up_W; }
 };
 
