@@ -251,8 +251,13 @@ TEST_F(ProjectCommands, DrawsAGlazing)
 
 TEST_F(ProjectCommands, TellMachinesOfARoomWhatTheyTellPeople)
 {
-    const json room = run_json("loads house --room Kitchen --json");
+    const json room = run_json("loads house --room Kitchen --by-source --json");
     EXPECT_EQ(room["room_load"][0]["room"], "Kitchen");
+    double paths = 0.0;
+    for (const json& path : room["load_path"])
+        if (path["of"] == "heating") paths += path["load"].get<double>();
+    EXPECT_NEAR(paths, room["room_load"][0]["heating"].get<double>(),
+                1.0); // those below a twentieth of a watt are not listed
     double sum = 0.0;
     for (const json& cause : room["load_cause"])
         if (cause["of"] == "heating") sum += cause["load"].get<double>();

@@ -18,7 +18,9 @@ Films::Films(const ThermalModel& model, const SurfaceBank& bank) : bank_{bank}
                 const Face& face = side == 0 ? s.outside : s.inside;
                 if (const auto* z = std::get_if<ZoneFace>(&face)) {
                     area[z->zone] += slot.area;
-                    if (z->natural) add_convective(f, *z->natural);
+                    if (!z->natural) continue;
+                    convective_.push_back({slot.surface, side != 0});
+                    add_convective(f, *z->natural);
                 } else if (const auto* o = std::get_if<OutdoorFace>(&face)) {
                     add_outdoor(f, *o, model.outdoor_air_C);
                 }

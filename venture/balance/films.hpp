@@ -4,6 +4,7 @@
 
 #include <vector>
 
+#include <venture/balance/heat_balance.hpp>
 #include <venture/balance/surface_bank.hpp>
 #include <venture/fabric/convection.hpp>
 
@@ -24,6 +25,8 @@ public:
     [[nodiscard]] bool vary() const { return values() > 0; }
     /// Films that do: convection at faces inside, then long wave to sky, ground and air of faces outdoors, W/m2K.
     [[nodiscard]] std::size_t values() const { return curves_.size() + 3 * long_wave_.size(); }
+    /// Faces of the first of them, in their order.
+    [[nodiscard]] const std::vector<FaceAt>& convective_faces() const { return convective_; }
     /// Films given by the step. @return whether any changed
     bool set_step(const ThermalModel& model, std::size_t step, SurfaceBank& bank) const;
     /// Films that belong to given temperatures. @param air_C  per zone  @param film  as values() says
@@ -67,6 +70,7 @@ private:
     std::vector<ByStep> by_step_{};
     const SurfaceBank& bank_;
     fabric::ConvectionCurves curves_{};
+    std::vector<FaceAt> convective_{}; ///< whose they are
     std::vector<LongWaveAt> long_wave_{};
     std::vector<OfBlock> blocks_{};
     std::vector<double> per_area_{};   ///< of the faces of every zone

@@ -21,6 +21,22 @@ void carry(const std::vector<double>& x, const std::vector<double>& x1, std::vec
     for (std::size_t i = 0; i < x.size(); ++i) out[i] = x[i] + two_stages::carry_over * (x1[i] - x[i]);
 }
 
+/// What zones and faces are like at a stage.
+void record_faces(const SurfaceBank& bank, std::size_t surfaces, std::size_t at, Stage& s, Recording& r)
+{
+    std::copy_n(s.x.air_C.begin(), r.zones, r.air_C.begin() + static_cast<std::ptrdiff_t>(at * r.zones));
+    StageSolver::find_fluxes(bank, s);
+    const std::size_t n = bank.count();
+    for (std::size_t i = 0; i < n; ++i) {
+        if (bank.slots[i].area <= 0.0) continue; // padding
+        for (std::size_t side = 0; side < 2; ++side) {
+            const std::size_t to = 2 * (at * surfaces + bank.slots[i].surface) + side;
+            r.face_C[to] = s.face_C[side * n + i];
+            r.flux_W_per_m2[to] = s.flux[side * n + i];
+        }
+    }
+}
+
 /// A row with a zero behind it.
 void put(const std::vector<double>& values, std::vector<double>& row)
 {
@@ -64,6 +80,8 @@ const std::vector<double>& HeatBalance::mode_weights() const { return prepared_-
 
 const std::vector<std::size_t>& HeatBalance::zone_order() const { return prepared_->network.order(); }
 
+const std::vector<FaceAt>& HeatBalance::convective_faces() const { return prepared_->films.convective_faces(); }
+
 void HeatBalance::recall(State& state) const
 {
     prepared_->bank.recall(state.wall_modes, state.wall_history, state.stored_J_per_m2);
@@ -82,7 +100,14 @@ void HeatBalance::advance(State& state, std::size_t step, StepResult& result, co
     result.settled = true;
     if (options.record != nullptr && options.record->stages == 0) {
         Recording& r = *options.record;
+        const bool with_faces = r.with_faces;
         r = {.stages = 2 * p.parts * m.steps, .zones = m.zones.size(), .films = p.films.values()};
+        r.with_faces = with_faces;
+        if (with_faces) {
+            r.air_C.assign(r.stages * r.zones, 0.0);
+            for (auto* per_face : {&r.face_C, &r.flux_W_per_m2})
+                per_face->assign(r.stages * 2 * m.surfaces.size(), 0.0);
+        }
         r.actions.assign(r.stages * r.zones, Action::off);
         r.film_values.assign(r.stages * r.films, 0.0);
         r.bodies = m.bodies.size();
@@ -144,6 +169,7 @@ void HeatBalance::solve_stage(const State& now, std::size_t stage, std::size_t a
         std::copy_n(s.film.begin(), r->films, r->film_values.begin() + static_cast<std::ptrdiff_t>(at * r->films));
         std::copy_n(p.sensible_factors.begin(), r->bodies,
                     r->sensible_factors.begin() + static_cast<std::ptrdiff_t>(at * r->bodies));
+        if (r->with_faces) record_faces(p.bank, p.model.surfaces.size(), at, s, *r);
     }
 }
 

@@ -75,12 +75,13 @@ struct SurfaceStep {
 struct StepResult {
     std::vector<ZoneStep> zones{};
     std::vector<SurfaceStep> surfaces{}; ///< with Account::faces
-    std::vector<double> sensible_factors{}; ///< of ThermalModel::bodies, mean over the step: how much of their heat is sensible
-    double closure_W = 0.0;              ///< heat in minus heat stored, all zones and walls together
-    double throughput_W = 0.0;           ///< sum of the magnitudes of all flows in
-    int sweeps = 0;                      ///< over the zones, most of any stage
-    bool settled = true;                 ///< false: the zones did not come to rest in some stage
-    int film_passes = 1;                 ///< most of any stage
+    std::vector<double>
+        sensible_factors{};    ///< of ThermalModel::bodies, mean over the step: how much of their heat is sensible
+    double closure_W = 0.0;    ///< heat in minus heat stored, all zones and walls together
+    double throughput_W = 0.0; ///< sum of the magnitudes of all flows in
+    int sweeps = 0;            ///< over the zones, most of any stage
+    bool settled = true;       ///< false: the zones did not come to rest in some stage
+    int film_passes = 1;       ///< most of any stage
 };
 
 /// How much is told of a step; each holds what stands before it.
@@ -114,6 +115,13 @@ struct FilmAccuracy {
     int most_passes = 12;          ///< then the step goes on, and tells the residual
 };
 
+/// One face of a surface of a model.
+struct FaceAt {
+    std::size_t surface = 0;
+    bool inside = true;
+    friend bool operator==(const FaceAt&, const FaceAt&) = default;
+};
+
 /// Prepared coefficients for one model and step length. Advancing changes nothing but these and its workspace, so one
 /// object serves one thread. The model must outlive it.
 class HeatBalance {
@@ -145,6 +153,8 @@ public:
     void extrapolate_period(const State& begin, const std::vector<double>& held, State& end) const;
     /// Zones in the order in which they are gone through: by id.
     [[nodiscard]] const std::vector<std::size_t>& zone_order() const;
+    /// Faces whose convection follows from temperatures, in the order in which a recording begins with their films.
+    [[nodiscard]] const std::vector<FaceAt>& convective_faces() const;
     /// Multiplies wall modes so that their squares are an energy-like measure; used to weigh a change of state.
     [[nodiscard]] const std::vector<double>& mode_weights() const;
 

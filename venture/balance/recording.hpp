@@ -16,6 +16,10 @@ struct Recording {
     std::vector<Action> actions{};                            ///< stages x zones
     std::vector<double> film_values{};                        ///< stages x films, W/m2K
     std::vector<double> sensible_factors{};                   ///< stages x bodies
+    // only where asked for: what one room needs to be replayed by itself
+    bool with_faces = false;
+    std::vector<double> air_C{};                   ///< stages x zones
+    std::vector<double> face_C{}, flux_W_per_m2{}; ///< stages x surfaces x (outside, inside); flux into the wall
 };
 
 } // namespace venture::balance

@@ -30,10 +30,11 @@ struct Options {
     std::string room{}, model_day{}, hours_of{}, day{};
     bool hours = false;
     bool csv = false;
+    bool by_source = false;
 };
 
 /// One room taken apart.
-ExitCode loads_of_room(const Job& job, const CommonOptions& o, const std::string& typed)
+ExitCode loads_of_room(const Job& job, const CommonOptions& o, const std::string& typed, bool by_source)
 {
     const auto room = room_called(job, typed);
     if (!room) return ExitCode::bad_input;
@@ -41,8 +42,14 @@ ExitCode loads_of_room(const Job& job, const CommonOptions& o, const std::string
     report::RoomCauses causes;
     if (const auto index = job.building()->find_room(*room)) {
         const loads::DesignOptions options{.step_s = 60.0 * o.step_min};
-        causes = {causes_of_heating(*job.building(), *index, *found, options),
-                  causes_of_cooling(*job.building(), *index, *found, options)};
+        const building::Building& b = *job.building();
+        causes.heating_parts = parts_of_heating(b, *index, *found, options);
+        causes.cooling_parts = parts_of_cooling(b, *index, *found, options);
+        causes.warmth_parts = parts_of_warmth(b, *index, *found, options);
+        if (by_source) {
+            causes.heating = causes_of_heating(b, *index, *found, options);
+            causes.cooling = causes_of_cooling(b, *index, *found, options);
+        }
     }
     return deliver(report::room_document(*found, causes, job.origins(), job.units()), job, o, job.design().converged());
 }
@@ -128,7 +135,7 @@ ExitCode run(const Options& options)
     if (!options.model_day.empty()) return loads_model(o, options.model_day, options.room);
     Job job = open_and_compute(o);
     if (needs_building(job, "loads")) return ExitCode::bad_input;
-    if (!job.failed() && !options.room.empty()) return loads_of_room(job, o, options.room);
+    if (!job.failed() && !options.room.empty()) return loads_of_room(job, o, options.room, options.by_source);
     if (job.failed()) return deliver({}, job, o);
     if (!options.csv)
         return deliver(report::loads_document(*job.building(), job.design(), job.units()), job, o,
@@ -143,8 +150,11 @@ std::function<ExitCode()> declare(Parser& parser)
     add_project(parser, options->common);
     add_forms(parser, options->common);
     add_step(parser, options->common);
-    parser.add("--room", options->room,
-               "take one room apart: steady loss by hand, air balance in the hour of the peak");
+    parser.add(
+        "--room", options->room,
+        "take one room apart: steady loss by hand, air balance in the hour of the peak, each path over its edge");
+    parser.flag("--by-source", options->by_source,
+                "with --room: also by what acts anywhere in the building, such as sun in the room next door");
     parser.flag("--csv", options->csv, "as the table that `venture size` reads");
     parser.add("--model", options->model_day,
                "instead: the numbers that the heat balance works with on a design day, winter or \"July\"; with "

@@ -7,6 +7,7 @@
 #include <venture/building/building.hpp>
 #include <venture/figure/table.hpp>
 #include <venture/loads/design_loads.hpp>
+#include <venture/loads/room_parts.hpp>
 
 namespace venture::loads {
 
@@ -41,6 +42,14 @@ struct CauseRow {
     std::string cause{};
     double load_W = 0.0;
 };
+/// One path over a room's edge, in one hour.
+struct PathRow {
+    std::string room{};
+    std::string_view of{}; ///< "heating", "sensible cooling", "warmth"
+    const LoadPath* path = nullptr;
+    std::size_t hour = 0;
+    double sign = 1.0; ///< of cooling in what is told
+};
 /// A load that was typed over a computed one.
 struct TypedOverRow {
     std::string room{};
@@ -55,6 +64,9 @@ struct TypedOverRow {
 [[nodiscard]] const figure::TableOf<PaperRow>& steady_loss_columns();
 [[nodiscard]] const figure::TableOf<AirBalanceRow>& air_balance_columns();
 [[nodiscard]] const figure::TableOf<CauseRow>& load_cause_columns();
+[[nodiscard]] const figure::TableOf<PathRow>& load_path_columns();
+/// The paths of a peak, the largest first; those that come to nothing are left out.
+[[nodiscard]] std::vector<PathRow> path_rows(const PeakParts& peak, std::string_view of);
 [[nodiscard]] const figure::TableOf<TypedOverRow>& typed_over_columns();
 [[nodiscard]] const figure::TableOf<RunNote>& design_run_columns();
 

@@ -1,3 +1,4 @@
+#include <venture/building/surface_names.hpp>
 #include <venture/loads/paper_sum.hpp>
 
 #include <algorithm>
@@ -30,11 +31,10 @@ public:
             if (s.room != room_ && !behind) continue;
             if (s.beyond.kind == Neighbour::Kind::nothing) continue;
             const double far = far_side_C(s, behind);
-            add(seen(s, behind), s.net_m2(), building::u_value(b_, s), far);
+            add(seen_from(b_, s, room_), s.net_m2(), building::u_value(b_, s), far);
             for (const building::Opening& o : s.openings) {
                 if (o.kind == building::Opening::Kind::open) continue; // its air stands among that of other rooms
-                const std::string where = s.beyond.kind == Neighbour::Kind::room ? seen(s, behind) : s.parent;
-                add(std::string{name_of(o.kind)} + " in " + where, o.area_m2(), building::u_value(b_, s, o), far);
+                add(seen_from(b_, s, o, room_), o.area_m2(), building::u_value(b_, s, o), far);
             }
         }
         for (const building::ThermalBridge& bridge : b_.thermal_bridges)
@@ -82,15 +82,6 @@ private:
     {
         const auto& setpoint = b_.rooms[room].use.heating_setpoint_C;
         return setpoint ? setpoint->value : floating_C_(room);
-    }
-
-    /// What this room calls a surface, whichever of the two rooms beside it that stands in.
-    [[nodiscard]] std::string seen(const building::Surface& s, bool behind) const
-    {
-        if (!behind) return s.name;
-        std::string face = s.attitude == building::Attitude::floor ? "ceiling" : "floor";
-        if (s.attitude == building::Attitude::wall) face = s.face_beyond.empty() ? "wall" : s.face_beyond;
-        return face + " to " + b_.rooms[s.room].name;
     }
 
     void add(std::string what, double area, double u, double far)

@@ -1,5 +1,8 @@
 #include <venture/report/room_report.hpp>
 
+#include <algorithm>
+#include <cmath>
+
 #include <fmt/format.h>
 
 #include <venture/loads/load_figures.hpp>
@@ -24,6 +27,26 @@ void add_causes(Document& out, const std::string& room, const std::vector<loads:
     table.columns[table.column("cause")].heading =
         fmt::format("{} by cause, counted from {}", heading, units.text(set_point_C, "temperature"));
     table.add_total("sum: the day replayed with one cause at a time");
+    out.add(std::move(table));
+}
+
+/// "July 15-16 h".
+std::string moment_of(const loads::PeakParts& peak)
+{
+    const auto [least, most] = std::ranges::minmax(peak.parts.cooling_W);
+    if (peak.parts.month == 0 && most - least < 0.5) return peak.parts.day; // all hours alike
+    const int clock = static_cast<int>(std::floor(static_cast<double>(peak.hour) + peak.parts.clock_ahead_h)) % 24;
+    return in_words(figure::When{peak.parts.day, peak.parts.month, clock});
+}
+
+void add_paths(Document& out, const std::optional<loads::PeakParts>& peak, std::string_view of, const char* heading,
+               const PreferredUnits& units)
+{
+    if (!peak) return;
+    out.add(fmt::format("\n{} by path over its edge, {}, counted from {}\n", heading, moment_of(*peak),
+                        units.text(peak->parts.reference_C, "temperature")));
+    Table table = figure::table_of(loads::load_path_columns(), loads::path_rows(*peak, of));
+    table.add_total("sum of all paths");
     out.add(std::move(table));
 }
 
@@ -75,6 +98,7 @@ void add_heating(Document& out, const RoomLoad& r, const RoomCauses& causes, con
                                          : "rooms beside it that set back and come back: it has no set-back itself",
                              r.heating_when.clock_hour, r.heating_when.clock_hour + 1);
     out.add(std::move(after));
+    add_paths(out, causes.heating_parts, "heating", "Heating", units);
     add_causes(out, r.room, causes.heating, "heating", "Heating", r.heating_room_C, units);
     out.add("\nThe heat balance differs from the sum by hand: it has one air and one radiant temperature, so walls "
             "colder than the air draw heat by "
@@ -88,6 +112,7 @@ void add_cooling(Document& out, const RoomLoad& r, const RoomCauses& causes, con
                         units.number(r.cooling_latent_W, "power"), in_words(r.cooling_when),
                         units.text(r.cooling_outdoor_C, "temperature"), units.text(r.cooling_air_C, "temperature")));
     out.add(air_balance(r));
+    add_paths(out, causes.cooling_parts, "sensible cooling", "Sensible cooling", units);
     add_causes(out, r.room, causes.cooling, "sensible cooling", "Sensible cooling", r.cooling_setpoint_C, units);
     out.add(fmt::format("\nSensible cooling by itself is largest in {}: {}\n", in_words(r.cooling_sensible_when),
                         units.text(r.cooling_sensible_peak_W, "power")));
@@ -116,6 +141,7 @@ Document room_document(const RoomLoad& r, const RoomCauses& causes, const quanti
     if (!r.heated && !r.cooled)
         out.add(fmt::format("Neither heated nor cooled: its air floats between {} (winter design) and {}\n",
                             units.text(r.lowest_air_C, "temperature"), units.text(r.highest_air_C, "temperature")));
+    add_paths(out, causes.warmth_parts, "warmth", "Warmth", units);
     return out;
 }
 

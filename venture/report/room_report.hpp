@@ -1,17 +1,20 @@
 #pragma once
 /// One room taken apart, as a document.
 
+#include <optional>
 #include <vector>
 
 #include <venture/figure/document.hpp>
 #include <venture/loads/design_loads.hpp>
+#include <venture/loads/room_parts.hpp>
 #include <venture/quantity/preferred_units.hpp>
 
 namespace venture::report {
 
-/// What a room's loads are made of, cause by cause.
+/// What a room's loads are made of: by path over its edge; and where asked for by source, wherever in the building that acts.
 struct RoomCauses {
     std::vector<loads::LoadCause> heating{}, cooling{};
+    std::optional<loads::PeakParts> heating_parts{}, cooling_parts{}, warmth_parts{};
 };
 /// What its loads are made of, steady loss line by line, and the air's balance in the hour of the cooling peak.
 /// @param origins  what the room's origins refer to

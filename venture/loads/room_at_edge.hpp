@@ -1,0 +1,88 @@
+#pragma once
+/// One room of a building on a day that was run: everything that comes over its edge as given signals, so that each can act
+/// alone. Internal to loads.
+
+#include <functional>
+#include <string>
+#include <vector>
+
+#include <venture/balance/periodic_day.hpp>
+#include <venture/loads/room_parts.hpp>
+
+namespace venture::loads::detail {
+
+/// What a run of the whole building left behind for its rooms.
+struct DayOfBuilding {
+    const balance::ThermalModel& model;
+    balance::Recording recorded{};
+    balance::PeriodicDay day{};
+};
+/// @param model  outlives what is returned
+[[nodiscard]] DayOfBuilding run_for_parts(const balance::ThermalModel& model);
+
+/// A face that looks into a zone; nothing if it looks elsewhere.
+[[nodiscard]] inline const balance::ZoneFace* face_in(const balance::Face& face, std::size_t zone)
+{
+    const auto* in = std::get_if<balance::ZoneFace>(&face);
+    return in != nullptr && in->zone == zone ? in : nullptr;
+}
+
+/// A place where something acts, and which path it belongs to.
+struct Act {
+    enum class At : std::uint8_t {
+        beyond,     ///< temperature beyond a surface
+        far_face,   ///< heat on the outside face of a surface
+        near_face,  ///< heat on its face in the room
+        radiant,    ///< gain
+        convective, ///< gain
+        stream,     ///< temperature of air that comes in
+        set_point,
+        limit,
+        warm_ceiling, ///< air at faces warmer than the room's mean
+    };
+    At at = At::beyond;
+    std::size_t index = 0;    ///< surface of the room's model, or its stream
+    balance::Drives drives{}; ///< heat
+    PathKind kind = PathKind::other;
+    std::string through{};
+};
+
+class RoomAtEdge {
+public:
+    /// @param name_of  what the room calls a surface of the building's model
+    RoomAtEdge(const DayOfBuilding& building, std::size_t zone, double reference_C,
+               const std::function<std::string(std::size_t surface)>& name_of);
+
+    /// Paths in the order of the room's surfaces, then gains and air.
+    [[nodiscard]] std::vector<LoadPath> paths() const;
+
+private:
+    void take_surfaces(const std::function<std::string(std::size_t)>& name_of);
+    balance::Face given_face(const balance::Surface& s, std::size_t surface, bool outside);
+    void take_heat_on_faces();
+    void take_gains();
+    void take_air();
+    void take_control();
+    void take_recording();
+    balance::SignalId less_reference(balance::SignalId signal);
+    /// A temperature that the run had at each of its stages.
+    balance::SignalId from_stages(const std::function<double(std::size_t stage)>& at_C);
+    void add_stream(const balance::Drives& kg_per_s, balance::SignalId temperature, PathKind kind, std::string through);
+    [[nodiscard]] PathKind kind_of_light(balance::SignalId signal) const;
+    [[nodiscard]] balance::ThermalModel with(const std::vector<const Act*>& acts) const;
+
+    const DayOfBuilding& b_;
+    std::size_t zone_;
+    double reference_C_;
+    balance::ThermalModel silent_{}; ///< nothing acts
+    balance::SignalId nil_{};
+    std::vector<std::size_t> surface_of_{}; ///< in the building's model
+    std::vector<bool> turned_{};            ///< looks into the room with its outside face
+    std::vector<std::string> name_{};       ///< as the room calls it
+    std::vector<Act> acts_{};
+    std::vector<balance::SignalId> beyond_{}, streams_{}; ///< by surface; by stream
+    std::optional<balance::SignalId> heat_below_{}, cool_above_{};
+    balance::Recording recorded_{};
+};
+
+} // namespace venture::loads::detail

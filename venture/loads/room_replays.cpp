@@ -1,0 +1,123 @@
+/// One room replayed with a path at a time.
+
+#include <algorithm>
+#include <cmath>
+#include <map>
+
+#include <venture/loads/room_at_edge.hpp>
+
+namespace venture::loads::detail {
+
+using balance::Drives;
+using balance::Face;
+using balance::FixedFace;
+using balance::OutdoorFace;
+using balance::Surface;
+using balance::ThermalModel;
+using balance::ZoneFace;
+
+ThermalModel RoomAtEdge::with(const std::vector<const Act*>& acts) const
+{
+    ThermalModel m = silent_;
+    balance::Zone& room = m.zones.front();
+    const balance::Zone& as_it_is = b_.model.zones[zone_];
+    if (room.heat_below_C) room.heat_below_C = nil_;
+    if (room.cool_above_C) room.cool_above_C = nil_;
+    if (room.most_heating_W) room.most_heating_W = nil_;
+    if (room.most_cooling_W) room.most_cooling_W = nil_;
+    for (const Act* act : acts) {
+        const auto face_at = [&](bool far) -> Face& {
+            Surface& s = m.surfaces.at(act->index);
+            return far == turned_[act->index] ? s.inside : s.outside;
+        };
+        const auto heat = [&](Face& face) {
+            Drives& drives = std::holds_alternative<ZoneFace>(face) ? std::get<ZoneFace>(face).absorbed_W
+                                                                    : std::get<OutdoorFace>(face).absorbed_W;
+            drives.insert(drives.end(), act->drives.begin(), act->drives.end());
+        };
+        switch (act->at) {
+        case Act::At::beyond: {
+            Face& far = face_at(true);
+            if (auto* out = std::get_if<OutdoorFace>(&far))
+                out->environment_C = beyond_[act->index];
+            else
+                std::get<FixedFace>(far).temperature_C = beyond_[act->index];
+            break;
+        }
+        case Act::At::far_face:
+            heat(face_at(true));
+            break;
+        case Act::At::near_face:
+            heat(face_at(false));
+            break;
+        case Act::At::radiant:
+            room.radiant_gain_W.push_back(act->drives.front());
+            break;
+        case Act::At::convective:
+            room.convective_gain_W.push_back(act->drives.front());
+            break;
+        case Act::At::stream: {
+            balance::Zone& stream = m.zones[1 + act->index];
+            stream.heat_below_C = stream.cool_above_C = streams_[act->index];
+            break;
+        }
+        case Act::At::set_point:
+            if (heat_below_) room.heat_below_C = heat_below_;
+            if (cool_above_) room.cool_above_C = cool_above_;
+            break;
+        case Act::At::limit:
+            room.most_heating_W = as_it_is.most_heating_W;
+            room.most_cooling_W = as_it_is.most_cooling_W;
+            break;
+        case Act::At::warm_ceiling:
+            for (const bool far : {false, true}) {
+                const Surface& there = b_.model.surfaces[surface_of_[act->index]];
+                const ZoneFace* whole = face_in(far == turned_[act->index] ? there.inside : there.outside, zone_);
+                if (auto* mine = std::get_if<ZoneFace>(&face_at(far)); mine != nullptr && whole != nullptr)
+                    mine->air_warmer_K = whole->air_warmer_K;
+            }
+            break;
+        }
+    }
+    return m;
+}
+
+std::vector<LoadPath> RoomAtEdge::paths() const
+{
+    using Key = std::pair<PathKind, std::string>;
+    std::vector<Key> order;
+    std::map<Key, std::vector<const Act*>> by_path;
+    for (const Act& act : acts_) {
+        const Key key{act.kind, act.through};
+        if (!by_path.contains(key)) order.push_back(key);
+        by_path[key].push_back(&act);
+    }
+    balance::PeriodicOptions options{.temperature_tolerance_K = 1e-7};
+    options.replay = &recorded_;
+    const std::size_t per_hour = silent_.steps / 24;
+    std::vector<LoadPath> out;
+    for (const Key& key : order) {
+        const std::vector<const Act*>& acts = by_path[key];
+        const ThermalModel m = with(acts);
+        const balance::PeriodicDay day = run_periodic_day(m, options);
+        LoadPath path{.kind = key.first, .through = key.second};
+        const balance::ZoneDay& zone = day.zones.front();
+        for (std::size_t h = 0; h < 24; ++h) {
+            path.cooling_W[h] = zone.cooling_W[h] - zone.heating_W[h];
+            path.temperature_K[h] = zone.operative_C[h];
+        }
+        const bool heat =
+            std::ranges::all_of(acts, [](const Act* a) { return !a->drives.empty() && a->at != Act::At::far_face; });
+        if (heat) {
+            HourlyDay& gain = path.gain_W.emplace();
+            for (const Act* act : acts)
+                for (std::size_t i = 0; i < m.steps; ++i)
+                    gain[i / per_hour] += 0.5 * (m.value(act->drives, i, 0.0) + m.value(act->drives, i, 1.0)) /
+                                          static_cast<double>(per_hour);
+        }
+        out.push_back(std::move(path));
+    }
+    return out;
+}
+
+} // namespace venture::loads::detail
