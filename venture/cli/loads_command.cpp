@@ -20,6 +20,7 @@
 #include <venture/report/model_origins.hpp>
 #include <venture/report/model_report.hpp>
 #include <venture/report/room_report.hpp>
+#include <venture/report/second_opinion_report.hpp>
 
 namespace venture::cli::of_loads {
 
@@ -31,6 +32,7 @@ struct Options {
     bool hours = false;
     bool csv = false;
     bool by_source = false;
+    bool second_opinion = false;
 };
 
 /// One room taken apart.
@@ -137,6 +139,13 @@ ExitCode run(const Options& options)
     if (needs_building(job, "loads")) return ExitCode::bad_input;
     if (!job.failed() && !options.room.empty()) return loads_of_room(job, o, options.room, options.by_source);
     if (job.failed()) return deliver({}, job, o);
+    if (options.second_opinion) {
+        const loads::DesignOptions how{.step_s = 60.0 * o.step_min};
+        const loads::RoomLoads& all = job.design().loads;
+        return deliver(report::second_opinion_document(all, second_opinions(*job.building(), all, how),
+                                                       glass_swings(*job.building(), all, how), job.units()),
+                       job, o, job.design().converged());
+    }
     if (!options.csv)
         return deliver(report::loads_document(*job.building(), job.design(), job.units()), job, o,
                        job.design().converged());
@@ -155,6 +164,10 @@ std::function<ExitCode()> declare(Parser& parser)
         "take one room apart: steady loss by hand, air balance in the hour of the peak, each path over its edge");
     parser.flag("--by-source", options->by_source,
                 "with --room: also by what acts anywhere in the building, such as sun in the room next door");
+    parser.flag(
+        "--second-opinion", options->second_opinion,
+        "instead: simpler methods beside the heat balance, with what each leaves out, and the swing of the glass "
+        "load");
     parser.flag("--csv", options->csv, "as the table that `venture size` reads");
     parser.add("--model", options->model_day,
                "instead: the numbers that the heat balance works with on a design day, winter or \"July\"; with "

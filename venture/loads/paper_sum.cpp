@@ -31,10 +31,11 @@ public:
             if (s.room != room_ && !behind) continue;
             if (s.beyond.kind == Neighbour::Kind::nothing) continue;
             const double far = far_side_C(s, behind);
-            add(seen_from(b_, s, room_), s.net_m2(), building::u_value(b_, s), far);
+            const bool to_room = s.beyond.kind == Neighbour::Kind::room;
+            add(seen_from(b_, s, room_), s.net_m2(), building::u_value(b_, s), far, to_room);
             for (const building::Opening& o : s.openings) {
                 if (o.kind == building::Opening::Kind::open) continue; // its air stands among that of other rooms
-                add(seen_from(b_, s, o, room_), o.area_m2(), building::u_value(b_, s, o), far);
+                add(seen_from(b_, s, o, room_), o.area_m2(), building::u_value(b_, s, o), far, to_room);
             }
         }
         for (const building::ThermalBridge& bridge : b_.thermal_bridges)
@@ -84,24 +85,24 @@ private:
         return setpoint ? setpoint->value : floating_C_(room);
     }
 
-    void add(std::string what, double area, double u, double far)
+    void add(std::string what, double area, double u, double far, bool to_room)
     {
         if (area <= 1e-9) return;
-        terms_.push_back({std::move(what), area, u, area * u, far, area * u * (own_C() - far)});
+        terms_.push_back({std::move(what), area, u, area * u, far, area * u * (own_C() - far), to_room});
     }
 
     void add_transfer(const building::TransferAir& air, std::size_t from)
     {
         const double most = b_.calendars[air.profile].on_design_day(0).highest();
-        add_air("air from " + b_.rooms[from].name, air.flow_m3_per_s * most, room_C(from));
+        add_air("air from " + b_.rooms[from].name, air.flow_m3_per_s * most, room_C(from), true);
     }
 
-    void add_air(std::string what, double flow_m3_per_s, double far_C)
+    void add_air(std::string what, double flow_m3_per_s, double far_C, bool to_room = false)
     {
         if (flow_m3_per_s <= 0.0) return;
         const double h = flow_m3_per_s * room_air_density_kg_per_m3(air::standard_pressure(b_.site.place.height_m)) *
                          air_specific_heat_J_per_kgK(b_.method, climate::winter_design_day(b_.site).humidity_ratio[0]);
-        terms_.push_back({std::move(what), 0.0, 0.0, h, far_C, h * (own_C() - far_C)});
+        terms_.push_back({std::move(what), 0.0, 0.0, h, far_C, h * (own_C() - far_C), to_room});
     }
 
     const Building& b_;

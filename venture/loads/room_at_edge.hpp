@@ -53,6 +53,10 @@ public:
     RoomAtEdge(const DayOfBuilding& building, std::size_t zone, double reference_C,
                const std::function<std::string(std::size_t surface)>& name_of);
 
+    /// The room's model, in which nothing acts: the room is its first zone.
+    [[nodiscard]] const balance::ThermalModel& silent() const { return silent_; }
+    /// In the building's model. @param surface  of the room's
+    [[nodiscard]] std::size_t surface_of(std::size_t surface) const { return surface_of_[surface]; }
     /// Paths in the order of the room's surfaces, then gains and air.
     [[nodiscard]] std::vector<LoadPath> paths() const;
 

@@ -29,6 +29,7 @@ struct PaperTerm {
     double h_W_per_K = 0.0;   ///< area * U, or flow * rho * cp
     double far_side_C = 0.0;
     double loss_W = 0.0;
+    bool to_room = false; ///< of the same building: no loss of the whole
 };
 
 /// Flows into a room's air in one hour, W; together with the supply they balance.

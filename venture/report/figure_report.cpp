@@ -8,7 +8,9 @@
 #include <venture/climate/climate_figures.hpp>
 #include <venture/figure/shown.hpp>
 #include <venture/loads/design_hours.hpp>
+#include <venture/loads/glass_loads.hpp>
 #include <venture/loads/load_figures.hpp>
+#include <venture/loads/second_opinion.hpp>
 #include <venture/loads/year_figures.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/report/check_report.hpp>
@@ -91,6 +93,8 @@ const std::vector<ResultTable>& result_tables()
             {"size", study::unit_columns().declaration()},
             {"size", study::plant_columns().declaration()},
             {"size", study::candidate_columns().declaration()},
+            {"loads --second-opinion", loads::second_opinion_columns().declaration()},
+            {"loads --second-opinion", loads::glass_swing_columns().declaration()},
             {"check --origins", value_declaration()},
         };
         for (figure::Declaration& shipped : library_declarations()) tables.push_back({"library", std::move(shipped)});
