@@ -50,8 +50,8 @@ TEST_F(SchoolCommands, ExplainACalendarByItsRules)
                              "closed for the summer: never", "August               0.0  never", "winter design"})
         EXPECT_THAT(r.out, HasSubstr(part));
     const json as_json = run_json("explain school lessons --json");
-    EXPECT_EQ(as_json["rules"][3]["decides_days"], 47);
-    EXPECT_EQ(as_json["months"][7]["design_day"], "never");
+    EXPECT_EQ(as_json["calendar_rule"][3]["decides_days"], 47);
+    EXPECT_EQ(as_json["calendar_month"][7]["design_day"], "never");
     EXPECT_THAT(run("explain school lesons").errors, HasSubstr("did you mean 'lessons'?"));
 }
 

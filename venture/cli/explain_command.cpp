@@ -5,17 +5,19 @@
 #include <memory>
 
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 
 #include <venture/catalogue/shipped.hpp>
 #include <venture/cli/calendar_pieces.hpp>
 #include <venture/cli/climate_results.hpp>
 #include <venture/cli/command.hpp>
+#include <venture/cli/deliver.hpp>
 #include <venture/cli/fabric_pieces.hpp>
 #include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
+#include <venture/cli/room_apart.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/report/as_text.hpp>
+#include <venture/report/calendar_report.hpp>
 #include <venture/report/check_report.hpp>
 #include <venture/report/figure_report.hpp>
 #include <venture/report/key_report.hpp>
@@ -68,25 +70,35 @@ figure::Document document_with(const report::ResultTable& table, Job& job, const
     return report::loads_document(*job.building(), job.design(), job.units());
 }
 
+/// What is told, and the project that it is told of, if any.
+ExitCode tell(figure::Document document, const std::optional<Job>& job, const quantity::PreferredUnits& units,
+              const CommonOptions& o)
+{
+    return job ? deliver(std::move(document), *job, o) : deliver(document, units, o);
+}
+
 /// What a figure means and, of a project, what it is.
 ExitCode explain_figures(const std::string& path, const std::string& meaning, std::optional<Job>& job,
                          const quantity::PreferredUnits& units, const CommonOptions& o)
 {
-    print(report::Text{meaning}, o);
-    if (!job) return ExitCode::done;
+    figure::Document out;
+    out.add(meaning);
+    if (!job) return tell(std::move(out), job, units, o);
     const report::ResultTable& table = *report::table_of_path(path);
     if (needs_building(*job, "explain")) return ExitCode::bad_input;
     if (job->failed()) return finish(*job, o);
-    if (table.command.starts_with("year") || table.command.starts_with("loads --")) {
-        print(report::Text{fmt::format("\n`venture {}` tells what they are in this project.\n", table.command)}, o);
-        return finish(*job, o);
+    if (table.command.starts_with("year") || table.command.find(" --") != std::string_view::npos ||
+        table.command == "library" || table.command == "explain") {
+        out.add(fmt::format("\n`venture {}` tells what they are in this project.\n", table.command));
+        return tell(std::move(out), job, units, o);
     }
     if (table.command == "climate") (void)job->weather();
     const auto figures = figures_of(document_with(table, *job, o), path);
-    print(report::Text{"\n"} + (figures.empty() ? report::Text{"This project has none of them.\n"}
-                                                : report::as_text(report::figures_table(figures, units), units)),
-          o);
-    return finish(*job, o);
+    if (figures.empty())
+        out.add("\nThis project has none of them.\n");
+    else
+        out.add(report::figures_table(figures, units));
+    return tell(std::move(out), job, units, o);
 }
 
 /// Says that nothing bears a name, and what comes near.
@@ -97,6 +109,7 @@ ExitCode no_such_name(const std::string& name, const building::Building* buildin
     if (building != nullptr) {
         std::ranges::copy(fabric_names(*building), std::back_inserter(names));
         std::ranges::copy(calendar_names(*building), std::back_inserter(names));
+        for (const building::Room& room : building->rooms) names.push_back(room.name);
     }
     std::vector<std::string> holding; // a part of a name is easier to remember than the whole
     for (const std::string& n : names)
@@ -105,27 +118,73 @@ ExitCode no_such_name(const std::string& name, const building::Building* buildin
             holding.push_back(n);
     const auto near = quantity::nearest_name(name, names);
     print_error(fmt::format("no key, no figure{} is called '{}'; {}\n",
-                            building != nullptr ? ", no build-up, no glazing and no profile" : "", name,
+                            building != nullptr ? ", no room, no build-up, no glazing and no profile" : "", name,
                             !holding.empty() ? fmt::format("did you mean {}?", quantity::listed(holding, 8))
                             : near           ? fmt::format("did you mean '{}'?", *near)
                                              : "all keys are in docs/keys.md, all figures in docs/figures.md"));
     return ExitCode::bad_input;
 }
 
-/// Shows every build-up and glazing of that name. @return whether there was one
-bool show_fabric(const std::string& name, const building::Building& b, bool has_site,
-                 const quantity::PreferredUnits& units, const CommonOptions& o, const std::optional<Job>& job)
+/// Every build-up and glazing of that name; nothing if there is none.
+figure::Document fabric_document(const std::string& name, const building::Building& b, bool has_site,
+                                 const quantity::PreferredUnits& units)
 {
-    const auto pieces = find_fabric(b, name);
-    for (const FabricPiece& piece : pieces) {
-        if (!o.json)
-            print(explained(b, piece, has_site, units) + (pieces.size() > 1 ? "\n" : ""), o);
-        else if (job)
-            print_json(explained_json(b, piece, has_site), *job);
+    figure::Document out;
+    for (const FabricPiece& piece : find_fabric(b, name)) {
+        figure::Document one = explained(b, piece, has_site, units);
+        if (out.title.empty())
+            out.title = std::move(one.title);
         else
-            print(explained_json(b, piece, has_site).dump(2) + "\n");
+            out.add("\n" + one.title + "\n");
+        out.add(std::move(one));
     }
-    return !pieces.empty();
+    return out;
+}
+
+/// A room, build-up, glazing, profile or calendar.
+ExitCode explain_piece(const std::string& name, std::optional<Job>& job, const quantity::PreferredUnits& units,
+                       const CommonOptions& o)
+{
+    const building::Building* building = job && job->building() ? &*job->building() : nullptr;
+    if (building != nullptr) {
+        if (building->find_room(name)) {
+            (void)job->design();
+            if (job->failed()) return finish(*job, o);
+            return tell(room_taken_apart(*job, name, 60.0 * o.step_min), job, units, o);
+        }
+        if (figure::Document fabric = fabric_document(name, *building, true, units); !fabric.blocks.empty())
+            return tell(std::move(fabric), job, units, o);
+        if (const auto* calendar = find_calendar(*building, name))
+            return tell(report::calendar_document(*building, *calendar), job, units, o);
+    }
+    if (job) return no_such_name(name, building);
+    const auto shipped = shipped_fabric();
+    if (figure::Document fabric = fabric_document(name, shipped.fabric, false, units); !fabric.blocks.empty())
+        return tell(std::move(fabric), job, units, o);
+    return no_such_name(name, &shipped.fabric);
+}
+
+/// What a key means and, of a project, what it is wherever it stands.
+ExitCode explain_typed(const std::string& key, const std::string& meaning, const std::optional<Job>& job,
+                       const quantity::PreferredUnits& units, const CommonOptions& o)
+{
+    figure::Document out;
+    if (job && job->building() && !find_fabric(*job->building(), key).empty())
+        out.add(
+            fmt::format("'{0}' is a key, and a build-up or glazing; `venture draw wall` and `venture draw glass` show "
+                        "those.\n\n",
+                        key));
+    out.add(meaning);
+    if (report::table_of_path(key) != nullptr && key.find('/') == std::string::npos)
+        out.add(fmt::format(
+            "\n'{0}' is a table of results, too: `venture explain \"{0}/*/*\"` tells what stands in it.\n", key));
+    if (!job) return tell(std::move(out), job, units, o);
+    const auto values = values_of(*job, key);
+    if (values.empty())
+        out.add("\nIt is given nowhere in this project, and has no default.\n");
+    else
+        out.add(report::origins_document(values, job->origins(), job->units()));
+    return tell(std::move(out), job, units, o);
 }
 
 ExitCode run(const CommonOptions& o, const std::string& key)
@@ -135,46 +194,12 @@ ExitCode run(const CommonOptions& o, const std::string& key)
     const auto chosen = job ? std::optional{job->units()} : units_without_project(o);
     if (!chosen) return ExitCode::bad_input;
     const quantity::PreferredUnits& units = *chosen;
-    if (const auto told = explain_code(key)) {
-        print(report::Text{*told}, o);
-        return ExitCode::done;
-    }
+    if (const auto told = explain_code(key)) return deliver(figure::Document{}.add(*told), units, o);
     const bool three_parts = !figure::parts_of(key).column.empty();
-    const auto text = three_parts ? std::nullopt : report::explain_key(key, units);
-    if (!text)
-        if (const auto figure = report::explain_figure(key, units)) return explain_figures(key, *figure, job, units, o);
-    const building::Building* building = job && job->building() ? &*job->building() : nullptr;
-    if (!text) {
-        if (building != nullptr && show_fabric(key, *building, true, units, o, job)) return finish(*job, o);
-        if (const auto* calendar = building != nullptr ? find_calendar(*building, key) : nullptr) {
-            if (o.json)
-                print_json(explained_json(*building, *calendar), *job);
-            else
-                print(explained(*building, *calendar), o);
-            return finish(*job, o);
-        }
-        if (job) return no_such_name(key, building);
-        const auto shipped = shipped_fabric();
-        if (show_fabric(key, shipped.fabric, false, units, o, job)) return ExitCode::done;
-        return no_such_name(key, &shipped.fabric);
-    }
-    if (building != nullptr && !find_fabric(*building, key).empty())
-        print(
-            fmt::format("'{0}' is a key, and a build-up or glazing; `venture draw wall` and `venture draw glass` show "
-                        "those.\n\n",
-                        key));
-    print(report::Text{*text}, o);
-    if (report::table_of_path(key) != nullptr && key.find('/') == std::string::npos)
-        print(report::Text{fmt::format(
-                  "\n'{0}' is a table of results, too: `venture explain \"{0}/*/*\"` tells what stands in it.\n", key)},
-              o);
-    if (!job) return ExitCode::done;
-    const auto values = values_of(*job, key);
-    print("\n" + (values.empty()
-                      ? report::Text{"It is given nowhere in this project, and has no default.\n"}
-                      : report::as_text(report::origins_document(values, job->origins(), job->units()), job->units())),
-          o);
-    return finish(*job, o);
+    if (const auto text = three_parts ? std::nullopt : report::explain_key(key, units))
+        return explain_typed(key, *text, job, units, o);
+    if (const auto figure = report::explain_figure(key, units)) return explain_figures(key, *figure, job, units, o);
+    return explain_piece(key, job, units, o);
 }
 
 std::function<ExitCode()> declare(Parser& parser)
@@ -184,13 +209,13 @@ std::function<ExitCode()> declare(Parser& parser)
     parser
         .add("NAME", *names,
              "[PROJECT] NAME: a key (\"height\", \"room/height\", \"room.opening/sill\"), a table (\"room\"), or "
-             "a figure (\"room_load/Kitchen/cooling\", * for any part), a code (\"V423\"), or "
+             "a figure (\"room_load/Kitchen/cooling\", * for any part), a code (\"V423\"), or a room, "
              "a build-up or glazing of the project before it or of the library that ships (\"cavity wall, "
              "filled\")")
         .required()
         .takes(1, 2);
     add_units(parser, *options);
-    add_json(parser, *options);
+    add_forms(parser, *options);
     return [options, names] {
         if (names->size() == 2) options->project = names->front();
         return run(*options, names->back());
@@ -206,7 +231,7 @@ namespace venture::cli {
 extern const Command explain_command;
 const Command explain_command = {"explain", Group::understand,
                                  "what a key of the project file or a figure of the results means and what it is in a "
-                                 "project; a code of a finding; a build-up, glazing or calendar taken apart",
+                                 "project; a code of a finding; a room, build-up, glazing or calendar taken apart",
                                  of_explain::declare};
 
 } // namespace venture::cli

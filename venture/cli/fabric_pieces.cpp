@@ -3,7 +3,6 @@
 #include <algorithm>
 
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 
 #include <venture/air/moist_air.hpp>
 #include <venture/catalogue/shipped_library.hpp>
@@ -83,19 +82,12 @@ std::vector<std::string> fabric_names(const Building& b)
 
 resolve::ResolvedFabric shipped_fabric() { return resolve::resolve_fabric(whole_library().input); }
 
-report::Text explained(const Building& b, const FabricPiece& piece, bool has_site,
-                       const quantity::PreferredUnits& units)
+figure::Document explained(const Building& b, const FabricPiece& piece, bool has_site,
+                           const quantity::PreferredUnits& units)
 {
-    if (piece.kind == FabricPiece::Kind::glazing) return report::glazing_text(b.glazings[piece.index], b.shades, units);
-    const building::NamedBuildup& build_up = b.build_ups[piece.index];
-    const auto conditions = conditions_in(b, piece.index, has_site);
-    return report::buildup_text(build_up.layers, conditions, units) + report::how_found(build_up, units);
-}
-
-nlohmann::json explained_json(const Building& b, const FabricPiece& piece, bool has_site)
-{
-    if (piece.kind == FabricPiece::Kind::glazing) return report::glazing_json(b.glazings[piece.index], b.shades);
-    return report::buildup_json(b.build_ups[piece.index].layers, conditions_in(b, piece.index, has_site));
+    if (piece.kind == FabricPiece::Kind::glazing)
+        return report::glazing_document(b.glazings[piece.index], b.shades, units);
+    return report::buildup_document(b.build_ups[piece.index], conditions_in(b, piece.index, has_site), units);
 }
 
 } // namespace venture::cli

@@ -7,7 +7,7 @@
 
 #include <venture/cli/job.hpp>
 #include <venture/fabric/temperature_profile.hpp>
-#include <venture/report/text.hpp>
+#include <venture/figure/document.hpp>
 #include <venture/resolve/resolve.hpp>
 
 namespace venture::cli {
@@ -37,9 +37,7 @@ struct FabricPiece {
 [[nodiscard]] resolve::ResolvedFabric shipped_fabric();
 
 /// Takes a piece apart: under the site's winter design, or with standard conditions where there is no site.
-[[nodiscard]] report::Text explained(const building::Building& building, const FabricPiece& piece, bool has_site,
-                                     const quantity::PreferredUnits& units);
-[[nodiscard]] nlohmann::json explained_json(const building::Building& building, const FabricPiece& piece,
-                                            bool has_site);
+[[nodiscard]] figure::Document explained(const building::Building& building, const FabricPiece& piece, bool has_site,
+                                         const quantity::PreferredUnits& units);
 
 } // namespace venture::cli

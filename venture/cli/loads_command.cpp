@@ -11,6 +11,7 @@
 #include <venture/cli/deliver.hpp>
 #include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
+#include <venture/cli/room_apart.hpp>
 #include <venture/cli/room_argument.hpp>
 #include <venture/exchange/loads_table.hpp>
 #include <venture/loads/design_hours.hpp>
@@ -19,7 +20,6 @@
 #include <venture/report/loads_report.hpp>
 #include <venture/report/model_origins.hpp>
 #include <venture/report/model_report.hpp>
-#include <venture/report/room_report.hpp>
 #include <venture/report/second_opinion_report.hpp>
 
 namespace venture::cli::of_loads {
@@ -40,20 +40,7 @@ ExitCode loads_of_room(const Job& job, const CommonOptions& o, const std::string
 {
     const auto room = room_called(job, typed);
     if (!room) return ExitCode::bad_input;
-    const auto found = std::ranges::find(job.design().loads.rooms, *room, &loads::RoomLoad::room);
-    report::RoomCauses causes;
-    if (const auto index = job.building()->find_room(*room)) {
-        const loads::DesignOptions options{.step_s = 60.0 * o.step_min};
-        const building::Building& b = *job.building();
-        causes.heating_parts = parts_of_heating(b, *index, *found, options);
-        causes.cooling_parts = parts_of_cooling(b, *index, *found, options);
-        causes.warmth_parts = parts_of_warmth(b, *index, *found, options);
-        if (by_source) {
-            causes.heating = causes_of_heating(b, *index, *found, options);
-            causes.cooling = causes_of_cooling(b, *index, *found, options);
-        }
-    }
-    return deliver(report::room_document(*found, causes, job.origins(), job.units()), job, o, job.design().converged());
+    return deliver(room_taken_apart(job, *room, 60.0 * o.step_min, by_source), job, o, job.design().converged());
 }
 
 /// "winter" or a design month; nothing, and told, if it is neither.
@@ -119,14 +106,10 @@ ExitCode loads_model(const CommonOptions& o, const std::string& day, const std::
     if (!typed.empty()) {
         const auto room = room_called(job, typed);
         if (!room) return ExitCode::bad_input;
-        const auto numbers = report::numbers_of_room(b, compiled, *b.find_room(*room));
-        o.json ? print_json({{"room", *room}, {"numbers", report::numbers_json(numbers)}}, job)
-               : print(report::numbers_text(numbers), o);
-    } else if (o.json) {
-        print_json(report::model_json(b, compiled), job);
-    } else {
-        print(report::model_text(b, compiled), o);
+        return deliver(report::numbers_document(report::numbers_of_room(b, compiled, *b.find_room(*room))), job, o);
     }
+    if (o.form() != Form::json) return deliver(report::model_document(b, compiled), job, o);
+    print_json(report::model_json(b, compiled), job); // with every value of every signal
     return finish(job, o);
 }
 

@@ -14,18 +14,18 @@ namespace venture::cli {
 /// What every command on a project is given.
 struct CommonOptions {
     std::filesystem::path project{};
-    std::vector<std::string> changes{};        ///< "key/path=value"
-    std::vector<std::string> with{}; ///< files laid over the project
-    std::string units{};                       ///< "inch-pound", "power=kW,air_flow=cfm"; over the project's
-    bool json = false;                         ///< the same as `as` "json"
-    std::string as{};                          ///< of forms(); empty: as the output's ending says
-    std::filesystem::path output{};            ///< where results go; empty: to the terminal
-    std::string table{};                       ///< the one that CSV is of; empty: the first that text shows
-    bool force = false;                        ///< even over a file that Venture did not write
-    bool wide = false;                         ///< text is as wide as it gets
-    bool accepted = false;                     ///< accepted findings are listed
-    bool strict = false;                       ///< warnings make the exit code 1
-    bool verbose = false;                      ///< what is being done is told on stderr
+    std::vector<std::string> changes{}; ///< "key/path=value"
+    std::vector<std::string> with{};    ///< files laid over the project
+    std::string units{};                ///< "inch-pound", "power=kW,air_flow=cfm"; over the project's
+    bool json = false;                  ///< the same as `as` "json"
+    std::string as{};                   ///< of forms(); empty: as the output's ending says
+    std::filesystem::path output{};     ///< where results go; empty: to the terminal
+    std::string table{};                ///< the one that CSV is of; empty: the first that text shows
+    bool force = false;                 ///< even over a file that Venture did not write
+    bool wide = false;                  ///< text is as wide as it gets
+    bool accepted = false;              ///< accepted findings are listed
+    bool strict = false;                ///< warnings make the exit code 1
+    bool verbose = false;               ///< what is being done is told on stderr
     double step_min = 10.0;
     [[nodiscard]] Form form() const { return form_of(as.empty() && json ? "json" : as, output); }
 };

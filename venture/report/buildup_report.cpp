@@ -1,17 +1,16 @@
 #include <venture/report/buildup_report.hpp>
 
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
 
 #include <venture/air/moist_air.hpp>
 #include <venture/fabric/periodic.hpp>
-#include <venture/report/text.hpp>
 
 namespace venture::report {
 
 using fabric::Buildup;
 using fabric::Layer;
-using nlohmann::json;
+using figure::Cell;
+using figure::where;
 using quantity::PreferredUnits;
 
 namespace {
@@ -28,33 +27,99 @@ const char* in_words(fabric::HeatFlow direction)
                                                       : "horizontally";
 }
 
-Text layers_table(const Buildup& b, const fabric::TemperatureProfile& profile, const PreferredUnits& units)
+struct LayerRow {
+    const Buildup* of;
+    const Layer* layer;
+    double inner_side_C;
+};
+
+template <double fabric::Material::*member>
+Cell of_material(const LayerRow& r)
 {
-    TextTable table;
-    table.add_column("Outside to inside", Align::left);
-    add_column(table, "thickness", "thickness", units);
-    add_column(table, "conductivity", "conductivity", units);
-    add_column(table, "density", "density", units);
-    add_column(table, "specific heat", "specific_heat", units);
-    add_column(table, "resistance", "resistance", units);
-    add_column(table, "mass", "areal_mass", units);
-    add_column(table, "inner side", "temperature", units);
-    for (std::size_t i = 0; i < b.layers.size(); ++i) {
-        const Layer& layer = b.layers[i];
-        const auto of_material = [&](double value, std::string_view quantity) {
-            return layer.has_capacity() ? units.number(value, quantity) : std::string{"-"};
-        };
-        table.add_row(
-            {layer.material.name,
-             layer.gap_m > 0.0 ? units.number(layer.gap_m, "thickness") : of_material(layer.thickness_m, "thickness"),
-             of_material(layer.material.conductivity_W_per_mK, "conductivity"),
-             of_material(layer.material.density_kg_per_m3, "density"),
-             of_material(layer.material.specific_heat_J_per_kgK, "specific_heat"),
-             units.number(layer.resistance(), "resistance"),
-             of_material(layer.thickness_m * layer.material.density_kg_per_m3, "areal_mass"),
-             units.number(profile.at_faces_C[i + 1], "temperature")});
-    }
-    return Text{std::move(table)};
+    return where(r.layer->has_capacity(), r.layer->material.*member);
+}
+
+const figure::TableOf<LayerRow>& layer_columns()
+{
+    using R = LayerRow;
+    using M = fabric::Material;
+    static const figure::TableOf<R> all = {
+        {"layer", "Layers", "A layer of a build-up, from outside to inside.", 2},
+        {
+            {{"build_up", "Build-up", "", "that it is in", 0, figure::Sum::none, figure::Show::if_varied},
+             [](const R& r) -> Cell { return r.of->name; }},
+            {{"material", "Outside to inside", "", "what it is made of", 0},
+             [](const R& r) -> Cell { return r.layer->material.name; }},
+            {{"thickness", "thickness", "thickness", "of the layer, or width of a gap"},
+             [](const R& r) -> Cell {
+                 return r.layer->gap_m > 0.0 ? Cell{r.layer->gap_m}
+                                             : where(r.layer->has_capacity(), r.layer->thickness_m);
+             }},
+            {{"conductivity", "conductivity", "conductivity", "as built in"}, of_material<&M::conductivity_W_per_mK>},
+            {{"density", "density", "density", "dry", 3}, of_material<&M::density_kg_per_m3>},
+            {{"specific_heat", "specific heat", "specific_heat", "dry", 3}, of_material<&M::specific_heat_J_per_kgK>},
+            {{"resistance", "resistance", "resistance", "of the layer"},
+             [](const R& r) -> Cell { return r.layer->resistance(); }},
+            {{"mass", "mass", "areal_mass", "of the layer", 2},
+             [](const R& r) -> Cell {
+                 return where(r.layer->has_capacity(), r.layer->thickness_m * r.layer->material.density_kg_per_m3);
+             }},
+            {{"inner_side", "inner side", "temperature", "between the temperatures said, at rest"},
+             [](const R& r) -> Cell { return r.inner_side_C; }},
+        }};
+    return all;
+}
+
+struct Whole {
+    const Buildup* build_up;
+    const fabric::WallConditions* conditions;
+    fabric::TemperatureProfile profile;
+    fabric::PeriodicProperties wave;
+};
+
+const figure::TableOf<Whole>& whole_columns()
+{
+    using W = Whole;
+    static const figure::TableOf<W> all = {
+        {"build_up_whole", "Build-up as a whole", "What a build-up does.", 1, figure::Told::data},
+        {
+            {{"build_up", "Build-up", "", "its name", 0}, [](const W& w) -> Cell { return w.build_up->name; }},
+            {{"u_value", "U", "heat_transfer", "with its films"},
+             [](const W& w) -> Cell { return w.wave.u_value_W_per_m2K; }},
+            {{"outside_film", "outside film", "resistance", "surface resistance"},
+             [](const W& w) -> Cell { return w.conditions->films.outside_m2K_per_W; }},
+            {{"inside_film", "inside film", "resistance", "surface resistance"},
+             [](const W& w) -> Cell { return w.conditions->films.inside_m2K_per_W; }},
+            {{"outside", "outside", "temperature", "between which it stands"},
+             [](const W& w) -> Cell { return w.conditions->outside.celsius(); }},
+            {{"inside", "inside", "temperature", "between which it stands"},
+             [](const W& w) -> Cell { return w.conditions->inside.celsius(); }},
+            {{"outer_face", "outer face", "temperature", "at rest"},
+             [](const W& w) -> Cell { return w.profile.at_faces_C.front(); }},
+            {{"heat_flow", "heat flow", "power_per_area", "at rest"},
+             [](const W& w) -> Cell { return w.profile.heat_flow_W_per_m2; }},
+            {{"periodic_transmittance", "periodic transmittance", "heat_transfer", "of a daily wave, ISO 13786"},
+             [](const W& w) -> Cell { return w.wave.transmittance.size; }},
+            {{"delay", "delay", "fine_hours", "of it"},
+             [](const W& w) -> Cell { return w.wave.transmittance.delay_h; }},
+            {{"decrement_factor", "decrement factor", "fine_ratio", "periodic transmittance over U"},
+             [](const W& w) -> Cell { return w.wave.decrement_factor; }},
+            {{"admittance_inside", "admittance inside", "heat_transfer", "of a daily wave"},
+             [](const W& w) -> Cell { return w.wave.admittance_inside.size; }},
+            {{"admittance_outside", "admittance outside", "heat_transfer", "of a daily wave"},
+             [](const W& w) -> Cell { return w.wave.admittance_outside.size; }},
+            {{"areal_capacity_inside", "capacity inside", "areal_capacity", "of a daily wave"},
+             [](const W& w) -> Cell { return w.wave.areal_capacity_inside_J_per_m2K; }},
+            {{"areal_capacity_outside", "capacity outside", "areal_capacity", "of a daily wave"},
+             [](const W& w) -> Cell { return w.wave.areal_capacity_outside_J_per_m2K; }},
+            {{"mass", "mass", "areal_mass", "of all layers"},
+             [](const W& w) -> Cell { return mass_kg_per_m2(*w.build_up); }},
+            {{"inner_mass", "inner mass", "areal_mass", "between room and insulation"},
+             [](const W& w) -> Cell { return inner_mass_kg_per_m2(*w.build_up); }},
+            {{"dew_point", "dew point", "temperature", "of the room's air, humidity assumed"},
+             [](const W& w) -> Cell { return dew_point_of_room_C(*w.conditions); }},
+        }};
+    return all;
 }
 
 /// "R = 0.040 (outside) + 0.133 + ... + 0.130 (inside) = 2.500 m2K/W; U = 1/R = 0.400 W/m2K".
@@ -107,51 +172,6 @@ std::string dew_in_words(const Buildup& b, const fabric::TemperatureProfile& pro
     return out + "Nowhere in the build-up is it that cold.\n";
 }
 
-} // namespace
-
-Text buildup_text(const Buildup& b, const fabric::WallConditions& c, const PreferredUnits& units)
-{
-    const auto profile = temperature_profile(b, c.films, c.outside, c.inside);
-    return fmt::format("Build-up '{}' between {} outside and {} inside\n", b.name,
-                       units.text(c.outside.celsius(), "temperature"), units.text(c.inside.celsius(), "temperature")) +
-           layers_table(b, profile, units) +
-           fmt::format("Outer face {}, inner face {}, {} through it\n\n",
-                       units.text(profile.at_faces_C.front(), "temperature"),
-                       units.text(profile.at_faces_C.back(), "temperature"),
-                       units.text(profile.heat_flow_W_per_m2, "power_per_area")) +
-           u_in_steps(b, c, units) + wave_in_words(b, c, units) + dew_in_words(b, profile, c, units);
-}
-
-json buildup_json(const Buildup& b, const fabric::WallConditions& c)
-{
-    const auto profile = temperature_profile(b, c.films, c.outside, c.inside);
-    const auto p = fabric::periodic_properties(b, c.films);
-    json layers = json::array();
-    for (std::size_t i = 0; i < b.layers.size(); ++i)
-        layers.push_back({{"material", b.layers[i].material.name},
-                          {"thickness_m", b.layers[i].thickness_m},
-                          {"resistance_m2K_per_W", b.layers[i].resistance()},
-                          {"outer_side_C", profile.at_faces_C[i]},
-                          {"inner_side_C", profile.at_faces_C[i + 1]}});
-    return {{"build_up", b.name},
-            {"layers_outside_to_inside", layers},
-            {"outside_film_m2K_per_W", c.films.outside_m2K_per_W},
-            {"inside_film_m2K_per_W", c.films.inside_m2K_per_W},
-            {"u_value_W_per_m2K", p.u_value_W_per_m2K},
-            {"periodic_transmittance_W_per_m2K", p.transmittance.size},
-            {"delay_h", p.transmittance.delay_h},
-            {"decrement_factor", p.decrement_factor},
-            {"admittance_inside_W_per_m2K", p.admittance_inside.size},
-            {"admittance_outside_W_per_m2K", p.admittance_outside.size},
-            {"areal_capacity_inside_J_per_m2K", p.areal_capacity_inside_J_per_m2K},
-            {"areal_capacity_outside_J_per_m2K", p.areal_capacity_outside_J_per_m2K},
-            {"mass_kg_per_m2", mass_kg_per_m2(b)},
-            {"inner_mass_kg_per_m2", inner_mass_kg_per_m2(b)},
-            {"dew_point_of_room_air_C", dew_point_of_room_C(c)}};
-}
-
-namespace {
-
 std::string how_ground_was_found(const fabric::GroundYear& ground, const PreferredUnits& units)
 {
     using Part = fabric::GroundYear::Part;
@@ -175,8 +195,8 @@ std::string how_ground_was_found(const fabric::GroundYear& ground, const Preferr
         units.text(ground.u_value_W_per_m2K(), "heat_transfer"), units.text(ground.periodic_W_per_K, "heat_loss"));
 }
 
-} // namespace
-
+/// How the layers were found: in words, from a U-value, with bridges, gaps and corrections; where they come from. Empty if
+/// they stand as they were typed and nobody says more.
 std::string how_found(const building::NamedBuildup& b, const PreferredUnits& units)
 {
     std::string out;
@@ -206,6 +226,34 @@ std::string how_found(const building::NamedBuildup& b, const PreferredUnits& uni
     if (b.ground) out += how_ground_was_found(*b.ground, units);
     if (!b.source.empty()) out += fmt::format("Source: {}\n", b.source);
     return out;
+}
+
+} // namespace
+
+figure::Document buildup_document(const building::NamedBuildup& named, const fabric::WallConditions& c,
+                                  const PreferredUnits& units)
+{
+    const Buildup& b = named.layers;
+    const auto profile = temperature_profile(b, c.films, c.outside, c.inside);
+    std::vector<LayerRow> rows;
+    for (std::size_t i = 0; i < b.layers.size(); ++i) rows.push_back({&b, &b.layers[i], profile.at_faces_C[i + 1]});
+    figure::Document out{fmt::format("Build-up '{}' between {} outside and {} inside", b.name,
+                                     units.text(c.outside.celsius(), "temperature"),
+                                     units.text(c.inside.celsius(), "temperature"))};
+    out.add(figure::table_of(layer_columns(), rows));
+    out.add(figure::table_of(whole_columns(), std::vector<Whole>{{&b, &c, profile, periodic_properties(b, c.films)}}));
+    out.add(fmt::format("Outer face {}, inner face {}, {} through it\n\n",
+                        units.text(profile.at_faces_C.front(), "temperature"),
+                        units.text(profile.at_faces_C.back(), "temperature"),
+                        units.text(profile.heat_flow_W_per_m2, "power_per_area")) +
+            u_in_steps(b, c, units) + wave_in_words(b, c, units) + dew_in_words(b, profile, c, units) +
+            how_found(named, units));
+    return out;
+}
+
+std::vector<figure::Declaration> buildup_declarations()
+{
+    return {layer_columns().declaration(), whole_columns().declaration()};
 }
 
 } // namespace venture::report

@@ -13,8 +13,12 @@
 #include <venture/loads/second_opinion.hpp>
 #include <venture/loads/year_figures.hpp>
 #include <venture/quantity/error.hpp>
+#include <venture/report/buildup_report.hpp>
+#include <venture/report/calendar_report.hpp>
 #include <venture/report/check_report.hpp>
+#include <venture/report/glazing_report.hpp>
 #include <venture/report/library_report.hpp>
+#include <venture/report/model_origins.hpp>
 #include <venture/report/origins_report.hpp>
 #include <venture/study/sizing.hpp>
 
@@ -95,8 +99,11 @@ const std::vector<ResultTable>& result_tables()
             {"size", study::candidate_columns().declaration()},
             {"loads --second-opinion", loads::second_opinion_columns().declaration()},
             {"loads --second-opinion", loads::glass_swing_columns().declaration()},
+            {"loads --model --room", number_declaration()},
             {"check --origins", value_declaration()},
         };
+        for (const auto& declared : {buildup_declarations(), glazing_declarations(), calendar_declarations()})
+            for (const figure::Declaration& one : declared) tables.push_back({"explain", one});
         for (figure::Declaration& shipped : library_declarations()) tables.push_back({"library", std::move(shipped)});
         return tables;
     }();

@@ -4,18 +4,17 @@
 #include <string>
 #include <vector>
 
-#include <nlohmann/json_fwd.hpp>
-
 #include <venture/building/building.hpp>
+#include <venture/figure/document.hpp>
 #include <venture/quantity/preferred_units.hpp>
-#include <venture/report/text.hpp>
 
 namespace venture::report {
 
 /// @param shades  that are set beside the bare glass
-[[nodiscard]] Text glazing_text(const building::NamedGlazing& glazing, const std::vector<building::NamedShade>& shades,
-                                const quantity::PreferredUnits& units = {});
-[[nodiscard]] nlohmann::json glazing_json(const building::NamedGlazing& glazing,
-                                          const std::vector<building::NamedShade>& shades);
+[[nodiscard]] figure::Document glazing_document(const building::NamedGlazing& glazing,
+                                                const std::vector<building::NamedShade>& shades,
+                                                const quantity::PreferredUnits& units = {});
+/// Its tables, before any row.
+[[nodiscard]] std::vector<figure::Declaration> glazing_declarations();
 
 } // namespace venture::report

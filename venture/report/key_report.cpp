@@ -19,13 +19,13 @@ using quantity::ValueShape;
 namespace {
 
 /// A table of a project with its whole name: "room", "room.opening".
-struct Table {
+struct KeyTable {
     std::string name{};
     const Nested* declared = nullptr;
 };
 
 /// Every table, those inside one after it.
-void add_tables(const quantity::RecordSpec& spec, const std::string& outer, std::vector<Table>& out)
+void add_tables(const quantity::RecordSpec& spec, const std::string& outer, std::vector<KeyTable>& out)
 {
     for (const Nested& nested : spec.nested()) {
         const std::string name = outer.empty() ? std::string{nested.name} : fmt::format("{}.{}", outer, nested.name);
@@ -34,17 +34,17 @@ void add_tables(const quantity::RecordSpec& spec, const std::string& outer, std:
     }
 }
 
-const std::vector<Table>& all_tables()
+const std::vector<KeyTable>& all_tables()
 {
-    static const std::vector<Table> all = [] {
-        std::vector<Table> out;
+    static const std::vector<KeyTable> all = [] {
+        std::vector<KeyTable> out;
         add_tables(input::Input::spec(), {}, out);
         return out;
     }();
     return all;
 }
 
-std::string header_of(const Table& table)
+std::string header_of(const KeyTable& table)
 {
     return table.declared->is_list() ? fmt::format("[[{}]]", table.name) : fmt::format("[{}]", table.name);
 }
@@ -119,7 +119,7 @@ std::string how_to_write(const Key& key, const PreferredUnits& units)
     return {};
 }
 
-std::string key_text(const Table& table, const Key& key, const PreferredUnits& units)
+std::string key_text(const KeyTable& table, const Key& key, const PreferredUnits& units)
 {
     const KeySpec& spec = key.spec;
     std::string path = table.name;
@@ -163,7 +163,7 @@ std::string keys_page()
 {
     const PreferredUnits si;
     std::string out;
-    for (const Table& table : all_tables()) {
+    for (const KeyTable& table : all_tables()) {
         out += fmt::format("\n## {}\n\n| key | what | plain unit, words | default |\n| --- | --- | --- | --- |\n",
                            header_of(table));
         for (const Key& key : table.declared->spec().keys())
@@ -182,7 +182,7 @@ std::optional<std::string> explain_key(const std::string& name, const PreferredU
     const std::string typed = slash == std::string::npos ? name : name.substr(slash + 1);
     std::string table_name = slash == std::string::npos ? "" : name.substr(0, slash);
     std::ranges::replace(table_name, '/', '.');
-    for (const Table& table : all_tables()) {
+    for (const KeyTable& table : all_tables()) {
         const bool whole_table = slash == std::string::npos && table.name == typed;
         for (const Key& key : table.declared->spec().keys()) {
             const bool asked = key.spec.name == typed && (table_name.empty() || table.name == table_name);
@@ -197,7 +197,7 @@ std::optional<std::string> explain_key(const std::string& name, const PreferredU
 std::vector<std::string> explainable_keys()
 {
     std::vector<std::string> out;
-    for (const Table& table : all_tables()) {
+    for (const KeyTable& table : all_tables()) {
         out.push_back(table.name);
         for (const Key& key : table.declared->spec().keys()) {
             out.push_back(fmt::format("{}/{}", table.name, key.spec.name));

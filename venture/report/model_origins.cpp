@@ -3,9 +3,6 @@
 #include <algorithm>
 
 #include <fmt/format.h>
-#include <nlohmann/json.hpp>
-
-#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -208,23 +205,38 @@ std::vector<NumberFrom> numbers_of_room(const Building& building, const Compiled
     return Numbers{building, compiled, room}.run();
 }
 
-Text numbers_text(const std::vector<NumberFrom>& numbers)
+namespace {
+
+const figure::TableOf<NumberFrom>& number_columns()
 {
-    TextTable table;
-    table.add_column("Number", Align::left);
-    table.add_column("is");
-    for (const char* heading : {"", "made from", "said at"}) table.add_column(heading, Align::left);
-    for (const NumberFrom& n : numbers)
-        table.add_row({n.what, fmt::format("{:.4g}", n.value), n.unit == "1" ? "" : n.unit, n.made, n.from});
-    return Text{std::move(table)};
+    using N = NumberFrom;
+    using figure::Cell;
+    static const figure::TableOf<N> all = {
+        {"model_number", "Numbers of a room", "A number that the heat balance works with, and where it comes from."},
+        {
+            {{"number", "Number", "", "what it is", 0}, [](const N& n) -> Cell { return n.what; }},
+            {{"is", "is", "", "with its unit", 0},
+             [](const N& n) -> Cell {
+                 return n.unit == "1" ? fmt::format("{:.4g}", n.value) : fmt::format("{:.4g} {}", n.value, n.unit);
+             }},
+            {{"value", "value", "", "all its digits", 2, figure::Sum::none, figure::Show::data},
+             [](const N& n) -> Cell { return n.value; }},
+            {{"unit", "unit", "", "of it", 2, figure::Sum::none, figure::Show::data},
+             [](const N& n) -> Cell { return n.unit; }},
+            {{"made", "made from", "", "how"}, [](const N& n) -> Cell { return n.made; }},
+            {{"from", "said at", "", "where it was typed"}, [](const N& n) -> Cell { return n.from; }},
+        }};
+    return all;
 }
 
-nlohmann::json numbers_json(const std::vector<NumberFrom>& numbers)
+} // namespace
+
+figure::Document numbers_document(const std::vector<NumberFrom>& numbers)
 {
-    nlohmann::json out = nlohmann::json::array();
-    for (const NumberFrom& n : numbers)
-        out.push_back({{"what", n.what}, {"value", n.value}, {"unit", n.unit}, {"made", n.made}, {"from", n.from}});
-    return out;
+    figure::Document out;
+    return out.add(figure::table_of(number_columns(), numbers));
 }
+
+figure::Declaration number_declaration() { return number_columns().declaration(); }
 
 } // namespace venture::report

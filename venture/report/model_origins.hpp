@@ -4,11 +4,9 @@
 #include <string>
 #include <vector>
 
-#include <nlohmann/json_fwd.hpp>
-
 #include <venture/building/building.hpp>
+#include <venture/figure/document.hpp>
 #include <venture/loads/compile.hpp>
-#include <venture/report/text.hpp>
 
 namespace venture::report {
 
@@ -23,7 +21,8 @@ struct NumberFrom {
 /// @param room  index into Building::rooms
 [[nodiscard]] std::vector<NumberFrom> numbers_of_room(const building::Building& building,
                                                       const loads::Compiled& compiled, std::size_t room);
-[[nodiscard]] Text numbers_text(const std::vector<NumberFrom>& numbers);
-[[nodiscard]] nlohmann::json numbers_json(const std::vector<NumberFrom>& numbers);
+[[nodiscard]] figure::Document numbers_document(const std::vector<NumberFrom>& numbers);
+/// Its table, before any row.
+[[nodiscard]] figure::Declaration number_declaration();
 
 } // namespace venture::report

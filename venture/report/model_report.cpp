@@ -5,8 +5,6 @@
 #include <fmt/format.h>
 #include <nlohmann/json.hpp>
 
-#include <venture/report/text.hpp>
-
 namespace venture::report {
 
 using balance::ThermalModel;
@@ -60,36 +58,66 @@ std::string beyond(const ThermalModel& m, const balance::Face& face)
     return "nothing";
 }
 
-Text zones_table(const Building& b, const Compiled& c)
+/// A table of words: numbers of the model have units of their own, four digits of them are shown.
+figure::Table words_table(std::string name, std::string title, std::string meaning,
+                          const std::vector<std::pair<const char*, const char*>>& columns)
+{
+    figure::Table out;
+    out.name = std::move(name);
+    out.title = std::move(title);
+    out.meaning = std::move(meaning);
+    int rank = 0;
+    for (const auto& [key, heading] : columns) out.columns.push_back({key, heading, "", "", rank++ == 0 ? 0 : 1});
+    return out;
+}
+
+void add_row(figure::Table& table, std::vector<std::string> cells)
+{
+    auto& row = table.rows.emplace_back();
+    for (std::string& cell : cells) row.emplace_back(std::move(cell));
+}
+
+figure::Table zones_table(const Building& b, const Compiled& c)
 {
     const ThermalModel& m = c.model;
-    TextTable table;
-    table.add_column("Zone", Align::left);
-    for (const char* heading : {"stores\nkJ/K", "dry air\nkg", "leakage\ng/s", "air by plan\ng/s", "bridges\nW/K",
-                                "gains to air\nW", "radiant\nW", "heat below\ndegC", "cool above\ndegC"})
-        table.add_column(heading);
-    table.add_column("from", Align::left);
+    figure::Table table = words_table("model_zone", "Zones", "A zone of the numeric model.",
+                                      {{"zone", "Zone"},
+                                       {"stores_kJ_per_K", "stores\nkJ/K"},
+                                       {"dry_air_kg", "dry air\nkg"},
+                                       {"leakage_g_per_s", "leakage\ng/s"},
+                                       {"air_by_plan_g_per_s", "air by plan\ng/s"},
+                                       {"bridges_W_per_K", "bridges\nW/K"},
+                                       {"gains_to_air_W", "gains to air\nW"},
+                                       {"radiant_W", "radiant\nW"},
+                                       {"heat_below_C", "heat below\ndegC"},
+                                       {"cool_above_C", "cool above\ndegC"},
+                                       {"from", "from"}});
     std::vector<std::size_t> room_of_zone(m.zones.size());
     for (std::size_t r = 0; r < c.zone_of_room.size(); ++r) room_of_zone[c.zone_of_room[r]] = r;
     for (std::size_t z = 0; z < m.zones.size(); ++z) {
         const balance::Zone& zone = m.zones[z];
-        table.add_row({zone.id, number(zone.air_capacity_J_per_K / 1000.0), number(zone.dry_air_kg),
-                       number(1000.0 * mean(m, zone.infiltration_kg_per_s)),
-                       number(1000.0 * mean(m, zone.ventilation_kg_per_s)), number(zone.thermal_bridges_W_per_K),
-                       number(mean(m, zone.convective_gain_W)), number(mean(m, zone.radiant_gain_W)),
-                       mean_or_dash(m, zone.heat_below_C), mean_or_dash(m, zone.cool_above_C),
-                       b.origins.describe(b.rooms[room_of_zone[z]].origin)});
+        add_row(table, {zone.id, number(zone.air_capacity_J_per_K / 1000.0), number(zone.dry_air_kg),
+                        number(1000.0 * mean(m, zone.infiltration_kg_per_s)),
+                        number(1000.0 * mean(m, zone.ventilation_kg_per_s)), number(zone.thermal_bridges_W_per_K),
+                        number(mean(m, zone.convective_gain_W)), number(mean(m, zone.radiant_gain_W)),
+                        mean_or_dash(m, zone.heat_below_C), mean_or_dash(m, zone.cool_above_C),
+                        b.origins.describe(b.rooms[room_of_zone[z]].origin)});
     }
-    return Text{std::move(table)};
+    return table;
 }
 
-Text surfaces_table(const Building& b, const Compiled& c)
+figure::Table surfaces_table(const Building& b, const Compiled& c)
 {
     const ThermalModel& m = c.model;
-    TextTable table;
-    table.add_column("Surface", Align::left);
-    for (const char* heading : {"m2", "face to face\nW/m2K", "stores\nkJ/m2K", "modes"}) table.add_column(heading);
-    for (const char* heading : {"inside", "beyond", "from"}) table.add_column(heading, Align::left);
+    figure::Table table = words_table("model_surface", "Surfaces", "A surface of the numeric model.",
+                                      {{"surface", "Surface"},
+                                       {"area_m2", "m2"},
+                                       {"face_to_face_W_per_m2K", "face to face\nW/m2K"},
+                                       {"stores_kJ_per_m2K", "stores\nkJ/m2K"},
+                                       {"modes", "modes"},
+                                       {"inside", "inside"},
+                                       {"beyond", "beyond"},
+                                       {"from", "from"}});
     for (std::size_t i = 0; i < m.surfaces.size(); ++i) {
         const balance::Surface& s = m.surfaces[i];
         const fabric::WallModes& wall = m.walls[s.wall];
@@ -98,25 +126,29 @@ Text surfaces_table(const Building& b, const Compiled& c)
             capacity += wall.s[k] * (wall.b1[k] + wall.b2[k]) / wall.rate_per_s[k];
             u += wall.b1[k] * wall.b2[k] / wall.rate_per_s[k];
         }
-        table.add_row({s.id, number(s.area_m2), number(u), number(capacity / 1000.0), fmt::format("{}", wall.size()),
-                       beyond(m, s.inside), beyond(m, s.outside), from(b, c.surfaces_from[i])});
+        add_row(table, {s.id, number(s.area_m2), number(u), number(capacity / 1000.0), fmt::format("{}", wall.size()),
+                        beyond(m, s.inside), beyond(m, s.outside), from(b, c.surfaces_from[i])});
     }
-    return Text{std::move(table)};
+    return table;
 }
 
-Text signals_table(const ThermalModel& m)
+figure::Table signals_table(const ThermalModel& m)
 {
-    TextTable table;
-    table.add_column("Signal");
-    table.add_column("is", Align::left);
-    for (const char* heading : {"values", "lowest", "mean", "highest"}) table.add_column(heading);
+    figure::Table table = words_table("model_signal", "Signals", "What varies over the period of the numeric model.",
+                                      {{"signal", "Signal"},
+                                       {"is", "is"},
+                                       {"values", "values"},
+                                       {"lowest", "lowest"},
+                                       {"mean", "mean"},
+                                       {"highest", "highest"}});
     for (std::size_t i = 0; i < m.signals.size(); ++i) {
         const balance::Signal& s = m.signals[i];
         const auto [low, high] = std::ranges::minmax(s.start);
-        table.add_row({fmt::format("{}", i), std::string{balance::forcing_names()[static_cast<std::size_t>(s.forcing)]},
-                       fmt::format("{}", s.start.size()), number(low), number(s.mean()), number(high)});
+        add_row(table,
+                {fmt::format("{}", i), std::string{balance::forcing_names()[static_cast<std::size_t>(s.forcing)]},
+                 fmt::format("{}", s.start.size()), number(low), number(s.mean()), number(high)});
     }
-    return Text{std::move(table)};
+    return table;
 }
 
 json drives_json(const balance::Drives& drives)
@@ -151,12 +183,13 @@ json face_json(const balance::Face& face)
 
 } // namespace
 
-Text model_text(const Building& b, const Compiled& c)
+figure::Document model_document(const Building& b, const Compiled& c)
 {
     const ThermalModel& m = c.model;
-    return fmt::format("{} zones, {} surfaces, {} walls, {} signals over {} steps of {:g} s; means over the period\n\n",
-                       m.zones.size(), m.surfaces.size(), m.walls.size(), m.signals.size(), m.steps, m.step_s) +
-           zones_table(b, c) + "\n" + surfaces_table(b, c) + "\n" + signals_table(m);
+    figure::Document out{
+        fmt::format("{} zones, {} surfaces, {} walls, {} signals over {} steps of {:.0f} s; means over the period",
+                    m.zones.size(), m.surfaces.size(), m.walls.size(), m.signals.size(), m.steps, m.step_s)};
+    return out.add(zones_table(b, c)).add(surfaces_table(b, c)).add(signals_table(m));
 }
 
 json model_json(const Building& b, const Compiled& c)
