@@ -1,9 +1,12 @@
 #include <venture/loads/load_findings.hpp>
 
+#include <set>
+
 #include <fmt/format.h>
 
 #include <venture/loads/building_year.hpp>
 #include <venture/quantity/codes.hpp>
+#include <venture/quantity/names.hpp>
 
 namespace venture::loads {
 
@@ -124,6 +127,53 @@ private:
     std::vector<Problem> found_{};
 };
 
+/// Sun through glass outdoors, of the floor: from here on another month may be worse than the hottest.
+constexpr double much_glass = 0.1;
+
+double glass_share(const building::Building& b, std::size_t room)
+{
+    double glass_m2 = 0.0;
+    for (const building::Surface& s : b.surfaces)
+        if (s.room == room && s.beyond.kind == building::Neighbour::Kind::outdoors)
+            for (const building::Opening& o : s.openings)
+                glass_m2 += o.kind == building::Opening::Kind::window ? o.area_m2() : 0.0;
+    return b.rooms[room].floor_area_m2 > 0.0 ? glass_m2 / b.rooms[room].floor_area_m2 : 0.0;
+}
+
+/// Rooms with much glass whose largest cooling falls into a month beside one that nothing is known of.
+std::optional<Problem> months_missing(const building::Building& b, const RoomLoads& loads)
+{
+    const auto given = [&](int month) {
+        return std::ranges::find(b.site.months, (month + 11) % 12 + 1, &climate::CoolingMonth::month) !=
+               b.site.months.end();
+    };
+    std::vector<std::string> rooms;
+    std::set<int> beside;
+    quantity::OriginId where{};
+    for (const RoomLoad& load : loads.rooms) {
+        const auto index = b.find_room(load.room);
+        const int month = load.cooling_when.month;
+        if (!index || load.typed || !load.cooled || month == 0 || glass_share(b, *index) < much_glass) continue;
+        std::set<int> open;
+        for (const int other : {month - 1, month + 1})
+            if (!given(other)) open.insert((other + 11) % 12 + 1);
+        if (open.empty()) continue;
+        if (rooms.empty()) where = b.rooms[*index].origin;
+        rooms.push_back(load.room);
+        beside.merge(open);
+    }
+    if (rooms.empty()) return std::nullopt;
+    std::vector<std::string> months;
+    for (const int month : beside) months.push_back(climate::month_name(month));
+    return Problem{.severity = Severity::note,
+                   .code = codes::month_beside,
+                   .where = where,
+                   .message = fmt::format("cooling of {} is largest beside a month without design conditions ({})",
+                                          quantity::listed(rooms, 6), quantity::listed(months, 12)),
+                   .hint = "with much glass a month of lower sun may ask for more: give it its [[site.month]]",
+                   .subject = "site"};
+}
+
 } // namespace
 
 std::vector<Problem> load_findings(const building::Building& building, const RoomLoads& loads,
@@ -131,7 +181,9 @@ std::vector<Problem> load_findings(const building::Building& building, const Roo
 {
     Findings findings{building, units};
     for (const RoomLoad& load : loads.rooms) findings.look_at(load);
-    return findings.finish();
+    std::vector<Problem> found = findings.finish();
+    if (auto missing = months_missing(building, loads)) found.push_back(std::move(*missing));
+    return found;
 }
 
 std::vector<Problem> year_findings(const building::Building& building, const BuildingYear& year,

@@ -84,7 +84,8 @@ inline constexpr std::string_view odd_thickness = "V438"; ///< a layer as thick 
 inline constexpr std::string_view air_for_heat = "V439";  ///< less air than the gains of a room ask for
 inline constexpr std::string_view odd_size = "V440";      ///< a room as large or as small as rooms hardly are
 inline constexpr std::string_view large_bridges = "V441"; ///< thermal bridges that lose more than all walls
-inline constexpr std::string_view cannot_be = "V442";     ///< rooms at temperatures or humidities that cannot be
+inline constexpr std::string_view month_beside = "V443"; ///< a peak in a month beside one that has no design conditions
+inline constexpr std::string_view cannot_be = "V442";    ///< rooms at temperatures or humidities that cannot be
 // weather
 inline constexpr std::string_view weather_records = "V501"; ///< records that make no year
 inline constexpr std::string_view weather_value = "V502";   ///< a reading that cannot be

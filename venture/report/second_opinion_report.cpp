@@ -12,19 +12,21 @@ using quantity::PreferredUnits;
 
 namespace {
 
+/// A line a method: text is parted where the page ends.
 constexpr const char* what_methods_leave_out =
     "\nWhy they differ\n"
-    "  Time series: radiant time series made from this room's own heat balance, but so that they add up to one:\n"
-    "    radiation that leaves through walls, floors and glass is given back as load, and conduction is parted by\n"
-    "    usual shares (46 % radiant from walls, 60 % from roofs, 33 % from windows). \"comes back\" tells how much "
-    "really\n"
-    "    does. With losses, and conduction parted by its films, the method errs by little but for what follows.\n"
+    "  Time series: radiant time series made from this room's own heat balance, but so that they add up to one: "
+    "radiation that "
+    "leaves through walls, floors and glass is given back as load (\"comes back\" tells how much really does), and "
+    "conduction is "
+    "parted by usual shares (46 % radiant from walls, 60 % from roofs, 33 % from windows).\n"
+    "  With losses: the same with series as they are, and conduction parted by its films; what follows for all is "
+    "left.\n"
     "  Admittance: the day as its mean and one wave of 24 hours; peaks narrower than that are spread out.\n"
     "  Nothing stored: every gain is load at once; what walls and floors hold back until later is left out.\n"
     "  All of them hold the air all day as it was in the hour of the balance's peak, and take gains, air and what lies "
-    "beyond\n"
-    "    walls as the balance had them; the balance holds what the set-point refers to, and lets the room float in "
-    "between.\n";
+    "beyond walls as "
+    "the balance had them; the balance holds what the set-point refers to, and lets the room float in between.\n";
 
 /// Rooms by hand, with and without what they give one another, beside the balance.
 std::string heating_lines(const loads::RoomLoads& all, const PreferredUnits& units)
