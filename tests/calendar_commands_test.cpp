@@ -124,6 +124,45 @@ TEST_F(SchoolCommands, SayWhatATableCannotHold)
     EXPECT_THAT(run("export house gain").errors, HasSubstr("the project has no gain"));
 }
 
+TEST_F(SchoolCommands, TellTheSupplyAirOfADifference)
+{
+    const json doc = run_json("loads school --supply-difference \"10 K\" --json");
+    int rooms = 0;
+    for (const json& room : doc["room_load"]) {
+        if (!room.contains("supply_air")) continue;
+        ++rooms;
+        EXPECT_NEAR(room["supply_air"].get<double>() * 1.2 * 1006.0 * 10.0, room["cooling_sensible"].get<double>(),
+                    0.05 * room["cooling_sensible"].get<double>())
+            << room["room"];
+    }
+    EXPECT_EQ(rooms, 2);
+    EXPECT_THAT(run("loads school --supply-difference 8m").errors, HasSubstr("expected 1 to 40 K"));
+}
+
+TEST_F(SchoolCommands, GiveASecondOpinionInEveryForm)
+{
+    const json doc = run_json("loads school --second-opinion --json");
+    ASSERT_EQ(doc["second_opinion"].size(), 2u);
+    for (const json& room : doc["second_opinion"]) {
+        EXPECT_NEAR(room["series"].get<double>() / room["balance"].get<double>() - 1.0,
+                    room["series_more"].get<double>(), 1e-12);
+        EXPECT_GT(room["at_once"], room["with_losses"]);
+    }
+    EXPECT_EQ(doc["glass_swing"][0]["of"], "all rooms");
+    EXPECT_THAT(run("loads school --second-opinion").out, HasSubstr("Why they differ"));
+    EXPECT_THAT(run("loads school --second-opinion --as csv").out, HasSubstr("room,balance [W],balance_when,"));
+}
+
+TEST_F(SchoolCommands, ExplainARoomByThePathsOverItsEdge)
+{
+    const json doc = run_json("explain school \"Computer room 1\" --json");
+    double cooling = 0.0;
+    for (const json& path : doc["load_path"])
+        if (path["of"] == "sensible cooling") cooling += path["load"].get<double>();
+    EXPECT_NEAR(cooling, doc["room_load"][0]["cooling_sensible"].get<double>(), 1.0);
+    EXPECT_THAT(run("explain school \"Computer rom 1\"").errors, HasSubstr("did you mean 'Computer room 1'?"));
+}
+
 TEST_F(SchoolCommands, ReadTwoHundredRoomsAtOnceAndTellTheirMistakesByRowAndColumn)
 {
     std::string rooms = "name,storey,type,at x,at y,size x,size y\n", openings = "room,in,width,height\n";

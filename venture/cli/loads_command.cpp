@@ -28,7 +28,7 @@ namespace {
 
 struct Options {
     CommonOptions common{};
-    std::string room{}, model_day{}, hours_of{}, day{};
+    std::string room{}, model_day{}, hours_of{}, day{}, supply_difference{};
     bool hours = false;
     bool csv = false;
     bool by_source = false;
@@ -113,9 +113,22 @@ ExitCode loads_model(const CommonOptions& o, const std::string& day, const std::
     return finish(job, o);
 }
 
+/// @throws Misuse for what is no such difference
+std::optional<double> supply_difference(const std::string& typed)
+{
+    if (typed.empty()) return std::nullopt;
+    constexpr double least_K = 1.0, most_K = 40.0;
+    const auto read = quantity::parse_quantity(typed, quantity::Kind::temperature_difference);
+    const double* difference_K = std::get_if<double>(&read);
+    if (difference_K == nullptr || *difference_K < least_K || *difference_K > most_K)
+        throw Misuse{fmt::format("--supply-difference: '{}' found, expected 1 to 40 K, as in \"8 K\"", typed)};
+    return *difference_K;
+}
+
 ExitCode run(const Options& options)
 {
     const CommonOptions& o = options.common;
+    const auto supply_K = supply_difference(options.supply_difference);
     if (options.hours) return hours(o, options);
     if (!options.model_day.empty()) return loads_model(o, options.model_day, options.room);
     Job job = open_and_compute(o);
@@ -130,7 +143,7 @@ ExitCode run(const Options& options)
                        job, o, job.design().converged());
     }
     if (!options.csv)
-        return deliver(report::loads_document(*job.building(), job.design(), job.units()), job, o,
+        return deliver(report::loads_document(*job.building(), job.design(), job.units(), supply_K), job, o,
                        job.design().converged());
     print(exchange::write_loads_table(job.design().loads));
     return finish(job, o, job.design().converged());
@@ -147,6 +160,8 @@ std::function<ExitCode()> declare(Parser& parser)
         "take one room apart: steady loss by hand, air balance in the hour of the peak, each path over its edge");
     parser.flag("--by-source", options->by_source,
                 "with --room: also by what acts anywhere in the building, such as sun in the room next door");
+    parser.add("--supply-difference", options->supply_difference,
+               "also the supply air that carries the sensible cooling, so much cooler than the room: \"8 K\"");
     parser.flag(
         "--second-opinion", options->second_opinion,
         "instead: simpler methods beside the heat balance, with what each leaves out, and the swing of the glass "

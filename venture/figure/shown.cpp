@@ -15,6 +15,7 @@ const std::vector<PlainQuantity>& plain_quantities()
         {"share", "%", 0.01, 0, "1"},
         {"fine_share", "%", 0.01, 1, "1"},
         {"air_changes", "1/h", 1.0, 2},
+        {"power_per_volume", "W/m3", 1.0, 1},
         {"angle", "deg", 1.0, 0},
         {"fine_angle", "deg", 1.0, 1},
         {"degrees", "deg", 1.0, 2},

@@ -145,6 +145,7 @@ RoomLoad load_of(const Building& b, const std::vector<Run>& runs, std::size_t r)
     RoomLoad out{.room = room.name,
                  .storey = b.storeys[room.storey].name,
                  .floor_area_m2 = room.floor_area_m2,
+                 .volume_m3 = room.volume_m3,
                  .origin = room.origin};
     out.heated = room.use.heating_setpoint_C.has_value();
     out.cooled = room.use.cooling_setpoint_C.has_value();

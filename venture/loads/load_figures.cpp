@@ -4,6 +4,9 @@
 
 #include <fmt/format.h>
 
+#include <venture/air/moist_air.hpp>
+#include <venture/loads/compile.hpp>
+
 namespace venture::loads {
 
 using figure::Cell;
@@ -59,6 +62,12 @@ const figure::TableOf<RoomLoadRow>& room_load_columns()
              [](const R& r) -> Cell { return where(r.load->cooled, r.load->cooling_latent_W); }},
             {{"cooling_per_area", "Cooling", "power_per_area", "cooling for each square metre of floor", 3},
              [](const R& r) -> Cell { return per_area(r.load->cooled, r.load->cooling_W, r.load->floor_area_m2); }},
+            {{"cooling_per_volume", "Cooling", "power_per_volume", "cooling for each cubic metre", 7, Sum::none,
+              Show::data},
+             [](const R& r) -> Cell { return per_area(r.load->cooled, r.load->cooling_W, r.load->volume_m3); }},
+            {{"supply_air", "supply air", "air_flow",
+              "that carries the largest sensible cooling at the difference asked for", 2, Sum::added, Show::if_any},
+             [](const R& r) -> Cell { return figure::cell_of(r.supply_m3_per_s); }},
             {{"cooling_when", "at", "", "day and clock hour of the cooling", 2},
              [](const R& r) -> Cell { return where(r.load->cooled, r.load->cooling_when); }},
             {{"coldest", "Coldest", "temperature", "lowest hour mean of its air in winter design", 5, Sum::smallest},
@@ -253,12 +262,15 @@ const figure::TableOf<RunNote>& design_run_columns()
 }
 
 std::vector<RoomLoadRow> rows_of(const RoomLoads& loads, const quantity::OriginPool& origins,
-                                 const building::Building* building)
+                                 const building::Building* building, std::optional<double> supply_K)
 {
     std::vector<RoomLoadRow> out;
+    const double heat_J_per_m3K = room_air_density_kg_per_m3(quantity::Pressure::pascal(loads.pressure_Pa)) *
+                                  air::specific_heat_of_dry_air_J_per_kgK;
     for (const RoomLoad& load : loads.rooms) {
         const auto index = building != nullptr ? building->find_room(load.room) : std::nullopt;
-        out.push_back({&load, &origins, index && building->rooms[*index].left_out});
+        RoomLoadRow& row = out.emplace_back(RoomLoadRow{&load, &origins, index && building->rooms[*index].left_out});
+        if (supply_K && load.cooled) row.supply_m3_per_s = load.cooling_sensible_peak_W / (heat_J_per_m3K * *supply_K);
     }
     return out;
 }

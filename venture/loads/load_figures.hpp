@@ -15,6 +15,8 @@ struct RoomLoadRow {
     const RoomLoad* load = nullptr;
     const quantity::OriginPool* origins = nullptr;
     bool left_out = false; ///< of the building
+    /// Air that carries the sensible cooling, so much cooler than the room; nothing: not asked
+    std::optional<double> supply_m3_per_s{};
 };
 /// Loads of some rooms together.
 struct GroupLoad {
@@ -71,8 +73,9 @@ struct TypedOverRow {
 [[nodiscard]] const figure::TableOf<RunNote>& design_run_columns();
 
 /// Rooms in the order of the loads. @param building  none: all that there is was typed
+/// @param supply_K  by how much supply air is to be cooler than the room, if it is asked for
 [[nodiscard]] std::vector<RoomLoadRow> rows_of(const RoomLoads& loads, const quantity::OriginPool& origins,
-                                               const building::Building* building);
+                                               const building::Building* building, std::optional<double> supply_K = {});
 /// "all rooms", then storeys where there is more than one.
 [[nodiscard]] std::vector<GroupLoad> group_loads(const RoomLoads& loads);
 /// In words that say what is counted in; all of them, whether they flow or not.

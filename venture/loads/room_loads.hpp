@@ -60,6 +60,7 @@ struct RoomLoad {
     std::string room{};
     std::string storey{};
     double floor_area_m2 = 0.0; ///< 0 if not known
+    double volume_m3 = 0.0;     ///< alike
     bool typed = false;         ///< someone typed it; else computed by the heat balance
     quantity::OriginId origin{};
     std::optional<Overruled> heating_overruled{}, cooling_overruled{}; ///< by single values; `typed` then stays false

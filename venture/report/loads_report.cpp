@@ -153,7 +153,8 @@ std::string site_line(const building::Building& b, const PreferredUnits& units)
     return out + "\n";
 }
 
-Document loads_document(const building::Building& b, const loads::DesignLoads& design, const PreferredUnits& units)
+Document loads_document(const building::Building& b, const loads::DesignLoads& design, const PreferredUnits& units,
+                        std::optional<double> supply_K)
 {
     const loads::RoomLoads& all = design.loads;
     const bool radiates =
@@ -171,7 +172,11 @@ Document loads_document(const building::Building& b, const loads::DesignLoads& d
     out.add(site_line(b, units) +
             fmt::format("Largest hour means for a convective supply{}; hours are clock hours.\n",
                         radiates ? ", in part radiant where a room's radiant_share says so" : ""));
-    out.add(figure::table_of(loads::room_load_columns(), loads::rows_of(all, b.origins, &b)));
+    out.add(figure::table_of(loads::room_load_columns(), loads::rows_of(all, b.origins, &b, supply_K)));
+    if (supply_K)
+        out.add(fmt::format(
+            "Supply air {} cooler than the room carries its largest sensible cooling; at the air's density here.\n",
+            units.text(*supply_K, "temperature_difference")));
     out.add("\n" + totals_text(all, groups.front(), units) + overruled_text(typed_over, units) +
             heating_up_text(all, units) + runs_text(design.runs) +
             remarks_text(design.runs, std::ranges::any_of(all.rooms, &RoomLoad::cooled)) + reading_text(b));

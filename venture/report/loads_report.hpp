@@ -1,6 +1,7 @@
 #pragma once
 /// Design loads as a document: a line a room, what they are together, how the days were solved.
 
+#include <optional>
 #include <string>
 
 #include <venture/building/building.hpp>
@@ -15,7 +16,9 @@ namespace venture::report {
 /// One line: where it stands, and its design conditions.
 [[nodiscard]] std::string site_line(const building::Building& building, const quantity::PreferredUnits& units);
 /// A line a room, totals that say what they contain, and how the runs went.
+/// @param supply_K  by how much supply air is to be cooler than rooms, for what flow that takes
 [[nodiscard]] figure::Document loads_document(const building::Building& building, const loads::DesignLoads& design,
-                                              const quantity::PreferredUnits& units);
+                                              const quantity::PreferredUnits& units,
+                                              std::optional<double> supply_K = {});
 
 } // namespace venture::report
