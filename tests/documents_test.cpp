@@ -8,6 +8,7 @@
 #include <sstream>
 
 #include <fmt/format.h>
+#include <gmock/gmock.h>
 #include <gtest/gtest.h>
 
 #include <program.hpp>
@@ -60,6 +61,20 @@ TEST(DiagnosticsPage, ShowsWhatTheProgramSays)
         ASSERT_TRUE(example.starts_with("$ venture ")) << example;
         const Ran ran = run_program(example.substr(10, end - 10), root / "tests/corpus", VENTURE_PROGRAM, 100);
         EXPECT_EQ(ran.errors, example.substr(end + 1)) << "of " << example.substr(0, end);
+    }
+}
+
+/// Lines of tables that are redone by hand there stand in what the program says.
+TEST(ByHandPage, ShowsWhatTheProgramSays)
+{
+    const auto examples = blocks(root / "docs/by_hand.md", "text");
+    EXPECT_EQ(examples.size(), 3u);
+    for (const std::string& example : examples) {
+        const auto end = example.find('\n');
+        ASSERT_TRUE(example.starts_with("$ venture ")) << example;
+        const std::string out = run_program(example.substr(10, end - 10), root / "data", VENTURE_PROGRAM, 100).out;
+        std::istringstream lines{example.substr(end + 1)};
+        for (std::string line; std::getline(lines, line);) EXPECT_THAT(out, testing::HasSubstr(line + "\n"));
     }
 }
 
