@@ -160,6 +160,10 @@ TEST_F(SchoolCommands, ExplainARoomByThePathsOverItsEdge)
     for (const json& path : doc["load_path"])
         if (path["of"] == "sensible cooling") cooling += path["load"].get<double>();
     EXPECT_NEAR(cooling, doc["room_load"][0]["cooling_sensible"].get<double>(), 1.0);
+    const json warmer =
+        run_json("explain school \"Computer room 1\" --set \"room/Computer room 1/cooling_setpoint=27\" --json");
+    EXPECT_LT(warmer["room_load"][0]["cooling"], doc["room_load"][0]["cooling"]);
+    EXPECT_EQ(run("explain height --set site/height=3").code, 2);
     EXPECT_THAT(run("explain school \"Computer rom 1\"").errors, HasSubstr("did you mean 'Computer room 1'?"));
 }
 

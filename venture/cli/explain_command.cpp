@@ -214,10 +214,13 @@ std::function<ExitCode()> declare(Parser& parser)
              "filled\")")
         .required()
         .takes(1, 2);
+    add_changes(parser, *options);
     add_units(parser, *options);
     add_forms(parser, *options);
     return [options, names] {
         if (names->size() == 2) options->project = names->front();
+        if (options->project.empty() && !(options->changes.empty() && options->with.empty()))
+            throw Misuse{"--set and --with need a PROJECT that they change"};
         return run(*options, names->back());
     };
 }

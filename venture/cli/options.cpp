@@ -30,9 +30,8 @@ void add_units(Parser& parser, CommonOptions& options)
     parser.flag("--wide", options.wide, "every column of every table, however wide they get");
 }
 
-void add_project(Parser& parser, CommonOptions& options)
+void add_changes(Parser& parser, CommonOptions& options)
 {
-    parser.add("PROJECT", options.project, "folder that holds project.toml, or the file itself").required();
     parser
         .add("--set", options.changes,
              "change one value for this run, e.g. --set \"room/Boat hall/height=5 m\"; may be repeated")
@@ -42,6 +41,12 @@ void add_project(Parser& parser, CommonOptions& options)
              "lay a file of changes (values and whole tables, as in a project file) over the project for this run; may "
              "be repeated")
         .one_each();
+}
+
+void add_project(Parser& parser, CommonOptions& options)
+{
+    parser.add("PROJECT", options.project, "folder that holds project.toml, or the file itself").required();
+    add_changes(parser, options);
     add_units(parser, options);
     parser.flag("--accepted", options.accepted, "list the findings that are accepted");
     parser.flag("--strict", options.strict, "warnings make the exit code 1");

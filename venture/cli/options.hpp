@@ -45,6 +45,8 @@ struct PictureOptions : FileOptions {
 
 /// A project, changes to it, units, and how much is told.
 void add_project(Parser& parser, CommonOptions& options);
+/// --set and --with: other values for one run.
+void add_changes(Parser& parser, CommonOptions& options);
 /// --units and --wide, of commands without a project.
 void add_units(Parser& parser, CommonOptions& options);
 /// --json, --as, --output and what goes with them.
