@@ -139,6 +139,19 @@ TEST_F(SchoolCommands, TellTheSupplyAirOfADifference)
     EXPECT_THAT(run("loads school --supply-difference 8m").errors, HasSubstr("expected 1 to 40 K"));
 }
 
+TEST_F(SchoolCommands, AddSomeRoomsTogether)
+{
+    const json doc = run_json("loads school --together \"Computer room 1 | room/Computer room 2\" --json");
+    const json& group = doc["building_load"].back();
+    EXPECT_EQ(group["of"], "Computer room 1, Computer room 2");
+    EXPECT_EQ(group["cooled_rooms"], 2);
+    double peaks = 0.0;
+    for (const json& room : doc["room_load"]) peaks += room.value("cooling", 0.0);
+    EXPECT_LE(group["cooling"].get<double>(), peaks + 1e-9);
+    EXPECT_THAT(run("loads school --together \"Computer room 1\"").out, HasSubstr("Together: Computer room 1\n"));
+    EXPECT_EQ(run("loads school --together \"Computer room 1|Nowhere\"").code, 2);
+}
+
 TEST_F(SchoolCommands, GiveASecondOpinionInEveryForm)
 {
     const json doc = run_json("loads school --second-opinion --json");

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <memory>
+#include <ranges>
 #include <utility>
 
 #include <fmt/format.h>
@@ -33,6 +34,7 @@ struct Options {
     bool csv = false;
     bool by_source = false;
     bool second_opinion = false;
+    std::vector<std::string> together{}; ///< "Galley|Crew mess"
 };
 
 /// One room taken apart.
@@ -113,6 +115,19 @@ ExitCode loads_model(const CommonOptions& o, const std::string& day, const std::
     return finish(job, o);
 }
 
+/// Rooms parted by |; nothing, and told, if one of them is none.
+std::optional<loads::RoomList> rooms_together(const Job& job, const std::string& typed)
+{
+    loads::RoomList out;
+    for (const auto part : std::views::split(typed, '|')) {
+        const auto room = room_called(job, std::string{quantity::trimmed(std::string_view{part.begin(), part.end()})});
+        if (!room) return std::nullopt;
+        out.of += (out.of.empty() ? "" : ", ") + *room;
+        out.rooms.push_back(*room);
+    }
+    return out;
+}
+
 /// @throws Misuse for what is no such difference
 std::optional<double> supply_difference(const std::string& typed)
 {
@@ -128,13 +143,18 @@ std::optional<double> supply_difference(const std::string& typed)
 ExitCode run(const Options& options)
 {
     const CommonOptions& o = options.common;
-    const auto supply_K = supply_difference(options.supply_difference);
+    report::LoadsAsked asked{.supply_K = supply_difference(options.supply_difference)};
     if (options.hours) return hours(o, options);
     if (!options.model_day.empty()) return loads_model(o, options.model_day, options.room);
     Job job = open_and_compute(o);
     if (needs_building(job, "loads")) return ExitCode::bad_input;
     if (!job.failed() && !options.room.empty()) return loads_of_room(job, o, options.room, options.by_source);
     if (job.failed()) return deliver({}, job, o);
+    for (const std::string& list : options.together) {
+        const auto rooms = rooms_together(job, list);
+        if (!rooms) return ExitCode::bad_input;
+        asked.together.push_back(*rooms);
+    }
     if (options.second_opinion) {
         const loads::DesignOptions how{.step_s = 60.0 * o.step_min};
         const loads::RoomLoads& all = job.design().loads;
@@ -143,7 +163,7 @@ ExitCode run(const Options& options)
                        job, o, job.design().converged());
     }
     if (!options.csv)
-        return deliver(report::loads_document(*job.building(), job.design(), job.units(), supply_K), job, o,
+        return deliver(report::loads_document(*job.building(), job.design(), job.units(), asked), job, o,
                        job.design().converged());
     print(exchange::write_loads_table(job.design().loads));
     return finish(job, o, job.design().converged());
@@ -160,6 +180,10 @@ std::function<ExitCode()> declare(Parser& parser)
         "take one room apart: steady loss by hand, air balance in the hour of the peak, each path over its edge");
     parser.flag("--by-source", options->by_source,
                 "with --room: also by what acts anywhere in the building, such as sun in the room next door");
+    parser
+        .add("--together", options->together,
+             "also the peak of some rooms together, parted by |: \"Galley|Crew mess\"; may be repeated")
+        .one_each();
     parser.add("--supply-difference", options->supply_difference,
                "also the supply air that carries the sensible cooling, so much cooler than the room: \"8 K\"");
     parser.flag(

@@ -275,7 +275,7 @@ std::vector<RoomLoadRow> rows_of(const RoomLoads& loads, const quantity::OriginP
     return out;
 }
 
-std::vector<GroupLoad> group_loads(const RoomLoads& loads)
+std::vector<GroupLoad> group_loads(const RoomLoads& loads, const std::vector<RoomList>& lists)
 {
     std::vector<GroupLoad> out;
     const auto add = [&](const std::string& name, const auto& belongs) {
@@ -305,8 +305,10 @@ std::vector<GroupLoad> group_loads(const RoomLoads& loads)
     for (const RoomLoad& room : loads.rooms)
         if (!room.storey.empty() && std::ranges::find(storeys, room.storey) == storeys.end())
             storeys.push_back(room.storey);
-    if (storeys.size() < 2) return out;
-    for (const std::string& storey : storeys) add(storey, [&](const RoomLoad& r) { return r.storey == storey; });
+    if (storeys.size() > 1)
+        for (const std::string& storey : storeys) add(storey, [&](const RoomLoad& r) { return r.storey == storey; });
+    for (const RoomList& list : lists)
+        add(list.of, [&](const RoomLoad& r) { return std::ranges::find(list.rooms, r.room) != list.rooms.end(); });
     return out;
 }
 

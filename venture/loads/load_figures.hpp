@@ -76,8 +76,13 @@ struct TypedOverRow {
 /// @param supply_K  by how much supply air is to be cooler than the room, if it is asked for
 [[nodiscard]] std::vector<RoomLoadRow> rows_of(const RoomLoads& loads, const quantity::OriginPool& origins,
                                                const building::Building* building, std::optional<double> supply_K = {});
-/// "all rooms", then storeys where there is more than one.
-[[nodiscard]] std::vector<GroupLoad> group_loads(const RoomLoads& loads);
+/// Some rooms by name.
+struct RoomList {
+    std::string of{}; ///< what they are called together
+    std::vector<std::string> rooms{};
+};
+/// "all rooms", then storeys where there is more than one, then the lists asked for.
+[[nodiscard]] std::vector<GroupLoad> group_loads(const RoomLoads& loads, const std::vector<RoomList>& lists = {});
 /// In words that say what is counted in; all of them, whether they flow or not.
 [[nodiscard]] std::vector<AirBalanceRow> parts_of(const RoomLoad& load);
 [[nodiscard]] std::vector<TypedOverRow> typed_over(const RoomLoads& loads, const quantity::OriginPool& origins);

@@ -154,12 +154,12 @@ std::string site_line(const building::Building& b, const PreferredUnits& units)
 }
 
 Document loads_document(const building::Building& b, const loads::DesignLoads& design, const PreferredUnits& units,
-                        std::optional<double> supply_K)
+                        const LoadsAsked& asked)
 {
     const loads::RoomLoads& all = design.loads;
     const bool radiates =
         std::ranges::any_of(b.rooms, [](const building::Room& r) { return r.use.radiant_share.value > 0.0; });
-    const std::vector<GroupLoad> groups = loads::group_loads(all);
+    const std::vector<GroupLoad> groups = loads::group_loads(all, asked.together);
     const auto typed_over = loads::typed_over(all, b.origins);
     std::vector<loads::PaperRow> terms;
     std::vector<loads::AirBalanceRow> parts;
@@ -172,14 +172,17 @@ Document loads_document(const building::Building& b, const loads::DesignLoads& d
     out.add(site_line(b, units) +
             fmt::format("Largest hour means for a convective supply{}; hours are clock hours.\n",
                         radiates ? ", in part radiant where a room's radiant_share says so" : ""));
-    out.add(figure::table_of(loads::room_load_columns(), loads::rows_of(all, b.origins, &b, supply_K)));
-    if (supply_K)
+    out.add(figure::table_of(loads::room_load_columns(), loads::rows_of(all, b.origins, &b, asked.supply_K)));
+    if (asked.supply_K)
         out.add(fmt::format(
             "Supply air {} cooler than the room carries its largest sensible cooling; at the air's density here.\n",
-            units.text(*supply_K, "temperature_difference")));
+            units.text(*asked.supply_K, "temperature_difference")));
     out.add("\n" + totals_text(all, groups.front(), units) + overruled_text(typed_over, units) +
             heating_up_text(all, units) + runs_text(design.runs) +
             remarks_text(design.runs, std::ranges::any_of(all.rooms, &RoomLoad::cooled)) + reading_text(b));
+    for (const GroupLoad& group : groups)
+        if (std::ranges::find(asked.together, group.of, &loads::RoomList::of) != asked.together.end())
+            out.add("\nTogether: " + group.of + "\n" + totals_text(all, group, units));
     out.add(figure::table_of(building::project_columns(), std::vector{b.project}));
     out.add(figure::table_of(loads::building_load_columns(), groups));
     out.add(figure::table_of(loads::typed_over_columns(), typed_over));

@@ -3,10 +3,12 @@
 
 #include <optional>
 #include <string>
+#include <vector>
 
 #include <venture/building/building.hpp>
 #include <venture/figure/document.hpp>
 #include <venture/loads/design_loads.hpp>
+#include <venture/loads/load_figures.hpp>
 #include <venture/quantity/preferred_units.hpp>
 
 namespace venture::report {
@@ -15,10 +17,14 @@ namespace venture::report {
 [[nodiscard]] std::string job_title(const building::Building& building);
 /// One line: where it stands, and its design conditions.
 [[nodiscard]] std::string site_line(const building::Building& building, const quantity::PreferredUnits& units);
+/// What is told beside.
+struct LoadsAsked {
+    std::optional<double> supply_K{}; ///< by how much supply air is to be cooler than rooms, for what flow that takes
+    std::vector<loads::RoomList> together{}; ///< lists of rooms with peaks of their own
+};
+
 /// A line a room, totals that say what they contain, and how the runs went.
-/// @param supply_K  by how much supply air is to be cooler than rooms, for what flow that takes
 [[nodiscard]] figure::Document loads_document(const building::Building& building, const loads::DesignLoads& design,
-                                              const quantity::PreferredUnits& units,
-                                              std::optional<double> supply_K = {});
+                                              const quantity::PreferredUnits& units, const LoadsAsked& asked = {});
 
 } // namespace venture::report
