@@ -43,7 +43,8 @@ protected:
 /// Of every table of every command: what JSON holds in SI stands in CSV and in the workbook, too.
 TEST_F(Forms, HoldTheSameNumbersCellByCell)
 {
-    for (const char* command : {"check", "loads", "size", "climate", "year --days 10", "loads --room Kitchen"}) {
+    for (const char* command : {"check", "loads", "size", "climate", "year --days 10", "loads --room Kitchen",
+                                "loads --hours", "check --origins"}) {
         const std::string call = fmt::format("{} house", command);
         const json all = run_json(call + " --json");
         EXPECT_EQ(run(call + " -o all.xlsx --force").code, 0) << command;

@@ -52,8 +52,13 @@ accept("library", root / "tests/corpus/library.toml")
 # What commands give is valid by the schema of results, which knows every table.
 for arguments in (["check", "house"], ["check", "demo"], ["loads", "demo"], ["loads", "house", "--room", "Kitchen"],
                   ["size", "demo"], ["climate", "house"], ["climate", "derive", "house"], ["climate", "house", "--day", "July"],
-                  ["year", "house", "--days", "3", "--step", "60", "--series", "heating"]):
-    call = [program, *(str(root / "data" / a) if a in ("house", "demo") else a for a in arguments), "--json"]
+                  ["year", "house", "--days", "3", "--step", "60", "--series", "heating"],
+                  ["check", "house", "--origins"], ["library"], ["loads", "demo", "--second-opinion"],
+                  ["loads", "demo", "--hours"], ["loads", "demo", "--room", "Operations room", "--by-source"],
+                  ["loads", "house", "--model", "July", "--room", "Kitchen"], ["explain", "demo", "Operations room"],
+                  ["explain", "house", "filled cavity wall"], ["explain", "house", "double, low-emissivity, argon"],
+                  ["explain", "school", "lessons"]):
+    call = [program, *(str(root / "data" / a) if a in ("house", "demo", "school") else a for a in arguments), "--json"]
     document = json.loads(subprocess.run(call, capture_output=True, check=False).stdout)
     for error in validators["results"].iter_errors(document):
         failures.append(f"{' '.join(arguments)} --json: {list(error.path)}: {error.message[:200]}")

@@ -68,7 +68,10 @@ std::string bytes_of(const Document& document, const Job* job, const quantity::P
                      const CommonOptions& o)
 {
     const auto json = [&] {
-        return job != nullptr ? with_findings(report::as_json(document), *job) : report::as_json(document);
+        nlohmann::ordered_json out = report::as_json(document);
+        if (job != nullptr) return with_findings(std::move(out), *job);
+        out["problems"] = nlohmann::ordered_json::array(); // nobody's project
+        return out;
     };
     switch (o.form()) {
     case Form::text:
