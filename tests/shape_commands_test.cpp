@@ -139,5 +139,21 @@ TEST_F(ShapeCommands, ReadTheHouseWithASlopingRoofAndPerimeterZones)
     EXPECT_EQ(run("draw plan house").code, 0);
 }
 
+TEST_F(ShapeCommands, DrawsWhatAPeakIsMadeOf)
+{
+    for (const auto& [kind, begins] : {std::pair{"svg", "<?xml"}, {"png", "\x89PNG"}, {"pdf", "%PDF"}}) {
+        EXPECT_EQ(run(fmt::format("draw parts house \"room/Front room\" heating --as {}", kind)).code, 0);
+        EXPECT_TRUE(text_of(folder / "house/results" / fmt::format("parts.{}", kind)).starts_with(begins));
+    }
+    const Ran wrong = run("draw parts house kitchn");
+    EXPECT_EQ(wrong.code, 2);
+    EXPECT_THAT(wrong.errors, HasSubstr("did you mean 'Kitchen'?"));
+    const Ran none = run("draw parts house Kitchen cooling");
+    EXPECT_EQ(none.code, 2);
+    EXPECT_THAT(none.errors, HasSubstr("'Kitchen' has no computed cooling load to take apart"));
+    EXPECT_EQ(run("draw parts house Kitchen warmth").code, 2);
+    EXPECT_EQ(run("draw parts loads.csv Kitchen").code, 2);
+}
+
 } // namespace
 } // namespace venture

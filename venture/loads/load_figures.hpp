@@ -69,6 +69,12 @@ struct TypedOverRow {
 [[nodiscard]] const figure::TableOf<PathRow>& load_path_columns();
 /// The paths of a peak, the largest first; those that come to nothing are left out.
 [[nodiscard]] std::vector<PathRow> path_rows(const PeakParts& peak, std::string_view of);
+/// Clock hour in which a part of a peak's day begins, 0 to 23.
+[[nodiscard]] int clock_hour(const RoomParts& parts, std::size_t hour);
+/// Of a steady day, in which no hour is the peak.
+[[nodiscard]] bool all_hours_alike(const RoomParts& parts);
+/// "July 15-16 h"; the day alone where all its hours are alike.
+[[nodiscard]] std::string moment_of(const PeakParts& peak);
 [[nodiscard]] const figure::TableOf<TypedOverRow>& typed_over_columns();
 [[nodiscard]] const figure::TableOf<RunNote>& design_run_columns();
 

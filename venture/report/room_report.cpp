@@ -30,15 +30,6 @@ void add_causes(Document& out, const std::string& room, const std::vector<loads:
     out.add(std::move(table));
 }
 
-/// "July 15-16 h".
-std::string moment_of(const loads::PeakParts& peak)
-{
-    const auto [least, most] = std::ranges::minmax(peak.parts.cooling_W);
-    if (peak.parts.month == 0 && most - least < 0.5) return peak.parts.day; // all hours alike
-    const int clock = static_cast<int>(std::floor(static_cast<double>(peak.hour) + peak.parts.clock_ahead_h)) % 24;
-    return in_words(figure::When{peak.parts.day, peak.parts.month, clock});
-}
-
 void add_paths(Document& out, const std::optional<loads::PeakParts>& peak, std::string_view of, const char* heading,
                const PreferredUnits& units)
 {
