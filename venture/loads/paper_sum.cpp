@@ -31,11 +31,13 @@ public:
             if (s.room != room_ && !behind) continue;
             if (s.beyond.kind == Neighbour::Kind::nothing) continue;
             const double far = far_side_C(s, behind);
-            const bool to_room = s.beyond.kind == Neighbour::Kind::room;
-            add(seen_from(b_, s, room_), s.net_m2(), building::u_value(b_, s), far, to_room);
+            const PaperTerm::Kind kind = s.beyond.kind == Neighbour::Kind::room
+                                             ? towards(behind ? s.room : s.beyond.room)
+                                             : PaperTerm::Kind::other;
+            add(seen_from(b_, s, room_), s.net_m2(), building::u_value(b_, s), far, kind);
             for (const building::Opening& o : s.openings) {
                 if (o.kind == building::Opening::Kind::open) continue; // its air stands among that of other rooms
-                add(seen_from(b_, s, o, room_), o.area_m2(), building::u_value(b_, s, o), far, to_room);
+                add(seen_from(b_, s, o, room_), o.area_m2(), building::u_value(b_, s, o), far, kind);
             }
         }
         for (const building::ThermalBridge& bridge : b_.thermal_bridges)
@@ -46,7 +48,8 @@ public:
         const building::Room& room = b_.rooms[room_];
         const double outdoor_C = b_.site.winter.dry_bulb_C;
         const double counts = outdoor_flow_counts(b_.method, outdoor_C);
-        add_air("infiltration", counts * room.use.infiltration_per_h.value * room.volume_m3 / 3600.0, outdoor_C);
+        add_air("infiltration", counts * room.use.infiltration_per_h.value * room.volume_m3 / 3600.0, outdoor_C,
+                PaperTerm::Kind::infiltration);
         const double most = b_.calendars[room.use.ventilation_profile].on_design_day(0).highest();
         add_air("ventilation", counts * room.outdoor_air_by_plan_m3_per_s() * most, outdoor_C);
         for (const building::TransferAir& air : b_.transfer_air) {
@@ -79,30 +82,37 @@ private:
         return b_.site.winter.dry_bulb_C + s.beyond.warmer_in_winter_K;
     }
 
+    [[nodiscard]] PaperTerm::Kind towards(std::size_t room) const
+    {
+        return b_.rooms[room].use.heating_setpoint_C ? PaperTerm::Kind::between_heated_rooms : PaperTerm::Kind::other;
+    }
+
     [[nodiscard]] double room_C(std::size_t room) const
     {
         const auto& setpoint = b_.rooms[room].use.heating_setpoint_C;
         return setpoint ? setpoint->value : floating_C_(room);
     }
 
-    void add(std::string what, double area, double u, double far, bool to_room)
+    void add(std::string what, double area, double u, double far, PaperTerm::Kind kind)
     {
         if (area <= 1e-9) return;
-        terms_.push_back({std::move(what), area, u, area * u, far, area * u * (own_C() - far), to_room});
+        terms_.push_back({std::move(what), area, u, area * u, far, area * u * (own_C() - far), kind});
     }
 
     void add_transfer(const building::TransferAir& air, std::size_t from)
     {
         const double most = b_.calendars[air.profile].on_design_day(0).highest();
-        add_air("air from " + b_.rooms[from].name, air.flow_m3_per_s * most, room_C(from), true);
+        // One way it is no exchange: the air that left the warmer room was heated once, and leaves from this one.
+        add_air("air from " + b_.rooms[from].name, air.flow_m3_per_s * most, room_C(from),
+                air.both_ways ? towards(from) : PaperTerm::Kind::other);
     }
 
-    void add_air(std::string what, double flow_m3_per_s, double far_C, bool to_room = false)
+    void add_air(std::string what, double flow_m3_per_s, double far_C, PaperTerm::Kind kind = PaperTerm::Kind::other)
     {
         if (flow_m3_per_s <= 0.0) return;
         const double h = flow_m3_per_s * room_air_density_kg_per_m3(air::standard_pressure(b_.site.place.height_m)) *
                          air_specific_heat_J_per_kgK(b_.method, climate::winter_design_day(b_.site).humidity_ratio[0]);
-        terms_.push_back({std::move(what), 0.0, 0.0, h, far_C, h * (own_C() - far_C), to_room});
+        terms_.push_back({std::move(what), 0.0, 0.0, h, far_C, h * (own_C() - far_C), kind});
     }
 
     const Building& b_;

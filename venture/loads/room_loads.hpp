@@ -23,13 +23,16 @@ struct LoadDay {
 
 /// One line of a sum that can be done on paper: area * U * difference, or flow * capacity * difference.
 struct PaperTerm {
+    /// What sums of a building treat apart: what passes between heated rooms is no loss of theirs all together, and wind
+    /// blows in on one side at a time.
+    enum class Kind : std::uint8_t { other, between_heated_rooms, infiltration };
     std::string what{};
     double area_m2 = 0.0;     ///< 0 for air
     double u_W_per_m2K = 0.0; ///< 0 for air
     double h_W_per_K = 0.0;   ///< area * U, or flow * rho * cp
     double far_side_C = 0.0;
     double loss_W = 0.0;
-    bool to_room = false; ///< of the same building: no loss of the whole
+    Kind kind = Kind::other;
 };
 
 /// Flows into a room's air in one hour, W; together with the supply they balance.

@@ -1,8 +1,8 @@
 #include <venture/report/second_opinion_report.hpp>
 
-#include <numeric>
-
 #include <fmt/format.h>
+
+#include <venture/loads/heating_by_hand.hpp>
 
 namespace venture::report {
 
@@ -28,33 +28,30 @@ constexpr const char* what_methods_leave_out =
     "beyond walls as "
     "the balance had them; the balance holds what the set-point refers to, and lets the room float in between.\n";
 
-/// Rooms by hand, with and without what they give one another, beside the balance.
-std::string heating_lines(const loads::RoomLoads& all, const PreferredUnits& units)
+/// Sums by hand, of the rooms and of the building, beside the balance.
+std::string heating_lines(const loads::HeatingByHand& h, const PreferredUnits& units)
 {
-    double by_hand = 0.0, between = 0.0, heating_up = 0.0;
-    std::vector<std::size_t> heated;
-    for (std::size_t r = 0; r < all.rooms.size(); ++r) {
-        const loads::RoomLoad& room = all.rooms[r];
-        if (!room.heated || room.typed) continue;
-        heated.push_back(r);
-        by_hand += room.paper_W();
-        heating_up += room.heating_up_W;
-        for (const loads::PaperTerm& t : room.paper)
-            if (t.to_room) between += t.loss_W;
-    }
-    if (heated.empty()) return {};
+    if (h.rooms.empty()) return {};
     const auto kW = [&](double watts) { return units.text(watts, "total_power"); };
-    std::string out =
-        fmt::format("\nHeating of {} room{}\n"
-                    "  {} by hand, room by room: U x A x K and air, each room beside neighbours at their set-points\n"
-                    "  {} by hand, of the building: without the {} that its rooms give one another\n"
-                    "  {} by the heat balance, all together\n",
-                    heated.size(), heated.size() == 1 ? "" : "s", kW(by_hand), kW(by_hand - between), kW(between),
-                    kW(heating_together_W(all, heated)));
-    if (heating_up > 0.0)
+    std::string out = fmt::format("\nHeating of {} room{}\n", h.rooms.size(), h.rooms.size() == 1 ? "" : "s");
+    if (h.between_rooms_W >= 0.5)
+        out += fmt::format("  {} by hand, each room by itself: U x A x K and air; what it gives colder heated rooms "
+                           "counts, what warmer ones give it does not\n"
+                           "  {} by hand, of the building: without the {} that pass between heated rooms\n",
+                           kW(h.rooms_alone_W()), kW(h.building_W), kW(h.between_rooms_W));
+    else
+        out += fmt::format("  {} by hand, of rooms and building alike: U x A x K and air\n", kW(h.building_W));
+    if (h.infiltration_W >= 0.5)
+        out += fmt::format(
+            "  {} by hand, of the building with half of its rooms' infiltration ({}): wind blows in on "
+            "one side at a time (EN 12831:2003, 7.2.2); right where rates are those of a windward side, as rates "
+            "that follow from airtightness are\n",
+            kW(h.one_side_W()), kW(h.infiltration_W));
+    out += fmt::format("  {} by the heat balance, all together\n", kW(h.balance_W));
+    if (h.heating_up_W > 0.0)
         out += fmt::format(
             "  Of the balance, room by room, {} is for coming back from set-backs, which sums by hand leave out.\n",
-            kW(heating_up));
+            kW(h.heating_up_W));
     return out + "  The balance asks for more where walls colder than the air need warmer air to hold what the "
                  "set-point refers "
                  "to: ventilation carries that off, too.\n";
@@ -72,7 +69,7 @@ Document second_opinion_document(const loads::RoomLoads& all, const std::vector<
         out.add(std::move(table));
         out.add(what_methods_leave_out);
     }
-    out.add(heating_lines(all, units));
+    out.add(heating_lines(heating_by_hand(all), units));
     if (!swings.empty()) {
         out.add("\nSwing of the glass load: its peak over its mean, 8 to 20 h standard time\n");
         out.add(figure::table_of(loads::glass_swing_columns(), swings));
