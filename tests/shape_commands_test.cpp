@@ -151,7 +151,12 @@ TEST_F(ShapeCommands, DrawsWhatAPeakIsMadeOf)
     const Ran none = run("draw parts house Kitchen cooling");
     EXPECT_EQ(none.code, 2);
     EXPECT_THAT(none.errors, HasSubstr("'Kitchen' has no computed cooling load to take apart"));
-    EXPECT_EQ(run("draw parts house Kitchen warmth").code, 2);
+    const Ran kept = run("draw parts house Kitchen warmth");
+    EXPECT_EQ(kept.code, 2);
+    EXPECT_THAT(kept.errors, HasSubstr("'Kitchen' does not float"));
+    EXPECT_EQ(run("draw parts house Kitchen heat").code, 2);
+    EXPECT_EQ(run("demo station").code, 0);
+    EXPECT_EQ(run("draw parts station Store -o store.png").code, 0); // it floats
     EXPECT_EQ(run("draw parts loads.csv Kitchen").code, 2);
 }
 

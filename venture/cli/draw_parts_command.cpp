@@ -48,59 +48,100 @@ const char* group_of(loads::PathKind kind)
     }
 }
 
-draw::PartsDrawing drawing_of(const loads::PeakParts& peak, bool heating, const quantity::PreferredUnits& units)
+/// What is taken apart: a load, or the warmth of a room that floats.
+enum class Which : std::uint8_t { heating, cooling, warmth };
+
+/// Values of that kind on the day, of one path.
+loads::HourlyDay day_of(const loads::LoadPath& path, Which which)
 {
-    const loads::RoomParts& parts = peak.parts;
-    const double sign = heating ? -1.0 : 1.0;
-    draw::PartsDrawing out{.title = fmt::format("{}: {} {}", parts.room, heating ? "heating" : "sensible cooling",
-                                                units.text(sign * parts.cooling_W[peak.hour], "power")),
-                           .subtitle = fmt::format("by path over its edge, {}, counted from {}", moment_of(peak),
-                                                   units.text(parts.reference_C, "temperature")),
-                           .hour = peak.hour,
-                           .steady = all_hours_alike(parts),
-                           .first_clock_hour = clock_hour(parts, 0)};
-    std::map<std::string, draw::PartStack> stacks;
-    for (const loads::LoadPath& path : parts.paths) {
-        const std::string kind{in_words(path.kind)};
-        const double load = sign * path.cooling_W[peak.hour];
-        const auto gain = path.gain_W && !heating ? std::optional{(*path.gain_W)[peak.hour]} : std::nullopt;
-        if (std::abs(load) >= 0.5 || gain.value_or(0.0) >= 0.5)
-            out.bars.push_back({path.through.empty()             ? kind
-                                : path.through.starts_with(kind) ? path.through
-                                                                 : kind + ", " + path.through,
-                                load, gain});
-        draw::PartStack& stack = stacks[group_of(path.kind)];
-        stack.name = group_of(path.kind);
-        for (std::size_t h = 0; h < stack.load_W.size(); ++h) stack.load_W[h] += sign * path.cooling_W[h];
-    }
-    std::ranges::stable_sort(out.bars, std::greater{}, &draw::PartBar::load_W);
-    for (auto& [name, stack] : stacks)
-        if (std::ranges::any_of(stack.load_W, [](double w) { return std::abs(w) >= 0.5; }))
-            out.stacks.push_back(std::move(stack));
-    for (std::size_t h = 0; h < out.load_W.size(); ++h) out.load_W[h] = sign * parts.cooling_W[h];
+    loads::HourlyDay out = which == Which::warmth ? path.temperature_K : path.cooling_W;
+    if (which == Which::heating)
+        for (double& of_hour : out) of_hour = -of_hour;
     return out;
 }
 
-ExitCode run(const CommonOptions& o, const std::string& typed, const std::string& which, const PictureOptions& draw)
+draw::PartsDrawing drawing_of(const loads::PeakParts& peak, Which which, const quantity::PreferredUnits& units)
+{
+    const loads::RoomParts& parts = peak.parts;
+    const bool warmth = which == Which::warmth;
+    const double least = warmth ? 0.005 : 0.5; // less is told as nothing
+    draw::PartsDrawing out{.quantity = warmth ? "temperature_difference" : "power",
+                           .hour = peak.hour,
+                           .steady = all_hours_alike(parts),
+                           .first_clock_hour = clock_hour(parts, 0)};
+    for (std::size_t h = 0; h < out.whole.size(); ++h)
+        out.whole[h] = warmth ? parts.operative_C[h] - parts.reference_C
+                              : (which == Which::heating ? -1.0 : 1.0) * parts.cooling_W[h];
+    out.title = warmth ? fmt::format("{}: {} in its warmest hour", parts.room,
+                                     units.text(parts.operative_C[peak.hour], "temperature"))
+                       : fmt::format("{}: {} {}", parts.room, which == Which::heating ? "heating" : "sensible cooling",
+                                     units.text(out.whole[peak.hour], "power"));
+    out.subtitle = fmt::format("by path over its edge, {}, counted from {}", moment_of(peak),
+                               units.text(parts.reference_C, "temperature"));
+    std::map<std::string, draw::PartStack> stacks;
+    for (const loads::LoadPath& path : parts.paths) {
+        const std::string kind{in_words(path.kind)};
+        const loads::HourlyDay part = day_of(path, which);
+        const auto gain =
+            path.gain_W && which == Which::cooling ? std::optional{(*path.gain_W)[peak.hour]} : std::nullopt;
+        if (std::abs(part[peak.hour]) >= least || gain.value_or(0.0) >= least)
+            out.bars.push_back({path.through.empty()             ? kind
+                                : path.through.starts_with(kind) ? path.through
+                                                                 : kind + ", " + path.through,
+                                part[peak.hour], gain});
+        draw::PartStack& stack = stacks[group_of(path.kind)];
+        stack.name = group_of(path.kind);
+        for (std::size_t h = 0; h < stack.part.size(); ++h) stack.part[h] += part[h];
+    }
+    std::ranges::stable_sort(out.bars, std::greater{}, &draw::PartBar::part);
+    for (auto& [name, stack] : stacks)
+        if (std::ranges::any_of(stack.part, [&](double p) { return std::abs(p) >= least; }))
+            out.stacks.push_back(std::move(stack));
+    return out;
+}
+
+/// As asked, or what there is: cooling, else heating, else warmth.
+Which which_of(const std::string& asked, const loads::RoomLoad& load)
+{
+    if (asked == "heating" || (asked.empty() && !load.cooled && load.heated)) return Which::heating;
+    if (asked == "cooling" || (asked.empty() && load.cooled)) return Which::cooling;
+    return Which::warmth;
+}
+
+std::optional<loads::PeakParts> peak_of(const building::Building& b, const loads::RoomLoad& load, Which which)
+{
+    const std::size_t room = *b.find_room(load.room);
+    switch (which) {
+    case Which::heating:
+        return parts_of_heating(b, room, load);
+    case Which::cooling:
+        return parts_of_cooling(b, room, load);
+    case Which::warmth:
+        return parts_of_warmth(b, room, load);
+    }
+    return {};
+}
+
+ExitCode run(const CommonOptions& o, const std::string& typed, const std::string& asked, const PictureOptions& draw)
 {
     Job job = open_and_compute(o);
     if (needs_building(job, "draw parts")) return ExitCode::bad_input;
     if (job.failed()) return finish(job, o);
     const auto room = room_called(job, typed);
     if (!room) return ExitCode::bad_input;
-    const auto& all = job.design().loads.rooms;
-    const auto load = std::ranges::find(all, *room, &loads::RoomLoad::room);
-    const std::size_t index = *job.building()->find_room(*room);
-    const bool heating = which == "heating" || (which.empty() && !load->cooled);
-    const auto peak =
-        heating ? parts_of_heating(*job.building(), index, *load) : parts_of_cooling(*job.building(), index, *load);
+    const auto load = std::ranges::find(job.design().loads.rooms, *room, &loads::RoomLoad::room);
+    const Which which = which_of(asked, *load);
+    const auto peak = peak_of(*job.building(), *load, which);
     if (!peak) {
         print_error(
-            fmt::format("'{}' has no computed {} load to take apart\n", *room, heating ? "heating" : "cooling"));
+            which == Which::warmth
+                ? fmt::format("'{}' does not float on a summer design day: take its heating or cooling apart\n", *room)
+                : fmt::format("'{}' has no computed {} load to take apart\n", *room,
+                              which == Which::heating ? "heating" : "cooling"));
         return ExitCode::bad_input;
     }
     const std::string bytes =
-        draw_parts(drawing_of(*peak, heating, job.units()), {.picture = draw.picture(), .units = job.units()});
+        draw_parts(drawing_of(*peak, which, job.units()), {.picture = draw.picture(), .units = job.units()});
     return deliver_picture(job, o, draw, "parts", bytes, job.design().converged());
 }
 
@@ -111,8 +152,10 @@ std::function<ExitCode()> declare(Parser& parser)
     add_project(parser, *options);
     const auto room = std::make_shared<std::string>(), which = std::make_shared<std::string>();
     parser.add("ROOM", *room, "name of the room").required();
-    parser.add("LOAD", *which, "heating or cooling; cooling where there is one unless given")
-        .one_of({"heating", "cooling"});
+    parser
+        .add("LOAD", *which,
+             "heating, cooling, or the warmth of a room that floats; unless given, cooling, else heating, else warmth")
+        .one_of({"heating", "cooling", "warmth"});
     add_picture(parser, *picture, "parts");
     return [=] { return run(*options, *room, *which, *picture); };
 }

@@ -48,7 +48,7 @@ public:
     }
 
 private:
-    [[nodiscard]] std::string number(double watts) const { return how_.units.number(watts, "power"); }
+    [[nodiscard]] std::string number(double value) const { return how_.units.number(value, d_.quantity); }
 
     /// As many as the sheet has room for; the rest is one bar.
     [[nodiscard]] std::vector<PartBar> shown_bars() const
@@ -57,18 +57,18 @@ private:
         std::vector<PartBar> bars = d_.bars;
         if (bars.size() <= most) return bars;
         PartBar rest{.name = fmt::format("{} smaller ones", bars.size() - most + 1)};
-        std::ranges::sort(bars, std::greater{}, [](const PartBar& b) { return std::abs(b.load_W); });
-        for (std::size_t i = most - 1; i < bars.size(); ++i) rest.load_W += bars[i].load_W;
+        std::ranges::sort(bars, std::greater{}, [](const PartBar& b) { return std::abs(b.part); });
+        for (std::size_t i = most - 1; i < bars.size(); ++i) rest.part += bars[i].part;
         bars.resize(most - 1);
-        std::ranges::stable_sort(bars, std::greater{}, &PartBar::load_W);
+        std::ranges::stable_sort(bars, std::greater{}, &PartBar::part);
         bars.push_back(rest);
         return bars;
     }
 
-    /// 1, 2 or 5 of a power of ten in the units chosen, W: two to five marks below the largest.
-    [[nodiscard]] double step_of(double most_W) const
+    /// 1, 2 or 5 of a power of ten in the units chosen, as SI: two to five marks below the largest.
+    [[nodiscard]] double step_of(double most_SI) const
     {
-        const double per_unit = most_W / how_.units.value(most_W, "power"), most = most_W / per_unit,
+        const double per_unit = most_SI / how_.units.value(most_SI, d_.quantity), most = most_SI / per_unit,
                      power = std::pow(10.0, std::floor(std::log10(most)));
         for (const double of : {0.2, 0.5, 1.0})
             if (most / (of * power) <= 5.0) return of * power * per_unit;
@@ -80,8 +80,8 @@ private:
         const std::vector<PartBar> bars = shown_bars();
         double least = 0.0, most = 1.0, names = 0.0;
         for (const PartBar& b : bars) {
-            least = std::min({least, b.load_W, b.comes_in_W.value_or(0.0)});
-            most = std::max({most, b.load_W, b.comes_in_W.value_or(0.0)});
+            least = std::min({least, b.part, b.comes_in.value_or(0.0)});
+            most = std::max({most, b.part, b.comes_in.value_or(0.0)});
             names = std::max(names, canvas_.text_width(b.name, usual));
         }
         constexpr double of_numbers = 60.0;
@@ -91,19 +91,19 @@ private:
         const double each = std::min(34.0, (sheet_.height - Ground::top - 70.0) / static_cast<double>(bars.size()));
         double y = Ground::top;
         for (const PartBar& b : bars) {
-            const double from = zero + scale * std::min(0.0, b.load_W), to = zero + scale * std::max(0.0, b.load_W),
+            const double from = zero + scale * std::min(0.0, b.part), to = zero + scale * std::max(0.0, b.part),
                          low = y + 0.2 * each, high = y + 0.85 * each, base = y + 0.66 * each;
             canvas_.text({Ground::margin, base}, b.name, usual, false, false);
             canvas_.fill(box(from, low, to, high), of_bars);
-            if (b.load_W < 0.0) canvas_.hatch(box(from, low, to, high), {ink, 0.7, {}}, 4.0);
+            if (b.part < 0.0) canvas_.hatch(box(from, low, to, high), {ink, 0.7, {}}, 4.0);
             canvas_.outline(box(from, low, to, high), {ink, 0.8, {}});
-            if (b.comes_in_W) {
-                const double at = zero + scale * *b.comes_in_W;
+            if (b.comes_in) {
+                const double at = zero + scale * *b.comes_in;
                 canvas_.line({at, y + 0.1 * each}, {at, y + 0.95 * each}, {ink, 2.2, {}});
             }
-            const std::string value = number(b.load_W);
-            const double beyond = b.comes_in_W ? zero + scale * *b.comes_in_W : zero;
-            if (b.load_W < 0.0)
+            const std::string value = number(b.part);
+            const double beyond = b.comes_in ? zero + scale * *b.comes_in : zero;
+            if (b.part < 0.0)
                 canvas_.text({from - canvas_.text_width(value, small) - 6.0, base}, value, small, false, false);
             else
                 canvas_.text({std::max(to, beyond) + 6.0, base}, value, small, false, false);
@@ -111,10 +111,10 @@ private:
         }
         canvas_.line({zero, Ground::top}, {zero, y}, {ink, 1.2, {}});
         canvas_.text({Ground::margin, y + 24.0},
-                     fmt::format("all together {}; numbers in {}", how_.units.text(d_.load_W[d_.hour], "power"),
-                                 how_.units.symbol("power")),
+                     fmt::format("all together {}; numbers in {}", how_.units.text(d_.whole[d_.hour], d_.quantity),
+                                 how_.units.symbol(d_.quantity)),
                      usual, true, false);
-        if (std::ranges::any_of(bars, [](const PartBar& b) { return b.comes_in_W.has_value(); }))
+        if (std::ranges::any_of(bars, [](const PartBar& b) { return b.comes_in.has_value(); }))
             canvas_.text({Ground::margin, y + 44.0}, "stroke: comes in during that hour, before any of it is stored",
                          small, false, false);
     }
@@ -124,9 +124,9 @@ private:
         double least = 0.0, most = 1.0;
         for (std::size_t h = 0; h < 24; ++h) {
             double up = 0.0, down = 0.0;
-            for (const PartStack& s : d_.stacks) (s.load_W[h] > 0.0 ? up : down) += s.load_W[h];
-            least = std::min({least, down, d_.load_W[h]});
-            most = std::max({most, up, d_.load_W[h]});
+            for (const PartStack& s : d_.stacks) (s.part[h] > 0.0 ? up : down) += s.part[h];
+            least = std::min({least, down, d_.whole[h]});
+            most = std::max({most, up, d_.whole[h]});
         }
         const double left = sheet_.middle() + 50.0, right = sheet_.width - Ground::margin,
                      top = Ground::top + 26.0 * static_cast<double>((d_.stacks.size() + 1) / 2) + 20.0,
@@ -138,13 +138,13 @@ private:
             const double x = left + each * static_cast<double>(h);
             double up = 0.0, down = 0.0;
             for (std::size_t i = 0; i < d_.stacks.size(); ++i) {
-                const double part = d_.stacks[i].load_W[h];
+                const double part = d_.stacks[i].part[h];
                 double& at = part > 0.0 ? up : down;
                 const auto outline = box(x + 1.0, y_of(at + part), x + each - 1.0, y_of(at));
                 fill(outline, i);
                 at += part;
             }
-            const double level = y_of(d_.load_W[h]);
+            const double level = y_of(d_.whole[h]);
             canvas_.line({x, level}, {x + each, level}, {ink, h == d_.hour && !d_.steady ? 3.5 : 1.8, {}});
             if (h % 3 == 0)
                 canvas_.text({x + 0.5 * each, bottom + 18.0},
@@ -157,8 +157,8 @@ private:
                          false, false);
         }
         canvas_.text({0.5 * (left + right), bottom + 40.0},
-                     d_.steady ? "clock hour; strokes: the load, steady"
-                               : "clock hour; strokes: the load, the thick one its peak",
+                     d_.steady ? "clock hour; strokes: all together, steady"
+                               : "clock hour; strokes: all together, the thick one the peak",
                      small);
     }
 

@@ -1,5 +1,5 @@
 #pragma once
-/// What a peak is made of: paths ranked as bars, and the day hour by hour as a stack.
+/// What a peak of load or of warmth is made of: paths ranked as bars, and the day hour by hour as a stack.
 
 #include <array>
 #include <optional>
@@ -11,23 +11,24 @@
 
 namespace venture::draw {
 
-/// One path in the hour of the peak, W; negative: it lessens the load.
+/// One path in the hour of the peak; negative: it lessens the whole.
 struct PartBar {
     std::string name{};
-    double load_W = 0.0;
-    std::optional<double> comes_in_W{}; ///< before any of it is stored
+    double part = 0.0;
+    std::optional<double> comes_in{}; ///< before any of it is stored; of loads
 };
 /// Some paths together, hour by hour.
 struct PartStack {
     std::string name{};
-    std::array<double, 24> load_W{};
+    std::array<double, 24> part{};
 };
 
 struct PartsDrawing {
     std::string title{}, subtitle{};
     std::vector<PartBar> bars{};     ///< the largest first
     std::vector<PartStack> stacks{}; ///< up to six
-    std::array<double, 24> load_W{}; ///< what they add up to
+    std::array<double, 24> whole{};  ///< what they add up to
+    const char* quantity = "power";  ///< W; or temperature_difference, K
     std::size_t hour = 0;            ///< of the bars: the peak
     bool steady = false;             ///< all hours are alike: none is marked as the peak
     int first_clock_hour = 0;        ///< of the hour 0

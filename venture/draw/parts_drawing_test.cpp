@@ -11,10 +11,10 @@ PartsDrawing some_parts()
     PartsDrawing out{.title = "Hall: cooling", .subtitle = "July", .hour = 14};
     out.bars = {{"people", 300.0, 320.0}, {"roof", 40.0, {}}, {"ventilation", -25.0, {}}};
     PartStack gains{"gains", {}}, air{"air", {}};
-    gains.load_W.fill(300.0);
-    air.load_W.fill(-25.0);
+    gains.part.fill(300.0);
+    air.part.fill(-25.0);
     out.stacks = {gains, air};
-    out.load_W.fill(315.0);
+    out.whole.fill(315.0);
     return out;
 }
 
@@ -33,6 +33,9 @@ TEST(PartsDrawing, DrawsWhateverThereIs)
     EXPECT_FALSE(draw_parts({}).empty());
     PartsDrawing many = some_parts();
     for (int i = 0; i < 60; ++i) many.bars.push_back({"<b>\"x\"&amp; =1+1", 1.0 / (1.0 + i), {}});
+    PartsDrawing warmth = some_parts();
+    warmth.quantity = "temperature_difference";
+    EXPECT_THAT(draw_parts(warmth, {.units = quantity::PreferredUnits{"inch-pound"}}), testing::StartsWith("<?xml"));
     EXPECT_FALSE(draw_parts(many, {.units = quantity::PreferredUnits{"inch-pound"}}).empty());
 }
 
