@@ -34,27 +34,6 @@ std::string place_of(const Surface& s)
     return {};
 }
 
-} // namespace
-
-std::string in_words(const Building& b, const Neighbour& n)
-{
-    switch (n.kind) {
-    case Neighbour::Kind::outdoors:
-        return "outdoors";
-    case Neighbour::Kind::ground:
-        return "ground";
-    case Neighbour::Kind::room:
-        return b.rooms[n.room].name;
-    case Neighbour::Kind::nothing:
-        return "a like room";
-    case Neighbour::Kind::temperature:
-        return fmt::format("at {:g} degC", n.temperature_C);
-    case Neighbour::Kind::unheated:
-        return "an unheated space";
-    }
-    return {};
-}
-
 const figure::TableOf<SurfaceRow>& surface_columns()
 {
     using S = SurfaceRow;
@@ -180,16 +159,12 @@ const figure::TableOf<OverruledRow>& overruled_columns()
     return all;
 }
 
-namespace {
-
 /// Full-load hours of one month; 0: of the year.
 template <int month>
 Cell full_load(const HoursRow& h)
 {
     return calendar::full_load_hours(*h.hours, month, h.year);
 }
-
-} // namespace
 
 const figure::TableOf<HoursRow>& hours_columns()
 {
@@ -222,6 +197,27 @@ const figure::TableOf<HoursRow>& hours_columns()
              }},
         }};
     return all;
+}
+
+} // namespace
+
+std::string in_words(const Building& b, const Neighbour& n)
+{
+    switch (n.kind) {
+    case Neighbour::Kind::outdoors:
+        return "outdoors";
+    case Neighbour::Kind::ground:
+        return "ground";
+    case Neighbour::Kind::room:
+        return b.rooms[n.room].name;
+    case Neighbour::Kind::nothing:
+        return "a like room";
+    case Neighbour::Kind::temperature:
+        return fmt::format("at {:g} degC", n.temperature_C);
+    case Neighbour::Kind::unheated:
+        return "an unheated space";
+    }
+    return {};
 }
 
 std::vector<SurfaceRow> surface_rows(const Building& b)
@@ -280,6 +276,26 @@ std::vector<HoursRow> hours_rows(const Building& b)
         if (c.name != "always" && c.name != "never") out.push_back({&c, b.project.year});
     }
     return out;
+}
+
+const figure::TablesOf<Building>& building_tables()
+{
+    static const figure::TablesOf<Building> all = [] {
+        figure::TablesOf<Building> tables;
+        tables.add(project_columns(), [](const Building& b) { return std::vector{b.project}; })
+            .add(room_columns().declaration(), room_table)
+            .add(surface_columns(), surface_rows)
+            .add(opening_columns(), opening_rows)
+            .add(buildup_use_columns(), buildups_in_use)
+            .add(window_columns(), windows_in_use)
+            .add(thermal_bridge_columns(), bridge_rows)
+            .add(obstruction_columns(), [](const Building& b) { return b.obstructions; })
+            .add(hours_columns(), hours_rows)
+            .add(setback_columns(), setback_rows)
+            .add(overruled_columns(), overruled_rows);
+        return tables;
+    }();
+    return all;
 }
 
 } // namespace venture::building

@@ -6,7 +6,7 @@
 
 #include <venture/building/building.hpp>
 #include <venture/building/room_sums.hpp>
-#include <venture/figure/table.hpp>
+#include <venture/figure/tables_of.hpp>
 
 namespace venture::building {
 
@@ -62,15 +62,11 @@ struct HoursRow {
 
 [[nodiscard]] const figure::TableOf<Project>& project_columns();
 [[nodiscard]] const figure::TableOf<RoomRow>& room_columns();
-[[nodiscard]] const figure::TableOf<SurfaceRow>& surface_columns();
 [[nodiscard]] const figure::TableOf<OpeningRow>& opening_columns();
 [[nodiscard]] const figure::TableOf<WindowUse>& window_columns();
-[[nodiscard]] const figure::TableOf<BuildupUse>& buildup_use_columns();
-[[nodiscard]] const figure::TableOf<BridgeRow>& thermal_bridge_columns();
-[[nodiscard]] const figure::TableOf<Obstruction>& obstruction_columns();
-[[nodiscard]] const figure::TableOf<SetbackRow>& setback_columns();
-[[nodiscard]] const figure::TableOf<OverruledRow>& overruled_columns();
-[[nodiscard]] const figure::TableOf<HoursRow>& hours_columns();
+
+/// All tables of a building as it is understood.
+[[nodiscard]] const figure::TablesOf<Building>& building_tables();
 
 /// A line a room; then a total for each storey where there are several, and for the building. Rooms left out count in none.
 [[nodiscard]] figure::Table room_table(const Building& building);

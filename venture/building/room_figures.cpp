@@ -10,6 +10,7 @@
 namespace venture::building {
 
 using figure::Cell;
+using figure::ratio;
 using figure::Show;
 using figure::Sum;
 using figure::where;
@@ -24,7 +25,6 @@ Cell said_at(const RoomRow& r, const std::optional<Sourced<double>>& t)
 {
     return t ? Cell{r.building->origins.describe(t->origin)} : Cell{};
 }
-Cell share_of(double part, double whole) { return where(whole > 0.0, part / whole); }
 
 } // namespace
 
@@ -93,10 +93,10 @@ const figure::TableOf<RoomRow>& room_columns()
             {{"cooling_setpoint", "Set-points\ncool", "temperature", "held while cooling", 2},
              [](const R& r) -> Cell { return setpoint(r.room->use.cooling_setpoint_C); }},
             {{"leaks", "Air\nleaks", "air_changes", "outdoor air through leaks", 3},
-             [](const R& r) -> Cell { return share_of(hour_s * r.sums.leaks_m3_per_s, r.sums.volume_m3); }},
+             [](const R& r) -> Cell { return ratio(hour_s * r.sums.leaks_m3_per_s, r.sums.volume_m3); }},
             {{"plan_changes", "Air\nby plan", "air_changes", "outdoor air by ventilation", 5, Sum::none, Show::always,
               dash},
-             [](const R& r) -> Cell { return share_of(hour_s * r.sums.outdoor_air_m3_per_s, r.sums.volume_m3); }},
+             [](const R& r) -> Cell { return ratio(hour_s * r.sums.outdoor_air_m3_per_s, r.sums.volume_m3); }},
             {{"outdoor_air", "Air\nby plan", "air_flow", "outdoor air by ventilation", 3, Sum::added, Show::always,
               dash},
              [](const R& r) -> Cell { return r.sums.outdoor_air_m3_per_s; }},
@@ -104,7 +104,7 @@ const figure::TableOf<RoomRow>& room_columns()
              [](const R& r) -> Cell { return r.sums.people; }},
             {{"gains_per_area", "\ngains", "power_per_area", "sensible gains at full, for the floor area", 3, Sum::none,
               Show::always, dash},
-             [](const R& r) -> Cell { return share_of(r.sums.gains_W, r.sums.floor_m2); }},
+             [](const R& r) -> Cell { return ratio(r.sums.gains_W, r.sums.floor_m2); }},
             {{"said", "own/type/\ndefault", "", "how many values of its use the room, its type, and nobody stated", 8},
              [](const R& r) -> Cell {
                  return where(!r.room->name.empty(), fmt::format("{}/{}/{}", r.room->values_given,

@@ -30,8 +30,7 @@ std::string assumptions_text(const Job& job)
 void keep_room(figure::Document& document, const std::string& room)
 {
     for (auto& block : document.blocks)
-        if (auto* table = std::get_if<figure::Table>(&block);
-            table != nullptr && table->name == study::unit_columns().is.name)
+        if (auto* table = std::get_if<figure::Table>(&block); table != nullptr && table->name == "unit")
             std::erase_if(table->rows, [&](const auto& row) { return row.front() != figure::Cell{room}; });
 }
 

@@ -75,6 +75,8 @@ std::string clock_in_words(double hour)
     return fmt::format("{:02}:{:02}", of_day / 60, of_day % 60);
 }
 
+namespace {
+
 const figure::TableOf<Site>& site_columns()
 {
     using S = Site;
@@ -82,7 +84,8 @@ const figure::TableOf<Site>& site_columns()
         {"site", "Site", "Where the building stands.", 1, Told::data},
         {
             {{"site", "Site", "", "its name", 0}, [](const S& s) -> Cell { return s.name.empty() ? "site" : s.name; }},
-            {{"latitude", "Latitude", "degrees", "north positive"}, [](const S& s) -> Cell { return s.place.latitude_deg; }},
+            {{"latitude", "Latitude", "degrees", "north positive"},
+             [](const S& s) -> Cell { return s.place.latitude_deg; }},
             {{"longitude", "Longitude", "degrees", "east positive"},
              [](const S& s) -> Cell { return s.place.longitude_deg; }},
             {{"height", "Height", "length", "above the sea"}, [](const S& s) -> Cell { return s.place.height_m; }},
@@ -98,6 +101,8 @@ const figure::TableOf<Site>& site_columns()
     return all;
 }
 
+} // namespace
+
 const figure::TableOf<WinterDesign>& winter_design_columns()
 {
     using W = WinterDesign;
@@ -105,10 +110,12 @@ const figure::TableOf<WinterDesign>& winter_design_columns()
         {"winter_design", "Winter design", "What heating is designed for: steady, dark, empty.", 1, Told::data},
         {
             {{"of", "Of", "", "winter design", 0}, [](const W&) -> Cell { return "winter design"; }},
-            {{"dry_bulb", "Dry bulb", "temperature", "of outdoor air"}, [](const W& w) -> Cell { return w.dry_bulb_C; }},
+            {{"dry_bulb", "Dry bulb", "temperature", "of outdoor air"},
+             [](const W& w) -> Cell { return w.dry_bulb_C; }},
             {{"dew_point", "Dew point", "temperature", "of outdoor air; none: 80 % relative humidity"},
              [](const W& w) -> Cell { return cell_of(w.dew_point_C); }},
-            {{"wind", "Wind", "wind", "mean, with the dry bulb"}, [](const W& w) -> Cell { return cell_of(w.wind_m_per_s); }},
+            {{"wind", "Wind", "wind", "mean, with the dry bulb"},
+             [](const W& w) -> Cell { return cell_of(w.wind_m_per_s); }},
             {{"ground", "Ground", "temperature", "under the building"}, [](const W& w) -> Cell { return w.ground_C; }},
         }};
     return all;
@@ -128,13 +135,15 @@ const figure::TableOf<CoolingMonth>& cooling_month_columns()
              [](const M& m) -> Cell { return m.wet_bulb_C; }},
             {{"daily_range", "daily\nrange", "temperature_difference", "of the dry bulb", 3},
              [](const M& m) -> Cell { return m.daily_range_K; }},
-            {{"wet_bulb_range", "of wet\nbulb", "temperature_difference", "of the wet bulb; none: the air's moisture stays", 4},
+            {{"wet_bulb_range", "of wet\nbulb", "temperature_difference",
+              "of the wet bulb; none: the air's moisture stays", 4},
              [](const M& m) -> Cell { return cell_of(m.wet_bulb_range_K); }},
             {{"beam_depth", "beam\ndepth", "fine_ratio", "optical depth for beam", 5},
              [](const M& m) -> Cell { return m.beam_depth; }},
             {{"diffuse_depth", "diffuse\ndepth", "fine_ratio", "optical depth for diffuse", 6},
              [](const M& m) -> Cell { return m.diffuse_depth; }},
-            {{"ground", "ground\n", "temperature", "under the building", 7}, [](const M& m) -> Cell { return m.ground_C; }},
+            {{"ground", "ground\n", "temperature", "under the building", 7},
+             [](const M& m) -> Cell { return m.ground_C; }},
             {{"peak_wet_bulb", "highest\nwet bulb", "temperature", "what evaporation is designed for", 8},
              [](const M& m) -> Cell { return peak_of(m.peak_wet_bulb, &Pair::peak_C); }},
             {{"dry_bulb_at_peak_wet_bulb", "dry bulb\nwith it", "temperature", "that comes with it", 9},
@@ -149,13 +158,16 @@ const figure::TableOf<CoolingMonth>& cooling_month_columns()
     return all;
 }
 
+namespace {
+
 const figure::TableOf<DayGlance>& design_day_columns()
 {
     using D = DayGlance;
     static const figure::TableOf<D> all = {
         {"design_day", "Design days", "A cooling design day at a glance."},
         {
-            {{"day", "Design day", "", "21st of the month", 0}, [](const D& d) -> Cell { return fmt::format("{} {}", design_day_of_month, d.day.name); }},
+            {{"day", "Design day", "", "21st of the month", 0},
+             [](const D& d) -> Cell { return fmt::format("{} {}", design_day_of_month, d.day.name); }},
             {{"sun_up", "sun up\n(clock)", "", "from sunrise to sunset"}, [](const D& d) -> Cell { return d.sun_up; }},
             {{"highest", "highest", "temperature", "dry bulb"},
              [](const D& d) -> Cell { return std::ranges::max(d.day.dry_bulb_C); }},
@@ -165,14 +177,19 @@ const figure::TableOf<DayGlance>& design_day_columns()
              [](const D& d) -> Cell { return air_at(d.day, 14).humidity_ratio(); }},
             {{"sun_flat", "sun, flat", "irradiation", "on the horizontal over the day"},
              [](const D& d) -> Cell { return day_sum_J_per_m2(d.day); }},
-            {{"north", "most north", "power_per_area", "the most of any hour on a wall facing north", 2}, largest_on_wall<0>},
-            {{"east", "most east", "power_per_area", "the most of any hour on a wall facing east", 2}, largest_on_wall<90>},
+            {{"north", "most north", "power_per_area", "the most of any hour on a wall facing north", 2},
+             largest_on_wall<0>},
+            {{"east", "most east", "power_per_area", "the most of any hour on a wall facing east", 2},
+             largest_on_wall<90>},
             {{"south", "most south", "power_per_area", "the most of any hour on a wall facing south", 2},
              largest_on_wall<180>},
-            {{"west", "most west", "power_per_area", "the most of any hour on a wall facing west", 2}, largest_on_wall<270>},
+            {{"west", "most west", "power_per_area", "the most of any hour on a wall facing west", 2},
+             largest_on_wall<270>},
         }};
     return all;
 }
+
+} // namespace
 
 const figure::TableOf<DayHour>& day_hour_columns()
 {
@@ -203,10 +220,12 @@ const figure::TableOf<DayHour>& day_hour_columns()
              [](const H& h) -> Cell { return h.day->sky[h.hour].diffuse_horizontal_W_per_m2; }},
             {{"north", "north\n", "power_per_area", "on a wall facing north, with what the ground throws back"},
              [](const H& h) -> Cell { return h.north_W_per_m2; }},
-            {{"east", "east\n", "power_per_area", "on a wall facing east"}, [](const H& h) -> Cell { return h.east_W_per_m2; }},
+            {{"east", "east\n", "power_per_area", "on a wall facing east"},
+             [](const H& h) -> Cell { return h.east_W_per_m2; }},
             {{"south", "south\n", "power_per_area", "on a wall facing south"},
              [](const H& h) -> Cell { return h.south_W_per_m2; }},
-            {{"west", "west\n", "power_per_area", "on a wall facing west"}, [](const H& h) -> Cell { return h.west_W_per_m2; }},
+            {{"west", "west\n", "power_per_area", "on a wall facing west"},
+             [](const H& h) -> Cell { return h.west_W_per_m2; }},
             {{"ground", "ground", "temperature", "under the building", 5, Sum::none, Show::data},
              [](const H& h) -> Cell { return h.day->ground_C; }},
             {{"pressure", "pressure", "pressure", "of the air", 5, Sum::none, Show::data},
@@ -235,6 +254,19 @@ std::vector<DayHour> hours_of(const DesignDay& day, std::size_t hours)
         out.push_back({&day, h, north[h].total_W_per_m2(), east[h].total_W_per_m2(), south[h].total_W_per_m2(),
                        west[h].total_W_per_m2()});
     return out;
+}
+
+const figure::TablesOf<Site>& site_tables()
+{
+    static const figure::TablesOf<Site> all = [] {
+        figure::TablesOf<Site> tables;
+        tables.add(site_columns(), [](const Site& s) { return std::vector{s}; })
+            .add(winter_design_columns(), [](const Site& s) { return std::vector{s.winter}; })
+            .add(cooling_month_columns(), [](const Site& s) { return s.months; })
+            .add(design_day_columns(), design_days);
+        return tables;
+    }();
+    return all;
 }
 
 } // namespace venture::climate

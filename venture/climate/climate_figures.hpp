@@ -8,7 +8,7 @@
 #include <venture/climate/derived_conditions.hpp>
 #include <venture/climate/design_day.hpp>
 #include <venture/climate/year_summary.hpp>
-#include <venture/figure/table.hpp>
+#include <venture/figure/tables_of.hpp>
 
 namespace venture::climate {
 
@@ -31,26 +31,20 @@ struct DayHour {
     std::size_t hour = 0;
     double north_W_per_m2 = 0.0, east_W_per_m2 = 0.0, south_W_per_m2 = 0.0, west_W_per_m2 = 0.0;
 };
-struct PeriodRow {
-    std::string name{};
-    PeriodSummary period{};
-};
 
-[[nodiscard]] const figure::TableOf<Site>& site_columns();
 [[nodiscard]] const figure::TableOf<WinterDesign>& winter_design_columns();
 [[nodiscard]] const figure::TableOf<CoolingMonth>& cooling_month_columns();
-[[nodiscard]] const figure::TableOf<DayGlance>& design_day_columns();
 [[nodiscard]] const figure::TableOf<DayHour>& day_hour_columns();
-[[nodiscard]] const figure::TableOf<WeatherFigures>& weather_year_columns();
-[[nodiscard]] const figure::TableOf<PeriodRow>& weather_month_columns();
-[[nodiscard]] const figure::TableOf<YearExtremes>& weather_extreme_columns();
+
+/// All tables of a site and its design conditions but the hours of its days.
+[[nodiscard]] const figure::TablesOf<Site>& site_tables();
+/// All tables of a weather year.
+[[nodiscard]] const figure::TablesOf<WeatherFigures>& weather_tables();
 
 /// Of the months' highest dry bulbs.
 [[nodiscard]] std::vector<DayGlance> design_days(const Site& site);
 /// @param hours  24, or 25 with the one that the next day begins with
 [[nodiscard]] std::vector<DayHour> hours_of(const DesignDay& day, std::size_t hours);
-/// Twelve months, and the year as a total.
-[[nodiscard]] figure::Table weather_month_table(const YearSummary& summary);
 
 /// "08:14".
 [[nodiscard]] std::string clock_in_words(double hour);

@@ -10,6 +10,13 @@ using figure::Cell;
 using figure::cell_of;
 using figure::Told;
 
+namespace {
+
+struct PeriodRow {
+    std::string name{};
+    PeriodSummary period{};
+};
+
 const figure::TableOf<WeatherFigures>& weather_year_columns()
 {
     using W = WeatherFigures;
@@ -20,7 +27,8 @@ const figure::TableOf<WeatherFigures>& weather_year_columns()
             {{"source", "Source", "", "where it comes from"}, [](const W& w) -> Cell { return w.year.source; }},
             {{"synthetic", "Synthetic", "", "made up, measured by nobody"},
              [](const W& w) -> Cell { return w.year.synthetic; }},
-            {{"steps", "Steps", "count", "that it has"}, [](const W& w) -> Cell { return figure::whole(w.year.size()); }},
+            {{"steps", "Steps", "count", "that it has"},
+             [](const W& w) -> Cell { return figure::whole(w.year.size()); }},
             {{"steps_per_hour", "Steps an hour", "count", "of them"},
              [](const W& w) -> Cell { return figure::whole(w.year.steps_per_hour); }},
             {{"latitude", "Latitude", "degrees", "of the station, north positive"},
@@ -51,7 +59,8 @@ const figure::TableOf<PeriodRow>& weather_month_columns()
              [](const P& p) -> Cell { return p.period.mean_highest_C; }},
             {{"mean_lowest", "mean\nlow", "temperature", "of the days' lowest"},
              [](const P& p) -> Cell { return p.period.mean_lowest_C; }},
-            {{"highest", "highest\n", "temperature", "dry bulb"}, [](const P& p) -> Cell { return p.period.highest_C; }},
+            {{"highest", "highest\n", "temperature", "dry bulb"},
+             [](const P& p) -> Cell { return p.period.highest_C; }},
             {{"lowest", "lowest\n", "temperature", "dry bulb"}, [](const P& p) -> Cell { return p.period.lowest_C; }},
             {{"relative_humidity", "rel.\nhum.", "share", "mean", 4},
              [](const P& p) -> Cell { return p.period.relative_humidity; }},
@@ -64,7 +73,8 @@ const figure::TableOf<PeriodRow>& weather_month_columns()
             {{"diffuse", "diffuse,\nflat", "irradiation", "of the sky on the horizontal, mean day", 2},
              [](const P& p) -> Cell { return p.period.diffuse_J_per_m2; }},
             {{"wind", "wind\n", "wind", "mean", 3}, [](const P& p) -> Cell { return cell_of(p.period.wind_m_per_s); }},
-            {{"cloud", "cloud\n", "cloud_cover", "mean", 5}, [](const P& p) -> Cell { return cell_of(p.period.cloud_cover); }},
+            {{"cloud", "cloud\n", "cloud_cover", "mean", 5},
+             [](const P& p) -> Cell { return cell_of(p.period.cloud_cover); }},
             {{"heating_degree_days", "degree-days\nheating", "temperature_difference",
               "sum over days of what their means are below the heating base", 2},
              [](const P& p) -> Cell { return p.period.heating_degree_days_K; }},
@@ -102,8 +112,10 @@ const figure::TableOf<YearExtremes>& weather_extreme_columns()
     return all;
 }
 
-figure::Table weather_month_table(const YearSummary& summary)
+/// Twelve months, and the year as a total.
+figure::Table weather_month_table(const WeatherFigures& weather)
 {
+    const YearSummary& summary = weather.summary;
     std::vector<PeriodRow> rows;
     for (std::size_t m = 0; m < summary.months.size(); ++m)
         rows.push_back({month_name(static_cast<int>(m) + 1), summary.months[m]});
@@ -112,6 +124,21 @@ figure::Table weather_month_table(const YearSummary& summary)
     for (std::size_t c = 1; c < out.columns.size(); ++c)
         year.cells[c] = weather_month_columns().columns[c].value({"year", summary.year});
     return out;
+}
+
+} // namespace
+
+const figure::TablesOf<WeatherFigures>& weather_tables()
+{
+    using W = WeatherFigures;
+    static const figure::TablesOf<W> all = [] {
+        figure::TablesOf<W> tables;
+        tables.add(weather_month_columns().declaration(), weather_month_table)
+            .add(weather_extreme_columns(), [](const W& w) { return w.derived.of_year; })
+            .add(weather_year_columns(), [](const W& w) { return std::vector{w}; });
+        return tables;
+    }();
+    return all;
 }
 
 } // namespace venture::climate

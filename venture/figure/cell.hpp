@@ -33,6 +33,8 @@ template <class T>
 {
     return holds ? Cell{std::move(value)} : Cell{};
 }
+/// A part of a whole; nothing where there is no whole.
+[[nodiscard]] inline Cell ratio(double part, double whole) { return where(whole > 0.0, part / whole); }
 /// A count.
 template <class T>
 [[nodiscard]] Cell whole(T number)

@@ -4,6 +4,14 @@
 
 namespace venture::figure {
 
+bool Document::holds(std::string_view name) const
+{
+    return std::ranges::any_of(blocks, [&](const auto& block) {
+        const auto* table = std::get_if<Table>(&block);
+        return table != nullptr && table->told != Told::people && table->name == name;
+    });
+}
+
 std::vector<Table> Document::data_tables() const
 {
     std::vector<Table> out;

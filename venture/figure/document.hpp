@@ -2,6 +2,7 @@
 /// What a command returns: sentences for people and tables for all.
 
 #include <string>
+#include <string_view>
 #include <variant>
 #include <vector>
 
@@ -37,6 +38,8 @@ public:
         for (auto& block : more.blocks) blocks.push_back(std::move(block));
         return *this;
     }
+    /// Whether a table of that name is in it that machines are told.
+    [[nodiscard]] bool holds(std::string_view table) const;
     /// For machines: in their order, those of one name as one, without those that are only for people.
     [[nodiscard]] std::vector<Table> data_tables() const;
 };

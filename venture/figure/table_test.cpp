@@ -1,5 +1,6 @@
 #include <venture/figure/path.hpp>
 #include <venture/figure/shown.hpp>
+#include <venture/figure/tables_of.hpp>
 
 #include <gmock/gmock.h>
 #include <gtest/gtest.h>
@@ -112,6 +113,39 @@ TEST(Documents, GiveDataWithTablesOfOneNameAsOne)
     ASSERT_EQ(data.size(), 1u);
     EXPECT_EQ(data[0].rows.size(), 6u);
     EXPECT_EQ(data[0].totals[1].rows, std::vector<std::size_t>{5});
+}
+
+/// What a table is told of, in the test below.
+struct House {
+    std::vector<Room> rooms{};
+};
+
+TEST(TablesOf, TellsOnceAllThatIsListed)
+{
+    TablesOf<House> tables;
+    const TableOf<House> counted = {
+        {"house", "House", "The whole."},
+        {{{"rooms", "Rooms", "count", "that it has"}, [](const House& h) -> Cell { return whole(h.rooms.size()); }}}};
+    tables.add(rooms(), [](const House& h) { return h.rooms; }).add(counted.declaration(), [&](const House& h) {
+        Table out = table_of(counted, std::vector{h});
+        out.add_total("sum");
+        return out;
+    });
+    const House house{{{"Hall", 1200.0, 18.5, 4}, {"Bath", 500.0, 21.0, 1}}};
+    EXPECT_THAT(tables.declarations(), testing::ElementsAre(testing::Field(&Declaration::name, "room"),
+                                                            testing::Field(&Declaration::name, "house")));
+    EXPECT_EQ(tables.table("house", house).totals.size(), 1U);
+    EXPECT_THROW(static_cast<void>(tables.table("roof", house)), quantity::Error);
+
+    Document document;
+    Table alike = tables.table("house", house);
+    alike.told = Told::people; // arranged to be read: data still lack it
+    document.add(tables.table("room", house)).add(std::move(alike));
+    tables.add_rest(document, house);
+    tables.add_rest(document, house);
+    ASSERT_EQ(document.data_tables().size(), 2U);
+    EXPECT_EQ(document.data_tables()[0].rows.size(), 2U);
+    EXPECT_EQ(document.data_tables()[1].rows.size(), 1U);
 }
 
 TEST(PlainQuantities, ShareNoKeyWithThoseThatHaveUnitsToChoose)

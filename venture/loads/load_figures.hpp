@@ -5,7 +5,7 @@
 #include <vector>
 
 #include <venture/building/building.hpp>
-#include <venture/figure/table.hpp>
+#include <venture/figure/tables_of.hpp>
 #include <venture/loads/design_loads.hpp>
 #include <venture/loads/room_parts.hpp>
 
@@ -75,8 +75,6 @@ struct TypedOverRow {
 [[nodiscard]] bool all_hours_alike(const RoomParts& parts);
 /// "July 15-16 h"; the day alone where all its hours are alike.
 [[nodiscard]] std::string moment_of(const PeakParts& peak);
-[[nodiscard]] const figure::TableOf<TypedOverRow>& typed_over_columns();
-[[nodiscard]] const figure::TableOf<RunNote>& design_run_columns();
 
 /// Rooms in the order of the loads. @param building  none: all that there is was typed
 /// @param supply_K  by how much supply air is to be cooler than the room, if it is asked for
@@ -87,6 +85,16 @@ struct RoomList {
     std::string of{}; ///< what they are called together
     std::vector<std::string> rooms{};
 };
+/// Design loads as they are to be told.
+struct DesignTold {
+    const DesignLoads* design = nullptr;
+    const quantity::OriginPool* origins = nullptr;
+    const building::Building* building = nullptr; ///< none: all that there is was typed
+    std::optional<double> supply_K{}; ///< by how much supply air is to be cooler than rooms, if it is asked for
+    std::vector<RoomList> together{}; ///< lists of rooms with peaks of their own
+};
+/// All tables of them.
+[[nodiscard]] const figure::TablesOf<DesignTold>& design_tables();
 /// "all rooms", then storeys where there is more than one, then the lists asked for.
 [[nodiscard]] std::vector<GroupLoad> group_loads(const RoomLoads& loads, const std::vector<RoomList>& lists = {});
 /// In words that say what is counted in; all of them, whether they flow or not.

@@ -14,6 +14,18 @@ using figure::where;
 
 namespace {
 
+struct RoomYearRow {
+    const RoomYear* room = nullptr;
+    MonthHeat sum{};
+    bool leap = false;
+};
+struct MonthRow {
+    std::string room{}; ///< empty: all rooms
+    int month = 1;
+    MonthHeat heat{};
+    bool cools = false; ///< the room, or any
+};
+
 MonthHeat& operator+=(MonthHeat& sum, const MonthHeat& m)
 {
     sum.heating_J += m.heating_J;
@@ -36,8 +48,6 @@ std::string quantity_in(std::string_view unit)
 bool any_cools(const BuildingYear& y) { return std::ranges::any_of(y.rooms, &RoomYear::cooled); }
 
 std::string month_of(const MonthRow& m) { return climate::month_name(m.month); }
-
-} // namespace
 
 const figure::TableOf<RoomYearRow>& room_year_columns()
 {
@@ -88,8 +98,6 @@ const figure::TableOf<RoomYearRow>& room_year_columns()
     return all;
 }
 
-namespace {
-
 /// What a month's heat is told by, behind what it is of.
 figure::TableOf<MonthRow> with_heat(figure::TableOf<MonthRow> table)
 {
@@ -105,8 +113,6 @@ figure::TableOf<MonthRow> with_heat(figure::TableOf<MonthRow> table)
     table.columns.insert(table.columns.end(), heat.begin(), heat.end());
     return table;
 }
-
-} // namespace
 
 const figure::TableOf<MonthRow>& month_year_columns()
 {
@@ -165,17 +171,18 @@ const figure::TableOf<YearRow>& building_year_columns()
     return all;
 }
 
-std::vector<RoomYearRow> room_year_rows(const BuildingYear& year, bool leap)
+std::vector<RoomYearRow> room_year_rows(const YearRow& year)
 {
     std::vector<RoomYearRow> out;
-    for (const RoomYear& room : year.rooms) {
-        RoomYearRow row{&room, {}, leap};
+    for (const RoomYear& room : year.year->rooms) {
+        RoomYearRow row{&room, {}, year.leap};
         for (const MonthHeat& month : room.months) row.sum += month;
         out.push_back(row);
     }
     return out;
 }
 
+/// Twelve, of all rooms together.
 std::vector<MonthRow> month_rows(const BuildingYear& year)
 {
     std::vector<MonthRow> out;
@@ -187,6 +194,7 @@ std::vector<MonthRow> month_rows(const BuildingYear& year)
     return out;
 }
 
+/// Twelve of each room.
 std::vector<MonthRow> room_month_rows(const BuildingYear& year)
 {
     std::vector<MonthRow> out;
@@ -194,6 +202,28 @@ std::vector<MonthRow> room_month_rows(const BuildingYear& year)
         for (std::size_t month = 0; month < 12; ++month)
             out.push_back({room.room, static_cast<int>(month) + 1, room.months.at(month), room.cooled});
     return out;
+}
+
+} // namespace
+
+const figure::TablesOf<YearRow>& year_tables()
+{
+    static const figure::TablesOf<YearRow> all = [] {
+        figure::TablesOf<YearRow> tables;
+        tables.add(room_year_columns(), room_year_rows)
+            .add(month_year_columns().declaration(),
+                 [](const YearRow& y) {
+                     figure::Table months = figure::table_of(month_year_columns(), month_rows(*y.year));
+                     months.add_total("sum");
+                     constexpr int a_month = 31;
+                     if (y.year->days <= a_month) months.told = Told::data;
+                     return months;
+                 })
+            .add(room_month_columns(), [](const YearRow& y) { return room_month_rows(*y.year); })
+            .add(building_year_columns(), [](const YearRow& y) { return std::vector{y}; });
+        return tables;
+    }();
+    return all;
 }
 
 figure::When hour_of_year(std::size_t hour, bool leap)

@@ -230,37 +230,29 @@ figure::Declaration taken_declaration() { return taken_columns().declaration(); 
 
 Document check_document(const Building& b, const PreferredUnits& units)
 {
+    const auto& tables = building::building_tables();
     Document out{job_title(b)};
     out.add(site_line(b, units));
-    out.add(building::room_table(b));
-    const auto overruled = building::overruled_rows(b);
-    out.add(rooms_note(b) + overruled_text(overruled));
-    const auto hours = building::hours_rows(b);
-    Table hours_table = figure::table_of(building::hours_columns(), hours);
-    hours_table.columns.front().heading = fmt::format("Full-load hours in {}", b.project.year);
-    out.add(std::move(hours_table));
-    out.add(hours_note(b, hours) + films_text(b, units));
-    const auto build_ups = building::buildups_in_use(b);
-    out.add(figure::table_of(building::buildup_use_columns(), build_ups));
-    out.add(build_ups_note(build_ups));
-    out.add(figure::table_of(building::window_columns(), building::windows_in_use(b)));
+    out.add(tables.table("room", b));
+    out.add(rooms_note(b) + overruled_text(building::overruled_rows(b)));
+    Table hours = tables.table("hours", b);
+    hours.columns.front().heading = fmt::format("Full-load hours in {}", b.project.year);
+    out.add(std::move(hours));
+    out.add(hours_note(b, building::hours_rows(b)) + films_text(b, units));
+    out.add(tables.table("build_up", b));
+    out.add(build_ups_note(building::buildups_in_use(b)));
+    out.add(tables.table("window", b));
     out.add(plates_text(b));
-    out.add(figure::table_of(building::obstruction_columns(), b.obstructions));
+    out.add(tables.table("obstruction", b));
     if (b.thermal_bridges.empty())
         out.add("\nThermal bridges: none given.\n");
     else
         out.add(bridges_by_name(b));
-    const auto setbacks = building::setback_rows(b);
-    out.add(setbacks_alike(setbacks));
+    out.add(setbacks_alike(building::setback_rows(b)));
     const auto taken = taken_values(b, units);
     out.add("\n" + taken_text(b, taken));
     out.add(figure::table_of(taken_columns(), taken));
-    out.add(figure::table_of(building::project_columns(), std::vector{b.project}));
-    out.add(figure::table_of(building::surface_columns(), building::surface_rows(b)));
-    out.add(figure::table_of(building::opening_columns(), building::opening_rows(b)));
-    out.add(figure::table_of(building::thermal_bridge_columns(), building::bridge_rows(b)));
-    out.add(figure::table_of(building::setback_columns(), setbacks));
-    out.add(figure::table_of(building::overruled_columns(), overruled));
+    tables.add_rest(out, b);
     return out;
 }
 

@@ -99,7 +99,7 @@ std::string winter_text(const climate::Site& site, const input::SiteInput& s, Ma
 /// The months, each value with the mark of where it came from.
 figure::Table months_table(const climate::Site& site, const input::Input& input, Marks& marks)
 {
-    figure::Table out = figure::table_of(climate::cooling_month_columns(), site.months);
+    figure::Table out = climate::site_tables().table("cooling_month", site);
     for (const CoolingMonth& m : site.months) {
         const input::MonthInput given = month_input(input, m.month);
         const quantity::OriginId origins[] = {{},
@@ -143,14 +143,15 @@ std::string heading_of(const climate::DesignDay& day, const PreferredUnits& unit
 void add_weather(Document& out, const WeatherFigures& weather, const PreferredUnits& units)
 {
     if (weather.year.synthetic) out.add("\nSYNTHETIC weather: made up, plausible, measured by nobody.\n");
-    out.add(climate::weather_month_table(weather.summary));
+    const auto& tables = climate::weather_tables();
+    out.add(tables.table("weather_month", weather));
     out.add(fmt::format("Degree-days of daily means below {} and above {}.\n",
                         units.text(weather.summary.bases.heating_C, "temperature"),
                         units.text(weather.summary.bases.cooling_C, "temperature")));
-    out.add(figure::table_of(climate::weather_extreme_columns(), weather.derived.of_year));
+    out.add(tables.table("weather_extreme", weather));
     out.add(
         "Each with the mean of what came with it within half a kelvin. One year tells what was, not how rare it is.\n");
-    out.add(figure::table_of(climate::weather_year_columns(), std::vector{weather}));
+    tables.add_rest(out, weather);
 }
 
 } // namespace
@@ -166,13 +167,12 @@ Document climate_document(const climate::Site& site, const input::Input& input,
     out.add(std::move(months));
     out.add(marks.legend());
     const auto days = climate::design_days(site);
-    out.add(figure::table_of(climate::design_day_columns(), days));
+    out.add(climate::site_tables().table("design_day", site));
     if (!days.empty())
         out.add("Humidity at 14 h; sun on the horizontal over the day, and the most of any hour on walls, "
                 "with ground reflection. --day \"July\" lists a day's hours.\n");
     if (weather) add_weather(out, *weather, units);
-    out.add(figure::table_of(climate::site_columns(), std::vector{site}));
-    out.add(figure::table_of(climate::winter_design_columns(), std::vector{site.winter}));
+    climate::site_tables().add_rest(out, site);
     std::vector<climate::DesignDay> all = {climate::winter_design_day(site)};
     for (const climate::DayGlance& glance : days) all.push_back(glance.day);
     add_days(out, all, figure::Told::data);
@@ -205,8 +205,8 @@ Document derived_document(const WeatherFigures& weather)
     out.add("One year tells what was, not how rare it is.\n");
     out.add(figure::table_of(climate::cooling_month_columns(), weather.derived.months));
     out.add(figure::table_of(climate::winter_design_columns(), std::vector{weather.derived.winter}));
-    out.add(figure::table_of(climate::weather_extreme_columns(), weather.derived.of_year));
-    out.add(figure::table_of(climate::weather_year_columns(), std::vector{weather}));
+    out.add(climate::weather_tables().table("weather_extreme", weather));
+    out.add(climate::weather_tables().table("weather_year", weather));
     return out;
 }
 

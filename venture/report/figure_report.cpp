@@ -59,52 +59,30 @@ std::string escaped(std::string_view text)
 const std::vector<ResultTable>& result_tables()
 {
     static const std::vector<ResultTable> all = [] {
-        std::vector<ResultTable> tables = {
-            {"check", building::project_columns().declaration()},
-            {"check", building::room_columns().declaration()},
-            {"check", building::surface_columns().declaration()},
-            {"check", building::opening_columns().declaration()},
-            {"check", building::buildup_use_columns().declaration()},
-            {"check", building::window_columns().declaration()},
-            {"check", building::thermal_bridge_columns().declaration()},
-            {"check", building::obstruction_columns().declaration()},
-            {"check", building::hours_columns().declaration()},
-            {"check", building::setback_columns().declaration()},
-            {"check", building::overruled_columns().declaration()},
-            {"check", taken_declaration()},
-            {"climate", climate::site_columns().declaration()},
-            {"climate", climate::winter_design_columns().declaration()},
-            {"climate", climate::cooling_month_columns().declaration()},
-            {"climate", climate::design_day_columns().declaration()},
-            {"climate", climate::day_hour_columns().declaration()},
-            {"climate", climate::weather_year_columns().declaration()},
-            {"climate", climate::weather_month_columns().declaration()},
-            {"climate", climate::weather_extreme_columns().declaration()},
-            {"loads", loads::room_load_columns().declaration()},
-            {"loads", loads::building_load_columns().declaration()},
-            {"loads", loads::steady_loss_columns().declaration()},
-            {"loads", loads::air_balance_columns().declaration()},
-            {"loads --hours", loads::load_hour_columns().declaration()},
-            {"loads --room", loads::load_path_columns().declaration()},
-            {"loads --room --by-source", loads::load_cause_columns().declaration()},
-            {"loads", loads::typed_over_columns().declaration()},
-            {"loads", loads::design_run_columns().declaration()},
-            {"year", loads::room_year_columns().declaration()},
-            {"year", loads::month_year_columns().declaration()},
-            {"year", loads::room_month_columns().declaration()},
-            {"year", loads::building_year_columns().declaration()},
-            {"year --series", series_declaration()},
-            {"size", study::unit_columns().declaration()},
-            {"size", study::plant_columns().declaration()},
-            {"size", study::candidate_columns().declaration()},
-            {"loads --second-opinion", loads::second_opinion_columns().declaration()},
-            {"loads --second-opinion", loads::glass_swing_columns().declaration()},
-            {"loads --model --room", number_declaration()},
-            {"check --origins", value_declaration()},
+        std::vector<ResultTable> tables;
+        const auto add = [&](std::string_view command, std::vector<Declaration> declared) {
+            for (Declaration& one : declared) tables.push_back({command, std::move(one)});
         };
-        for (const auto& declared : {buildup_declarations(), glazing_declarations(), calendar_declarations()})
-            for (const figure::Declaration& one : declared) tables.push_back({"explain", one});
-        for (figure::Declaration& shipped : library_declarations()) tables.push_back({"library", std::move(shipped)});
+        add("check", building::building_tables().declarations());
+        add("check", {taken_declaration()});
+        add("climate", climate::site_tables().declarations());
+        add("climate", {climate::day_hour_columns().declaration()});
+        add("climate", climate::weather_tables().declarations());
+        add("loads", loads::design_tables().declarations());
+        add("loads --hours", {loads::load_hour_columns().declaration()});
+        add("loads --room", {loads::load_path_columns().declaration()});
+        add("loads --room --by-source", {loads::load_cause_columns().declaration()});
+        add("loads --second-opinion",
+            {loads::second_opinion_columns().declaration(), loads::glass_swing_columns().declaration()});
+        add("loads --model --room", {number_declaration()});
+        add("year", loads::year_tables().declarations());
+        add("year --series", {series_declaration()});
+        add("size", study::size_tables().declarations());
+        add("check --origins", {value_declaration()});
+        add("explain", buildup_declarations());
+        add("explain", glazing_declarations());
+        add("explain", calendar_declarations());
+        add("library", library_declarations());
         return tables;
     }();
     return all;

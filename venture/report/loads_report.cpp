@@ -11,7 +11,6 @@
 namespace venture::report {
 
 using figure::Document;
-using figure::Table;
 using loads::GroupLoad;
 using loads::RoomLoad;
 using quantity::PreferredUnits;
@@ -120,13 +119,6 @@ std::string reading_text(const building::Building& b)
            "Coldest, warmest: hour means of the air, in winter design and over all cooling design days\n";
 }
 
-/// A table that only data have here: rooms one by one have it in their own documents.
-Table for_data(Table table)
-{
-    table.told = figure::Told::data;
-    return table;
-}
-
 } // namespace
 
 std::string job_title(const building::Building& b)
@@ -159,36 +151,29 @@ Document loads_document(const building::Building& b, const loads::DesignLoads& d
     const loads::RoomLoads& all = design.loads;
     const bool radiates =
         std::ranges::any_of(b.rooms, [](const building::Room& r) { return r.use.radiant_share.value > 0.0; });
+    const loads::DesignTold told{.design = &design,
+                                 .origins = &b.origins,
+                                 .building = &b,
+                                 .supply_K = asked.supply_K,
+                                 .together = asked.together};
     const std::vector<GroupLoad> groups = loads::group_loads(all, asked.together);
-    const auto typed_over = loads::typed_over(all, b.origins);
-    std::vector<loads::PaperRow> terms;
-    std::vector<loads::AirBalanceRow> parts;
-    for (const RoomLoad& r : all.rooms) {
-        for (const loads::PaperTerm& term : r.paper) terms.push_back({&r, &term});
-        if (r.cooled && !r.typed)
-            for (loads::AirBalanceRow& part : loads::parts_of(r)) parts.push_back(std::move(part));
-    }
     Document out{job_title(b)};
     out.add(site_line(b, units) +
             fmt::format("Largest hour means for a convective supply{}; hours are clock hours.\n",
                         radiates ? ", in part radiant where a room's radiant_share says so" : ""));
-    out.add(figure::table_of(loads::room_load_columns(), loads::rows_of(all, b.origins, &b, asked.supply_K)));
+    out.add(loads::design_tables().table("room_load", told));
     if (asked.supply_K)
         out.add(fmt::format(
             "Supply air {} cooler than the room carries its largest sensible cooling; at the air's density here.\n",
             units.text(*asked.supply_K, "temperature_difference")));
-    out.add("\n" + totals_text(all, groups.front(), units) + overruled_text(typed_over, units) +
+    out.add("\n" + totals_text(all, groups.front(), units) + overruled_text(typed_over(all, b.origins), units) +
             heating_up_text(all, units) + runs_text(design.runs) +
             remarks_text(design.runs, std::ranges::any_of(all.rooms, &RoomLoad::cooled)) + reading_text(b));
     for (const GroupLoad& group : groups)
         if (std::ranges::find(asked.together, group.of, &loads::RoomList::of) != asked.together.end())
             out.add("\nTogether: " + group.of + "\n" + totals_text(all, group, units));
-    out.add(figure::table_of(building::project_columns(), std::vector{b.project}));
-    out.add(figure::table_of(loads::building_load_columns(), groups));
-    out.add(figure::table_of(loads::typed_over_columns(), typed_over));
-    out.add(for_data(figure::table_of(loads::steady_loss_columns(), terms)));
-    out.add(for_data(figure::table_of(loads::air_balance_columns(), parts)));
-    out.add(figure::table_of(loads::design_run_columns(), design.runs));
+    out.add(building::building_tables().table("project", b));
+    loads::design_tables().add_rest(out, told);
     return out;
 }
 

@@ -67,15 +67,16 @@ Document size_document(const Sizing& s, const PreferredUnits& units)
     if (typed > 0)
         out.add(fmt::format("The loads of {} of {} rooms were TYPED, not computed.\n", typed, s.loads.rooms.size()));
     out.add(circuits_text(s, units) + "\nTerminal units\n");
-    out.add(figure::table_of(study::unit_columns(), study::unit_rows(s)));
+    const auto& tables = study::size_tables();
+    out.add(tables.table("unit", s));
     out.add("\nPlant\n");
-    out.add(figure::table_of(study::plant_columns(), study::plant_rows(s)));
+    out.add(tables.table("plant", s));
     out.add("\n" + plant_notes(s, units) +
             "Cooling: the sensible part at its own peak; \"full\" is the harder of the two.\n"
             "A choice is the product that runs fullest without being short; each further unit in a room counts as a "
             "tenth more capacity.\n");
     out.add(figure::table_of(loads::building_load_columns(), loads::group_loads(s.loads)));
-    out.add(figure::table_of(study::candidate_columns(), study::candidate_rows(s)));
+    tables.add_rest(out, s);
     return out;
 }
 

@@ -12,7 +12,6 @@
 namespace venture::report {
 
 using figure::Document;
-using figure::Table;
 using loads::BuildingYear;
 using quantity::PreferredUnits;
 
@@ -50,26 +49,22 @@ std::string how_text(const BuildingYear& y)
 
 Document year_document(const building::Building& b, const BuildingYear& y, bool leap, const PreferredUnits& units)
 {
-    constexpr int a_month = 31;
     const auto day = [&](int number) { return climate::in_words(climate::month_day(number, leap)); };
     Document out{job_title(b)};
     out.add(site_line(b, units) + fmt::format("{} to {} of the weather year '{}'{}\n", day(y.first_day),
                                               day(y.first_day + y.days - 1), y.weather,
                                               y.synthetic ? ", SYNTHETIC: made up, measured by nobody" : ""));
-    out.add(figure::table_of(loads::room_year_columns(), loads::room_year_rows(y, leap)));
-    Table months = figure::table_of(loads::month_year_columns(), loads::month_rows(y));
-    months.add_total("sum");
-    if (y.days <= a_month) months.told = figure::Told::data;
-    out.add(std::move(months));
+    const loads::YearRow told{&y, leap};
+    out.add(loads::year_tables().table("room_year", told));
+    out.add(loads::year_tables().table("month_year", told));
     const bool by_calendar =
         std::ranges::any_of(b.calendars, [](const calendar::Calendar& c) { return !c.is_one_profile(); });
     out.add("\n" + peaks_text(y, leap, units) + how_text(y) +
             (by_calendar ? fmt::format("Calendars count the weekdays and dates of {} ({})\n", b.project.year,
                                        b.origins.describe(b.project.year_origin))
                          : std::string{}));
-    out.add(figure::table_of(building::project_columns(), std::vector{b.project}));
-    out.add(figure::table_of(loads::building_year_columns(), std::vector{loads::YearRow{&y, leap}}));
-    out.add(figure::table_of(loads::room_month_columns(), loads::room_month_rows(y)));
+    out.add(building::building_tables().table("project", b));
+    loads::year_tables().add_rest(out, told);
     if (!y.series.empty()) out.add(loads::series_table(y, leap));
     return out;
 }

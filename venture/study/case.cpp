@@ -105,22 +105,18 @@ std::vector<figure::Figure> Case::figures(std::string_view pattern) const
         for (figure::Figure& f : figures_of(table))
             if (figure::matches(f.path, pattern)) out.push_back(std::move(f));
     };
-    const auto asks_for = [&](const figure::Declaration& table) {
-        return wanted.empty() || wanted == "*" || wanted == table.name;
+    const auto asks_for = [&](std::string_view table) { return wanted.empty() || wanted == "*" || wanted == table; };
+    const auto add_of = [&](const auto& tables, const auto& subject) {
+        for (const figure::Declaration& table : tables.declarations())
+            if (asks_for(table.name)) add(tables.table(table.name, subject()));
     };
-    const auto take = [&](const auto& declared, const auto& rows_of_it) {
-        if (asks_for(declared.is)) add(figure::table_of(declared, rows_of_it()));
-    };
-    if (building() && !failed()) {
-        if (asks_for(building::room_columns().is)) add(building::room_table(*building()));
-        take(building::surface_columns(), [&] { return building::surface_rows(*building()); });
-        take(building::opening_columns(), [&] { return building::opening_rows(*building()); });
-    }
-    take(loads::room_load_columns(),
-         [&] { return loads::rows_of(loads().loads, input().origins, building() ? &*building() : nullptr); });
-    take(loads::building_load_columns(), [&] { return loads::group_loads(loads().loads); });
-    take(unit_columns(), [&] { return unit_rows(sizing()); });
-    take(plant_columns(), [&] { return plant_rows(sizing()); });
+    if (building() && !failed())
+        add_of(building::building_tables(), [&]() -> const building::Building& { return *building(); });
+    add_of(loads::design_tables(), [&] {
+        return loads::DesignTold{
+            .design = &loads(), .origins = &input().origins, .building = building() ? &*building() : nullptr};
+    });
+    add_of(size_tables(), [&]() -> const Sizing& { return sizing(); });
     return out;
 }
 

@@ -18,6 +18,20 @@ using quantity::name_of;
 
 namespace {
 
+struct PlantRow {
+    const Sizing* sizing = nullptr;
+    const plant::PlantSelection* selection = nullptr;
+};
+/// One share of the duty of a product that was considered.
+struct CandidateRow {
+    const Sizing* sizing = nullptr;
+    std::string whom{};    ///< room or plant
+    std::string_view of{}; ///< duty, or kind of plant
+    std::string_view role{};
+    const rating::Rated* rated = nullptr;
+    const rating::Share* share = nullptr;
+};
+
 /// "Foxmill Lean 600/1400", with what makes it no plain choice.
 template <class Selection>
 std::string product_in_words(const Selection& s)
@@ -101,8 +115,6 @@ void add_choice_columns(std::vector<figure::ColumnOf<Row>>& columns)
 double diversity_of(const plant::PlantSelection& p) { return p.circuits_diversity * p.plant_diversity; }
 
 const services::Plant& plant_of(const PlantRow& r) { return r.sizing->services.plants[r.selection->plant]; }
-
-} // namespace
 
 const figure::TableOf<UnitRow>& unit_columns()
 {
@@ -224,13 +236,7 @@ const figure::TableOf<CandidateRow>& candidate_columns()
     return all;
 }
 
-std::vector<UnitRow> unit_rows(const Sizing& s)
-{
-    std::vector<UnitRow> out;
-    for (const terminal::RoomSelection& u : s.units) out.push_back({&s, &u});
-    return out;
-}
-
+/// Of plants that have something to do.
 std::vector<PlantRow> plant_rows(const Sizing& s)
 {
     std::vector<PlantRow> out;
@@ -239,6 +245,7 @@ std::vector<PlantRow> plant_rows(const Sizing& s)
     return out;
 }
 
+/// What was chosen or kept, the runner-up and the next down, for every unit and plant.
 std::vector<CandidateRow> candidate_rows(const Sizing& s)
 {
     std::vector<CandidateRow> out;
@@ -255,6 +262,25 @@ std::vector<CandidateRow> candidate_rows(const Sizing& s)
         add(s.loads.rooms[u.selection->room].room, name_of(u.selection->duty), u.selection->choice);
     for (const PlantRow& p : plant_rows(s)) add(plant_of(p).name, name_of(plant_of(p).kind), p.selection->choice);
     return out;
+}
+
+} // namespace
+
+std::vector<UnitRow> unit_rows(const Sizing& s)
+{
+    std::vector<UnitRow> out;
+    for (const terminal::RoomSelection& u : s.units) out.push_back({&s, &u});
+    return out;
+}
+
+const figure::TablesOf<Sizing>& size_tables()
+{
+    static const figure::TablesOf<Sizing> all = [] {
+        figure::TablesOf<Sizing> tables;
+        tables.add(unit_columns(), unit_rows).add(plant_columns(), plant_rows).add(candidate_columns(), candidate_rows);
+        return tables;
+    }();
+    return all;
 }
 
 } // namespace venture::study
