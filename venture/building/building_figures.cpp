@@ -166,6 +166,16 @@ Cell full_load(const HoursRow& h)
     return calendar::full_load_hours(*h.hours, month, h.year);
 }
 
+/// Where there is too little room, one month of each quarter stays.
+template <int month>
+figure::ColumnOf<HoursRow> month_of_hours(const char* key, const char* heading, const char* meaning)
+{
+    const bool begins_quarter = month % 3 == 1;
+    figure::ColumnOf<HoursRow> out{{key, heading, "hours", meaning, begins_quarter ? 2 : 3}, full_load<month>};
+    out.go_together = !begins_quarter;
+    return out;
+}
+
 const figure::TableOf<HoursRow>& hours_columns()
 {
     using H = HoursRow;
@@ -176,18 +186,18 @@ const figure::TableOf<HoursRow>& hours_columns()
              [](const H& h) -> Cell { return h.hours->name; }},
             {{"kind", "", "", "calendar, or profile of every day", 4},
              [](const H& h) -> Cell { return std::string{h.hours->is_one_profile() ? "profile" : "calendar"}; }},
-            {{"jan", "Jan", "hours", "in January", 2}, full_load<1>},
-            {{"feb", "Feb", "hours", "in February", 3}, full_load<2>},
-            {{"mar", "Mar", "hours", "in March", 3}, full_load<3>},
-            {{"apr", "Apr", "hours", "in April", 2}, full_load<4>},
-            {{"may", "May", "hours", "in May", 3}, full_load<5>},
-            {{"jun", "Jun", "hours", "in June", 3}, full_load<6>},
-            {{"jul", "Jul", "hours", "in July", 2}, full_load<7>},
-            {{"aug", "Aug", "hours", "in August", 3}, full_load<8>},
-            {{"sep", "Sep", "hours", "in September", 3}, full_load<9>},
-            {{"oct", "Oct", "hours", "in October", 2}, full_load<10>},
-            {{"nov", "Nov", "hours", "in November", 3}, full_load<11>},
-            {{"dec", "Dec", "hours", "in December", 3}, full_load<12>},
+            month_of_hours<1>("jan", "Jan", "in January"),
+            month_of_hours<2>("feb", "Feb", "in February"),
+            month_of_hours<3>("mar", "Mar", "in March"),
+            month_of_hours<4>("apr", "Apr", "in April"),
+            month_of_hours<5>("may", "May", "in May"),
+            month_of_hours<6>("jun", "Jun", "in June"),
+            month_of_hours<7>("jul", "Jul", "in July"),
+            month_of_hours<8>("aug", "Aug", "in August"),
+            month_of_hours<9>("sep", "Sep", "in September"),
+            month_of_hours<10>("oct", "Oct", "in October"),
+            month_of_hours<11>("nov", "Nov", "in November"),
+            month_of_hours<12>("dec", "Dec", "in December"),
             {{"year", "year", "hours", "of the whole year"}, full_load<0>},
             {{"busiest_day", "busiest", "fine_hours", "its busiest day, of its profiles"},
              [](const H& h) -> Cell {

@@ -35,6 +35,7 @@ struct Column {
     Sum sum = Sum::none;
     Show show = Show::always;
     bool dash_for_zero = false; ///< for people: there is none of it
+    bool go_together = false;   ///< where it finds no room, its likes of the same rank go, too
 };
 
 /// What a table is, before any row.

@@ -37,7 +37,8 @@ Text as_text(const Table& table, const quantity::PreferredUnits& units)
     const std::vector<std::size_t> columns = columns_for_people(table);
     for (const std::size_t c : columns) {
         const Column& column = table.columns[c];
-        out.add_column(heading_of(column, units), is_number(column) ? Align::right : Align::left, column.rank);
+        out.add_column(heading_of(column, units), is_number(column) ? Align::right : Align::left, column.rank,
+                       column.go_together);
     }
     for (std::size_t r = 0; r < table.rows.size(); ++r) {
         std::vector<std::string> cells = cells_of(table, columns, table.rows[r], units);

@@ -39,10 +39,10 @@ std::size_t TextTable::Layout::total() const
     return sum;
 }
 
-void TextTable::add_column(std::string heading, Align align, int rank)
+void TextTable::add_column(std::string heading, Align align, int rank, bool go_together)
 {
     std::istringstream lines{heading};
-    Column column{{}, align, columns_.empty() ? 0 : rank};
+    Column column{{}, align, columns_.empty() ? 0 : rank, go_together};
     for (std::string line; std::getline(lines, line);) column.heading.push_back(line);
     columns_.push_back(std::move(column));
 }
@@ -86,8 +86,13 @@ TextTable::Layout TextTable::laid_out(std::size_t width) const
         auto least_worth = out.columns.begin();
         for (auto at = out.columns.begin(); at != out.columns.end(); ++at)
             if (columns_[*at].rank >= columns_[*least_worth].rank) least_worth = at;
-        if (columns_[*least_worth].rank <= 0) break;
-        out.columns.erase(least_worth);
+        const Column worst = columns_[*least_worth];
+        if (worst.rank <= 0) break;
+        if (!worst.go_together)
+            out.columns.erase(least_worth);
+        else
+            std::erase_if(out.columns,
+                          [&](std::size_t c) { return columns_[c].go_together && columns_[c].rank == worst.rank; });
     }
     const bool narrow = out.total() > width; // with what must stay alone: words give way
     out.width = natural;
@@ -113,6 +118,16 @@ std::string TextTable::name_of(std::size_t column) const
     return name;
 }
 
+std::string TextTable::clear_name_of(std::size_t column) const
+{
+    std::vector<std::string> names;
+    for (std::size_t c = 0; c < columns_.size(); ++c) names.push_back(name_of(c));
+    const auto is_unique = [&](std::size_t c) { return std::ranges::count(names, names[c]) == 1; };
+    for (std::size_t before = is_unique(column) ? 0 : column; before-- > 0;)
+        if (is_unique(before)) return fmt::format("{} (after {})", names[column], names[before]);
+    return names[column];
+}
+
 /// Columns side by side that begin alike stand below one word.
 std::string TextTable::heading_line(const Layout& layout, std::size_t at, std::size_t line) const
 {
@@ -128,7 +143,7 @@ std::string TextTable::left_out(const Layout& layout) const
     std::string names;
     for (std::size_t c = 0; c < columns_.size(); ++c)
         if (std::ranges::find(layout.columns, c) == layout.columns.end())
-            names += (names.empty() ? "" : ", ") + name_of(c);
+            names += (names.empty() ? "" : ", ") + clear_name_of(c);
     return names.empty() ? names : fmt::format("Left out for want of room: {} (--wide shows them)", names);
 }
 

@@ -19,7 +19,8 @@ public:
     /// @param heading  may have several lines, parted by \n
     /// @param rank  where there is too little room columns of the highest go first, among them the last; those of 0 stay, and
     /// the first column
-    void add_column(std::string heading, Align align = Align::right, int rank = 1);
+    /// @param go_together  with all of its rank that do
+    void add_column(std::string heading, Align align = Align::right, int rank = 1, bool go_together = false);
     /// One cell a column; missing cells at the end stay empty. What is no letter stands as a mark.
     void add_row(std::vector<std::string> cells);
     /// A thin line across.
@@ -33,6 +34,7 @@ private:
         std::vector<std::string> heading;
         Align align;
         int rank;
+        bool go_together;
     };
     /// Columns that are shown, and how wide.
     struct Layout {
@@ -43,6 +45,8 @@ private:
     [[nodiscard]] Layout laid_out(std::size_t width) const;
     [[nodiscard]] std::string left_out(const Layout& layout) const;
     [[nodiscard]] std::string name_of(std::size_t column) const;
+    /// With what it stands behind, where another is called the same.
+    [[nodiscard]] std::string clear_name_of(std::size_t column) const;
     [[nodiscard]] std::string heading_line(const Layout& layout, std::size_t at, std::size_t line) const;
 
     std::vector<Column> columns_{};

@@ -56,6 +56,23 @@ TEST(TextTable, LeavesOutWhatIsWorthLeastAndSaysSo)
     EXPECT_NE(narrower.find("4200"), std::string::npos); // what stays, stays
 }
 
+TEST(TextTable, LeavesOutTogetherWhatBelongsTogetherAndTellsLikeNamesApart)
+{
+    TextTable t;
+    t.add_column("Room", Align::left);
+    for (const char* month : {"Jan", "Feb", "Mar"})
+        t.add_column(month, Align::right, *month == 'J' ? 2 : 3, *month != 'J');
+    t.add_column("Heating\nW");
+    t.add_column("on", Align::left, 0);
+    t.add_column("Cooling\nW");
+    t.add_column("on", Align::left, 4);
+    t.add_row({"Hall", "1", "2", "3", "40", "2 May", "50", "3 June"});
+    const std::string narrow = t.text(39);
+    EXPECT_EQ(narrow.find("Feb "), std::string::npos) << narrow;
+    EXPECT_NE(narrow.find("Jan"), std::string::npos);
+    EXPECT_NE(narrow.find("of room: Feb, Mar, on\n(after Cooling W)"), std::string::npos) << narrow;
+}
+
 TEST(TextTable, IsNoWiderThanItsPageWhateverItsCells)
 {
     for (std::size_t width = 24; width < 90; ++width) {
