@@ -4,6 +4,7 @@
 #include <cmath>
 #include <limits>
 #include <numbers>
+#include <span>
 
 namespace venture::building {
 
@@ -76,13 +77,25 @@ fabric::HeatFlow heat_flow_behind(Attitude attitude)
     return fabric::HeatFlow::horizontal;
 }
 
+/// Its own, without those of the ground under it.
+static std::span<const fabric::Layer> own_layers(const NamedBuildup& build_up)
+{
+    return std::span{build_up.layers.layers}.subspan(build_up.ground ? build_up.ground->layers_of_ground : 0);
+}
+
 double thickness_m(const NamedBuildup& build_up)
 {
-    const std::size_t of_ground = build_up.ground ? build_up.ground->layers_of_ground : 0;
     double sum = 0.0;
-    for (std::size_t i = of_ground; i < build_up.layers.layers.size(); ++i)
-        sum += build_up.layers.layers[i].thickness_m + build_up.layers.layers[i].gap_m;
+    for (const fabric::Layer& layer : own_layers(build_up)) sum += layer.thickness_m + layer.gap_m;
     return sum;
+}
+
+std::optional<double> known_thickness_m(const NamedBuildup& build_up)
+{
+    const bool known = !build_up.typed && std::ranges::none_of(own_layers(build_up), [](const fabric::Layer& layer) {
+        return layer.thickness_m + layer.gap_m <= 0.0;
+    });
+    return known ? std::optional{thickness_m(build_up)} : std::nullopt;
 }
 
 std::string_view name_of(Opening::Kind kind)

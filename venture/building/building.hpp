@@ -313,6 +313,8 @@ struct SurfacePlane {
 [[nodiscard]] fabric::HeatFlow heat_flow_behind(Attitude attitude);
 /// Of its own layers, air gaps too; the ground under a floor is not part of it. m
 [[nodiscard]] double thickness_m(const NamedBuildup& build_up);
+/// Nothing where it is not known: of layers that were found for a typed U-value, and where a layer is a bare resistance. m
+[[nodiscard]] std::optional<double> known_thickness_m(const NamedBuildup& build_up);
 /// U-value air to air with the surface's own films, W/m2K: outdoors 0.04, another room the film on its side,
 /// else 0.
 [[nodiscard]] double u_value(const Building& building, const Surface& surface);

@@ -11,6 +11,7 @@
 namespace venture::building {
 
 using figure::Cell;
+using figure::cell_of;
 using figure::Show;
 using figure::Sum;
 using figure::Told;
@@ -59,8 +60,9 @@ const figure::TableOf<SurfaceRow>& surface_columns()
              [](const S& s) -> Cell { return s.building->build_ups[s.surface->build_up].layers.name; }},
             {{"half_each_way", "Half each way", "", "differs from side to side, and nobody said which way it faces"},
              [](const S& s) -> Cell { return s.surface->other_half.has_value(); }},
-            {{"thickness", "Thickness", "thickness", "of its layers"},
-             [](const S& s) -> Cell { return thickness_m(s.building->build_ups[s.surface->build_up]); }},
+            {{"thickness", "Thickness", "thickness",
+              "of its layers; none where a U-value was typed or one is a bare resistance"},
+             [](const S& s) -> Cell { return cell_of(known_thickness_m(s.building->build_ups[s.surface->build_up])); }},
             {{"u", "U", "heat_transfer", "with the films of both sides"},
              [](const S& s) -> Cell { return u_value(*s.building, *s.surface); }},
         }};
@@ -81,11 +83,9 @@ const figure::TableOf<BuildupUse>& buildup_use_columns()
              [](const B& u) -> Cell { return u.area_m2; }},
             {{"u", "U", "heat_transfer", "with the films of both sides; of a shape's first surface"},
              [](const B& u) -> Cell { return u_value(*u.building, *u.first); }},
-            {{"thickness", "thickness", "thickness", "of its layers; none where a U-value was typed"},
-             [](const B& u) -> Cell {
-                 const NamedBuildup& layers = u.building->build_ups[u.first->build_up];
-                 return where(!layers.typed, thickness_m(layers));
-             }},
+            {{"thickness", "thickness", "thickness",
+              "of its layers; none where a U-value was typed or a layer is a bare resistance"},
+             [](const B& u) -> Cell { return cell_of(known_thickness_m(u.building->build_ups[u.first->build_up])); }},
         }};
     return all;
 }

@@ -60,20 +60,14 @@ namespace venture::input {
         unit_that_fits(typed.value_or(si), spec));
 }
 
-/// A number that is typed without a unit, with one; whatever else as it is.
-[[nodiscard]] inline std::string with_unit(std::string text, std::string_view unit)
-{
-    const auto leading = quantity::leading_number(text);
-    if (leading && leading->rest.empty() && !unit.empty()) text += fmt::format(" {}", unit);
-    return text;
-}
-
 /// Reads a number with its unit into `out`.
+/// @param bare  unit of a number without one; the plain one unless given
 [[nodiscard]] inline std::optional<quantity::Problem> read_number(std::string_view text, const quantity::KeySpec& spec,
                                                                   quantity::OriginId where, double& out,
-                                                                  const quantity::PreferredUnits& units = {})
+                                                                  const quantity::PreferredUnits& units = {},
+                                                                  std::string_view bare = {})
 {
-    const auto parsed = quantity::parse_quantity(text, spec.kind);
+    const auto parsed = quantity::parse_quantity(text, spec.kind, bare);
     if (const auto* wrong = std::get_if<quantity::QuantityProblem>(&parsed))
         return key_problem(quantity::codes::quantity, where, spec,
                            fmt::format("{} found, expected {}", wrong->found, wrong->expected), wrong->hint);

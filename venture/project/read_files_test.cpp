@@ -280,6 +280,8 @@ TEST(TypedUnits, StandInTheWordsOfWhatIsWrong)
     EXPECT_THAT(r.said, Contains(HasSubstr("project.toml:6:10: error V107")));
     EXPECT_THAT(r.said, Contains(HasSubstr("is the unit right? \"1000 mm\" would be")));
     EXPECT_THAT(r.said, Contains(HasSubstr("read in ft: the number has no unit, and [units] typed says so")));
+    const Read furlongs{"format = 1\n[units]\ntyped = \"inch-pound\"\n[[room]]\nheight = \"4 furlong\"\n", {}};
+    EXPECT_THAT(furlongs.said, Contains(HasSubstr("m, cm, mm, ft, in, or a bare number in ft")));
     const Read wrong{"format = 1\n[units]\ntyped = \"feet\"\n", {}};
     EXPECT_THAT(wrong.said, Contains(HasSubstr("error V108: typed: 'feet' is no set of units")));
 }

@@ -112,10 +112,10 @@ const CsvCell* RecordTable::cell(const CsvRow& row, const std::string& column) c
 std::optional<double> RecordTable::number(const CsvCell& cell, const std::string& column, const KeySpec& spec)
 {
     const std::string& unit = columns_.at(column).unit;
-    const std::string text = input::with_unit(with_decimal_point(cell.text, table_.dialect.decimal_mark),
-                                              unit.empty() ? unit_by_file(column, spec) : unit);
+    const std::string text = with_decimal_point(cell.text, table_.dialect.decimal_mark);
     double si = 0.0;
-    if (auto problem = input::read_number(text, spec, place_of_numbers(cell, column, spec), si, units_)) {
+    if (auto problem = input::read_number(text, spec, place_of_numbers(cell, column, spec), si, units_,
+                                          unit.empty() ? unit_by_file(column, spec) : std::string_view{unit})) {
         problems_.add(std::move(*problem));
         return std::nullopt;
     }

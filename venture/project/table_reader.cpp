@@ -162,7 +162,7 @@ std::optional<double> TableReader::number(const toml::node& node, const KeySpec&
     const OriginId where = origin_of_numbers(node, spec);
     if (const auto text = node.value_exact<std::string>()) {
         double si = 0.0;
-        if (auto problem = input::read_number(input::with_unit(*text, unit), spec, where, si, units_)) {
+        if (auto problem = input::read_number(*text, spec, where, si, units_, unit)) {
             problems_.add(std::move(*problem));
             return std::nullopt;
         }

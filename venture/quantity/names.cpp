@@ -62,6 +62,26 @@ std::size_t display_width(std::string_view text)
     return width;
 }
 
+namespace {
+
+/// The one name that has a word of its own called so: "flow" for "air_flow".
+std::optional<std::string> only_one_with_word(std::string_view word, std::span<const std::string> allowed)
+{
+    constexpr std::size_t shortest = 4; // "in" and "of" say little
+    if (word.size() < shortest) return std::nullopt;
+    const std::string* found = nullptr;
+    for (const std::string& name : allowed) {
+        std::string parts = "_" + lower_case(name) + "_";
+        std::ranges::replace(parts, ' ', '_');
+        if (parts.find(fmt::format("_{}_", word)) == std::string::npos) continue;
+        if (found != nullptr) return std::nullopt;
+        found = &name;
+    }
+    return found != nullptr ? std::optional{*found} : std::nullopt;
+}
+
+} // namespace
+
 std::optional<std::string> nearest_name(std::string_view typed, std::span<const std::string> allowed)
 {
     const std::string wanted = lower_case(trimmed(typed));
@@ -75,7 +95,7 @@ std::optional<std::string> nearest_name(std::string_view typed, std::span<const 
         nearest = distance;
         best = &name;
     }
-    return best != nullptr ? std::optional{*best} : std::nullopt;
+    return best != nullptr ? std::optional{*best} : only_one_with_word(wanted, allowed);
 }
 
 std::string listed(std::span<const std::string> names, std::size_t most)

@@ -15,7 +15,8 @@ namespace venture::quantity {
 /// Smallest number of single-letter insertions, deletions, changes and swaps of neighbours between two words.
 [[nodiscard]] std::size_t edit_distance(std::string_view a, std::string_view b);
 
-/// The nearest allowed name (letter case aside), or nothing when none is near: a silly guess is worse than none.
+/// The nearest allowed name (letter case aside), else the only one with that word in it ("air_flow" of "flow"); nothing when none
+/// is near: a silly guess is worse than none.
 [[nodiscard]] std::optional<std::string> nearest_name(std::string_view typed, std::span<const std::string> allowed);
 
 /// "a, b, c", cut after `most` names with "... (12 in all)".

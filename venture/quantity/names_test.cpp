@@ -34,6 +34,14 @@ TEST(NearestName, FindsATypoAndIgnoresCase)
     EXPECT_EQ(nearest_name("heating_setpiont", names), "heating_setpoint");
 }
 
+TEST(NearestName, IsTheOnlyOneWithThatWordInIt)
+{
+    EXPECT_EQ(nearest_name("flow", std::vector<std::string>{"air_flow", "flowers"}), "air_flow");
+    EXPECT_EQ(nearest_name("Hall", std::vector<std::string>{"the great hall of boats", "hallway stair"}),
+              "the great hall of boats");
+    EXPECT_EQ(nearest_name("flow", std::vector<std::string>{"air_flow_in_summer", "water_flow_at_peak"}), std::nullopt);
+}
+
 TEST(NearestName, SaysNothingRatherThanSomethingSilly)
 {
     EXPECT_EQ(nearest_name("qqqqqq", std::vector<std::string>{"height", "level"}), std::nullopt);

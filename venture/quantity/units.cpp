@@ -90,6 +90,18 @@ std::string hint_for(std::string_view symbol, Kind kind)
     return {};
 }
 
+/// What is no number may be what another kind calls a quantity.
+std::string hint_for_no_number(std::string_view text, Kind kind)
+{
+    if (!compound_quantity(text, Kind::resistance)) return {};
+    return kind == Kind::heat_transfer
+               ? fmt::format(
+                     "an R-value is that of a layer: layers = [\"{} mineral wool\"]; the U-value of the whole has "
+                     "its films and the other layers in it",
+                     trimmed(text))
+               : fmt::format("an R-value measures {}, not {}", name_of(Kind::resistance), name_of(kind));
+}
+
 void append_escaped(std::string& pattern, std::string_view spelling)
 {
     constexpr std::pair<std::string_view, std::string_view> folds[] = {
@@ -168,12 +180,13 @@ std::vector<std::string> unit_symbols(Kind kind)
     return out;
 }
 
-std::string typing_rule(Kind kind)
+std::string typing_rule(Kind kind, std::string_view bare)
 {
     const auto symbols = unit_symbols(kind);
     if (kind == Kind::number) return "a plain number";
     if (kind == Kind::fraction) return "a fraction (0.35) or a percentage (\"35 %\")";
-    return fmt::format("{} in {}, or a bare number in {}", name_of(kind), listed(symbols, 12), plain_unit(kind));
+    return fmt::format("{} in {}, or a bare number in {}", name_of(kind), listed(symbols, 12),
+                       bare.empty() ? plain_unit(kind) : bare);
 }
 
 std::string quantity_pattern(Kind kind)
@@ -225,16 +238,18 @@ double from_si(double si, std::string_view symbol, Kind kind)
     return (si - unit->offset) / unit->factor;
 }
 
-std::variant<double, QuantityProblem> parse_quantity(std::string_view text, Kind kind)
+std::variant<double, QuantityProblem> parse_quantity(std::string_view text, Kind kind, std::string_view bare)
 {
     if (const auto compound = compound_quantity(text, kind)) return *compound;
     const auto number = leading_number(text);
     const auto found = [&] { return fmt::format("'{}'", trimmed(text).substr(0, 60)); };
-    if (!number) return QuantityProblem{found(), typing_rule(kind), {}};
+    if (!number) return QuantityProblem{found(), typing_rule(kind, bare), hint_for_no_number(text, kind)};
     if (number->rest.starts_with(','))
-        return QuantityProblem{found(), typing_rule(kind),
+        return QuantityProblem{found(), typing_rule(kind, bare),
                                "a comma may be a decimal mark or thousands: write a point, and no thousands mark"};
-    return to_si(number->value, number->rest, kind);
+    auto out = to_si(number->value, number->rest.empty() ? bare : number->rest, kind);
+    if (auto* wrong = std::get_if<QuantityProblem>(&out)) wrong->expected = typing_rule(kind, bare);
+    return out;
 }
 
 std::string print_quantity(double si, Kind kind, int digits)

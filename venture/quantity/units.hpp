@@ -63,7 +63,8 @@ enum class Kind {
 /// Symbols that a kind may be typed in, the plain one first.
 [[nodiscard]] std::vector<std::string> unit_symbols(Kind kind);
 /// "length in m, cm, mm, ft, in, or a bare number in m": what may be typed.
-[[nodiscard]] std::string typing_rule(Kind kind);
+/// @param bare  unit of numbers without one; the plain one of the kind unless given
+[[nodiscard]] std::string typing_rule(Kind kind, std::string_view bare = {});
 /// An ECMA regular expression of every text that parse_quantity() reads for a kind, whatever the number.
 [[nodiscard]] std::string quantity_pattern(Kind kind);
 
@@ -76,8 +77,10 @@ struct QuantityProblem {
 
 /// Reads "2.4 m", "68 degF", "350 cfm", "12.5 %", "4 ft 6 in" and "R-38"; a bare number is in the plain unit of the kind. Superscripts, degree
 /// signs and common other spellings of a unit are understood.
+/// @param bare  unit of a bare number instead of the plain one
 /// @returns the value in SI (temperatures in degC, fractions as 0..1, hours in h), or why not
-[[nodiscard]] std::variant<double, QuantityProblem> parse_quantity(std::string_view text, Kind kind);
+[[nodiscard]] std::variant<double, QuantityProblem> parse_quantity(std::string_view text, Kind kind,
+                                                                   std::string_view bare = {});
 
 /// A number and the rest of the text behind it; nothing if no finite number stands at the front.
 struct LeadingNumber {

@@ -72,6 +72,9 @@ TEST(ParseQuantityRefuses, AMisspeltUnitWithTheNearestName)
 
 TEST(ParseQuantityRefuses, AUnitOfAnotherKindAndSaysWhatItMeasures)
 {
+    EXPECT_NE(refusal("R-19", Kind::heat_transfer).hint.find("layers = [\"R-19 mineral wool\"]"), std::string::npos);
+    EXPECT_NE(refusal("RSI 4", Kind::power).hint.find("not power"), std::string::npos);
+    EXPECT_TRUE(refusal("Rover", Kind::power).hint.empty());
     EXPECT_NE(refusal("20 K", Kind::temperature).hint.find("differences"), std::string::npos);
     EXPECT_NE(refusal("20 degC", Kind::temperature_difference).hint.find("difference in K"), std::string::npos);
     EXPECT_NE(refusal("20 kPa", Kind::temperature).hint.find("measures pressure"), std::string::npos);

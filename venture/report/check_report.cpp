@@ -65,12 +65,18 @@ std::string build_ups_note(const std::vector<building::BuildupUse>& rows)
     const bool twice = std::ranges::any_of(rows, [&](const auto& u) {
         return std::ranges::count(rows, u.first->build_up, [](const auto& v) { return v.first->build_up; }) > 1;
     });
-    const bool typed = std::ranges::any_of(
-        rows, [](const auto& u) { return u.building->build_ups[u.first->build_up].typed.has_value(); });
+    const auto any = [&](const auto& is_so) {
+        return std::ranges::any_of(rows,
+                                   [&](const auto& u) { return is_so(u.building->build_ups[u.first->build_up]); });
+    };
+    const bool typed = any([](const building::NamedBuildup& b) { return b.typed.has_value(); });
+    const bool bare = any([](const building::NamedBuildup& b) { return !b.typed && !known_thickness_m(b); });
     return std::string{twice ? "A build-up has another U where films differ: heat goes up, down or level, and to "
                                "outdoors, ground or a room.\n"
                              : ""} +
-           (typed ? "No thickness stands where a U-value was typed: layers that make it were found, not built.\n" : "");
+           (typed ? "No thickness stands where a U-value was typed: layers that make it were found, not built.\n"
+                  : "") +
+           (bare ? "No thickness stands where a layer is a bare resistance.\n" : "");
 }
 
 /// Set-backs of rooms, those alike together.

@@ -64,7 +64,7 @@ const TableOf<BuildUp>& build_up_columns()
             {{"u_value", "U to outdoors", "heat_transfer", "with the standard films of its direction"},
              [](const BuildUp& b) -> Cell { return u_of(b); }},
             {{"thickness", "thickness", "thickness", "of all layers"},
-             [](const BuildUp& b) -> Cell { return where(!b.typed, thickness_m(b)); }},
+             [](const BuildUp& b) -> Cell { return figure::cell_of(known_thickness_m(b)); }},
             {{"mass", "mass", "areal_mass", "of all layers"},
              [](const BuildUp& b) -> Cell { return mass_kg_per_m2(b.layers); }},
             {{"known_by", "known by", "", "layers, words for a wall, or a U-value and a weight"},

@@ -43,6 +43,20 @@ TEST(ResolveFabric, CompletesATypedUValueAndListsItsFilms)
     EXPECT_THAT(r.effective.origins.describe(completed.inside_film.origin), HasSubstr("ISO 6946"));
 }
 
+TEST(ResolveFabric, KnowsAThicknessOnlyWhereEveryLayerHasOne)
+{
+    Input in = one_room();
+    ASSERT_TRUE(known_thickness_m(wall_of(built(in))));
+    EXPECT_DOUBLE_EQ(*known_thickness_m(wall_of(built(in))), thickness_m(wall_of(built(in))));
+    wall_of(in).layers.value->at(0).text = "R-19 batts";
+    EXPECT_FALSE(known_thickness_m(wall_of(built(in))));
+    wall_of(in).layers.value->at(0).text = "50 mm air gap"; // a bare resistance that is so wide
+    EXPECT_TRUE(known_thickness_m(wall_of(built(in))));
+    wall_of(in).layers = {};
+    wall_of(in).u_value = 0.5;
+    EXPECT_FALSE(known_thickness_m(wall_of(built(in))));
+}
+
 TEST(ResolveFabric, StripsTheFilmsThatAUValueWasStatedWith)
 {
     Input in = one_room();

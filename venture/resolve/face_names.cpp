@@ -43,9 +43,24 @@ std::vector<Surface*> FaceNames::faces_called(std::string_view name, std::size_t
     const auto near = quantity::nearest_name(wanted, sayable);
     problem(codes::no_face, where,
             fmt::format("room '{}' has no face called '{}'; it has: {}", room_name, name, quantity::listed(there, 12)),
-            near ? fmt::format("did you mean '{}'?", *near)
-                 : std::string{"sides are those of the plan, whose upward direction is north"});
+            near ? fmt::format("did you mean '{}'?", *near) : hint_of_room(name, room));
     return {};
+}
+
+/// What was called a face may be the room behind one.
+std::string FaceNames::hint_of_room(std::string_view name, std::size_t room)
+{
+    const auto other = building_.find_room(name);
+    if (!other) return "sides are those of the plan, whose upward direction is north";
+    std::vector<std::string> faces;
+    for (const std::size_t i : surfaces_of(room)) {
+        const Surface& s = building_.surfaces[i];
+        if (s.beyond.kind != Neighbour::Kind::room || (s.room == room ? s.beyond.room : s.room) != *other) continue;
+        std::string face = s.room == room ? s.plain_name() : s.face_beyond;
+        if (std::ranges::find(faces, face) == faces.end()) faces.push_back(std::move(face));
+    }
+    return faces.empty() ? fmt::format("'{}' is a room, and none of its faces touches it", name)
+                         : fmt::format("'{}' is a room; it lies behind: {}", name, quantity::listed(faces));
 }
 
 /// In their order: its own, and those of other rooms that it lies behind.

@@ -31,6 +31,7 @@ public:
 
 private:
     void name_face(const FaceInput& face, std::size_t room);
+    [[nodiscard]] std::string hint_of_room(std::string_view name, std::size_t room);
 
     std::vector<std::vector<std::size_t>> by_room_{}; ///< numbers of surfaces; empty: to be found again
     /// By room and name in small letters: the face as it is called without.

@@ -255,7 +255,7 @@ void BuildingFindings::look_at_build_ups()
 /// Rooms below the project's zero where nobody said how high the ground outside is.
 void BuildingFindings::look_at_cellars()
 {
-    constexpr double cellar_m = -1.0;
+    constexpr double cellar_m = -0.5; // a crawl space; less may be a step in the floor
     std::set<std::size_t> in_the_open;
     for (const Surface& s : building_.surfaces)
         if (s.attitude == Attitude::wall && s.beyond.kind == Neighbour::Kind::outdoors &&

@@ -217,6 +217,16 @@ std::vector<Slip> of_rooms()
              in.storeys.push_back(cellar);
              in.rooms[0].storey = "cellar";
          }},
+        {"crawl_space_without_ground", codes::under_zero, "walls of rooms below zero", "[ground] level",
+         [](Input& in) {
+             StoreyInput crawl;
+             crawl.name = "crawl";
+             crawl.level = -0.6;
+             crawl.height = 0.6;
+             in.storeys.push_back(crawl);
+             in.rooms[0].storey = "crawl";
+             in.rooms[0].openings = {};
+         }},
         {"reduction_factor_in_percent", codes::bounds, "reduction_factor", "60 %",
          [](Input& in) {
              FaceInput face;
