@@ -194,6 +194,29 @@ TEST_F(CommandLine, TakesARoomApart)
     EXPECT_THAT(run("loads demo --room \"Boat hal\"").errors, HasSubstr("did you mean 'Boat hall'?"));
 }
 
+/// Any hour of any design day, and the 24 hours that one path's load adds up from.
+TEST_F(CommandLine, TakesARoomApartInAnHourThatIsAskedFor)
+{
+    write_project("demo");
+    const json doc = run_json("explain demo Galley --at \"winter 7 h\" --terms ventilation --json");
+    double sum = 0.0, felt = 0.0;
+    for (const json& path : doc["load_path"])
+        if (path["path"] == "ventilation") sum += path["load"].get<double>();
+    ASSERT_EQ(doc["path_term"].size(), 24U);
+    for (const json& term : doc["path_term"]) {
+        felt += term["load"].get<double>();
+        EXPECT_NEAR(term["warmer"].get<double>() * term["per_degree"].get<double>(), term["load"].get<double>(), 1e-9);
+    }
+    EXPECT_NEAR(felt, sum, 1e-3);
+    EXPECT_THAT(run("loads demo --room \"Operations room\" --at \"July wet bulb 15-16 h\"").out,
+                HasSubstr("July wet bulb 15-16 h"));
+    EXPECT_THAT(run("loads demo --room Store --at \"July 15\" --terms lighting").out, HasSubstr("warmer by this path"));
+    EXPECT_THAT(run("loads demo --room Galley --at \"Sunday 15\"").errors, HasSubstr("there are: winter, March"));
+    EXPECT_THAT(run("loads demo --room Galley --at \"July 24\"").errors, HasSubstr("no hour of a design day"));
+    EXPECT_THAT(run("loads demo --room Galley --terms infiltraton").errors, HasSubstr("did you mean 'infiltration'"));
+    EXPECT_EQ(run("loads demo --at \"July 15\"").code, 2);
+}
+
 TEST_F(CommandLine, ChangesOneValueForOneRun)
 {
     write_project("house");

@@ -68,7 +68,7 @@ TEST(DiagnosticsPage, ShowsWhatTheProgramSays)
 TEST(ByHandPage, ShowsWhatTheProgramSays)
 {
     const auto examples = blocks(root / "docs/by_hand.md", "text");
-    EXPECT_EQ(examples.size(), 3u);
+    EXPECT_EQ(examples.size(), 4u);
     for (const std::string& example : examples) {
         const auto end = example.find('\n');
         ASSERT_TRUE(example.starts_with("$ venture ")) << example;

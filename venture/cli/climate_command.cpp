@@ -29,7 +29,6 @@ std::optional<climate::DesignDay> day_called(const std::string& asked, const Job
 {
     const climate::Site& site = *job.site();
     const std::string text = quantity::lower_case(quantity::trimmed(asked));
-    if (text == "winter") return climate::winter_design_day(site);
     if (const auto read = climate::read_month_day(text); std::holds_alternative<climate::MonthDay>(read)) {
         const auto date = std::get<climate::MonthDay>(read);
         if (job.weather() && (date != climate::MonthDay{2, 29} || job.weather()->leap))
@@ -38,23 +37,14 @@ std::optional<climate::DesignDay> day_called(const std::string& asked, const Job
                                 job.weather() ? "it is no leap year\n" : how_to_give_weather));
         return std::nullopt;
     }
-    const auto blank = std::min(text.find(' '), text.size());
-    const auto month = climate::read_month_day("1 " + text.substr(0, blank));
-    const std::string peak{quantity::trimmed(std::string_view{text}.substr(blank))};
-    const auto wanted = peak.empty() || peak == "dry bulb" ? std::optional{climate::DesignFor::dry_bulb}
-                        : peak == "wet bulb"               ? std::optional{climate::DesignFor::wet_bulb}
-                        : peak == "dew point"              ? std::optional{climate::DesignFor::dew_point}
-                                                           : std::nullopt;
-    if (std::holds_alternative<climate::MonthDay>(month) && wanted)
-        for (const climate::CoolingMonth& m : site.months) {
-            if (m.month != std::get<climate::MonthDay>(month).month) continue;
-            const bool has = *wanted == climate::DesignFor::dry_bulb ||
-                             (*wanted == climate::DesignFor::wet_bulb ? m.peak_wet_bulb : m.peak_dew_point).has_value();
-            if (has) return climate::cooling_design_day(site, m, *wanted);
-            print_error(fmt::format("{} has no highest {}; give it peak_{} and its dry bulb\n",
-                                    climate::month_name(m.month), peak, peak == "wet bulb" ? "wet_bulb" : "dew_point"));
-            return std::nullopt;
-        }
+    if (auto called = climate::design_day_called(site, text)) return called;
+    for (const auto& [peak, key] : {std::pair{"wet bulb", "wet_bulb"}, {"dew point", "dew_point"}})
+        for (const climate::CoolingMonth& m : site.months)
+            if (const std::string month = climate::month_name(m.month);
+                text == fmt::format("{} {}", quantity::lower_case(month), peak)) {
+                print_error(fmt::format("{} has no highest {}; give it peak_{} and its dry bulb\n", month, peak, key));
+                return std::nullopt;
+            }
     std::vector<std::string> there;
     for (const climate::CoolingMonth& m : site.months) there.push_back(climate::month_name(m.month));
     print_error(fmt::format("no day is called '{}'; there are: winter, {}, one of these with \"wet bulb\" or \"dew "

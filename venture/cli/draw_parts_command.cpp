@@ -68,7 +68,7 @@ draw::PartsDrawing drawing_of(const loads::PeakParts& peak, Which which, const q
     draw::PartsDrawing out{.quantity = warmth ? "temperature_difference" : "power",
                            .hour = peak.hour,
                            .steady = all_hours_alike(parts),
-                           .first_clock_hour = clock_hour(parts, 0)};
+                           .first_clock_hour = loads::clock_hour(parts.clock_ahead_h, 0)};
     for (std::size_t h = 0; h < out.whole.size(); ++h)
         out.whole[h] = warmth ? parts.operative_C[h] - parts.reference_C
                               : (which == Which::heating ? -1.0 : 1.0) * parts.cooling_W[h];
@@ -80,15 +80,11 @@ draw::PartsDrawing drawing_of(const loads::PeakParts& peak, Which which, const q
                                units.text(parts.reference_C, "temperature"));
     std::map<std::string, draw::PartStack> stacks;
     for (const loads::LoadPath& path : parts.paths) {
-        const std::string kind{in_words(path.kind)};
         const loads::HourlyDay part = day_of(path, which);
         const auto gain =
             path.gain_W && which == Which::cooling ? std::optional{(*path.gain_W)[peak.hour]} : std::nullopt;
         if (std::abs(part[peak.hour]) >= least || gain.value_or(0.0) >= least)
-            out.bars.push_back({path.through.empty()             ? kind
-                                : path.through.starts_with(kind) ? path.through
-                                                                 : kind + ", " + path.through,
-                                part[peak.hour], gain});
+            out.bars.push_back({in_words(path.kind, path.through), part[peak.hour], gain});
         draw::PartStack& stack = stacks[group_of(path.kind)];
         stack.name = group_of(path.kind);
         for (std::size_t h = 0; h < stack.part.size(); ++h) stack.part[h] += part[h];

@@ -143,14 +143,15 @@ figure::Document fabric_document(const std::string& name, const building::Buildi
 
 /// A room, build-up, glazing, profile or calendar.
 ExitCode explain_piece(const std::string& name, std::optional<Job>& job, const quantity::PreferredUnits& units,
-                       const CommonOptions& o)
+                       const CommonOptions& o, const RoomAsked& asked)
 {
     const building::Building* building = job && job->building() ? &*job->building() : nullptr;
     if (building != nullptr) {
         if (building->find_room(name)) {
             (void)job->design();
             if (job->failed()) return finish(*job, o);
-            return tell(room_taken_apart(*job, name, 60.0 * o.step_min), job, units, o);
+            auto told = room_taken_apart(*job, name, 60.0 * o.step_min, asked);
+            return told ? tell(std::move(*told), job, units, o) : ExitCode::bad_input;
         }
         if (figure::Document fabric = fabric_document(name, *building, true, units); !fabric.blocks.empty())
             return tell(std::move(fabric), job, units, o);
@@ -187,7 +188,7 @@ ExitCode explain_typed(const std::string& key, const std::string& meaning, const
     return tell(std::move(out), job, units, o);
 }
 
-ExitCode run(const CommonOptions& o, const std::string& key)
+ExitCode run(const CommonOptions& o, const std::string& key, const RoomAsked& asked)
 {
     std::optional<Job> job;
     if (!o.project.empty()) job = open(o, {key});
@@ -199,13 +200,14 @@ ExitCode run(const CommonOptions& o, const std::string& key)
     if (const auto text = three_parts ? std::nullopt : report::explain_key(key, units))
         return explain_typed(key, *text, job, units, o);
     if (const auto figure = report::explain_figure(key, units)) return explain_figures(key, *figure, job, units, o);
-    return explain_piece(key, job, units, o);
+    return explain_piece(key, job, units, o, asked);
 }
 
 std::function<ExitCode()> declare(Parser& parser)
 {
     const auto options = std::make_shared<CommonOptions>();
     const auto names = std::make_shared<std::vector<std::string>>();
+    const auto asked = std::make_shared<RoomAsked>();
     parser
         .add("NAME", *names,
              "[PROJECT] NAME: a key (\"height\", \"room/height\", \"room.opening/sill\"), a table (\"room\"), or "
@@ -217,11 +219,12 @@ std::function<ExitCode()> declare(Parser& parser)
     add_changes(parser, *options);
     add_units(parser, *options);
     add_forms(parser, *options);
-    return [options, names] {
+    add_room_asked(parser, *asked, "of a room: ");
+    return [options, names, asked] {
         if (names->size() == 2) options->project = names->front();
         if (options->project.empty() && !(options->changes.empty() && options->with.empty()))
             throw Misuse{"--set and --with need a PROJECT that they change"};
-        return run(*options, names->back());
+        return run(*options, names->back(), *asked);
     };
 }
 

@@ -10,6 +10,7 @@
 
 #include <venture/cli/command.hpp>
 #include <venture/cli/deliver.hpp>
+#include <venture/cli/moment.hpp>
 #include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/cli/room_apart.hpp>
@@ -32,44 +33,31 @@ struct Options {
     std::string room{}, model_day{}, hours_of{}, day{}, supply_difference{};
     bool hours = false;
     bool csv = false;
-    bool by_source = false;
+    RoomAsked apart{};
     bool second_opinion = false;
     std::vector<std::string> together{}; ///< "Galley|Crew mess"
 };
 
 /// One room taken apart.
-ExitCode loads_of_room(const Job& job, const CommonOptions& o, const std::string& typed, bool by_source)
+ExitCode loads_of_room(const Job& job, const CommonOptions& o, const std::string& typed, const RoomAsked& asked)
 {
     const auto room = room_called(job, typed);
     if (!room) return ExitCode::bad_input;
-    return deliver(room_taken_apart(job, *room, 60.0 * o.step_min, by_source), job, o, job.design().converged());
+    auto told = room_taken_apart(job, *room, 60.0 * o.step_min, asked);
+    return told ? deliver(std::move(*told), job, o, job.design().converged()) : ExitCode::bad_input;
 }
 
-/// "winter" or a design month; nothing, and told, if it is neither.
-std::optional<climate::DesignDay> design_day_called(const building::Building& b, const std::string& day)
-{
-    const std::string asked = quantity::lower_case(quantity::trimmed(day));
-    std::vector<std::string> there = {"winter"};
-    if (asked == "winter") return climate::winter_design_day(b.site);
-    for (const climate::CoolingMonth& month : b.site.months) {
-        there.push_back(climate::month_name(month.month));
-        if (asked == quantity::lower_case(there.back())) return climate::cooling_design_day(b.site, month);
-    }
-    print_error(fmt::format("no design day is called '{}'; there are: {}\n", day, quantity::listed(there, 14)));
-    return std::nullopt;
-}
-
-/// The month whose day is worst for a room, or for all rooms together; winter where nothing is cooled.
+/// The day that is worst for a room, or for all rooms together; winter where nothing is cooled.
 std::string worst_day(const Job& job, const std::string& room)
 {
     const loads::RoomLoads& all = job.design().loads;
     std::vector<std::size_t> rooms;
     for (std::size_t r = 0; r < all.rooms.size(); ++r)
         if (all.rooms[r].cooled && (room.empty() || all.rooms[r].room == room)) rooms.push_back(r);
-    const int month = rooms.empty()  ? 0
-                      : room.empty() ? loads::coincident_cooling(all, rooms).when.month
-                                     : all.rooms[rooms.front()].cooling_when.month;
-    return month > 0 ? climate::month_name(month) : "winter";
+    const std::string day = rooms.empty()  ? std::string{}
+                            : room.empty() ? loads::coincident_cooling(all, rooms).when.day
+                                           : all.rooms[rooms.front()].cooling_when.day;
+    return day.empty() ? "winter" : day;
 }
 
 /// A design day hour by hour.
@@ -143,12 +131,13 @@ std::optional<double> supply_difference(const std::string& typed)
 ExitCode run(const Options& options)
 {
     const CommonOptions& o = options.common;
+    if (options.room.empty()) needs_no_room(options.apart);
     report::LoadsAsked asked{.supply_K = supply_difference(options.supply_difference)};
     if (options.hours) return hours(o, options);
     if (!options.model_day.empty()) return loads_model(o, options.model_day, options.room);
     Job job = open_and_compute(o);
     if (needs_building(job, "loads")) return ExitCode::bad_input;
-    if (!job.failed() && !options.room.empty()) return loads_of_room(job, o, options.room, options.by_source);
+    if (!job.failed() && !options.room.empty()) return loads_of_room(job, o, options.room, options.apart);
     if (job.failed()) return deliver({}, job, o);
     for (const std::string& list : options.together) {
         const auto rooms = rooms_together(job, list);
@@ -178,8 +167,9 @@ std::function<ExitCode()> declare(Parser& parser)
     parser.add(
         "--room", options->room,
         "take one room apart: steady loss by hand, air balance in the hour of the peak, each path over its edge");
-    parser.flag("--by-source", options->by_source,
+    parser.flag("--by-source", options->apart.by_source,
                 "with --room: also by what acts anywhere in the building, such as sun in the room next door");
+    add_room_asked(parser, options->apart, "with --room: ");
     parser
         .add("--together", options->together,
              "also the peak of some rooms together, parted by |: \"Galley|Crew mess\"; may be repeated")

@@ -8,6 +8,7 @@
 #include <venture/air/moist_air.hpp>
 #include <venture/climate/sky.hpp>
 #include <venture/quantity/error.hpp>
+#include <venture/quantity/names.hpp>
 
 namespace venture::climate {
 
@@ -67,13 +68,71 @@ double hour_mean(const std::vector<double>& means, const WeatherYear& year, std:
     return std::accumulate(from, from + year.steps_per_hour, 0.0) / year.steps_per_hour;
 }
 
+/// What a day's name has behind that of its month.
+std::string_view words_behind(DesignFor peak)
+{
+    switch (peak) {
+    case DesignFor::dry_bulb:
+        return "";
+    case DesignFor::wet_bulb:
+        return " wet bulb";
+    case DesignFor::dew_point:
+        return " dew point";
+    }
+    VENTURE_UNREACHABLE("a peak that is none");
+}
+
+/// Under the same sun it asks for nothing more then.
+bool is_nowhere_above(const DesignDay& day, const DesignDay& other)
+{
+    for (std::size_t h = 0; h < DesignDay::points; ++h)
+        if (day.dry_bulb_C[h] > other.dry_bulb_C[h] || day.humidity_ratio[h] > other.humidity_ratio[h]) return false;
+    return true;
+}
+
 } // namespace
+
+bool has_peak(const CoolingMonth& month, DesignFor peak)
+{
+    return peak == DesignFor::dry_bulb ||
+           (peak == DesignFor::wet_bulb ? month.peak_wet_bulb : month.peak_dew_point).has_value();
+}
+
+std::vector<DesignDay> cooling_design_days(const Site& site)
+{
+    std::vector<DesignDay> out;
+    for (const CoolingMonth& month : site.months) {
+        const DesignDay hottest = out.emplace_back(cooling_design_day(site, month));
+        for (const DesignFor peak : {DesignFor::wet_bulb, DesignFor::dew_point}) {
+            if (!has_peak(month, peak)) continue;
+            DesignDay day = cooling_design_day(site, month, peak);
+            if (!is_nowhere_above(day, hottest)) out.push_back(std::move(day));
+        }
+    }
+    return out;
+}
+
+std::optional<DesignDay> design_day_called(const Site& site, std::string_view name)
+{
+    const std::string asked = quantity::lower_case(quantity::trimmed(name));
+    if (asked == "winter" || asked == "winter design") return winter_design_day(site);
+    const auto blank = std::min(asked.find(' '), asked.size());
+    const auto date = read_month_day("1 " + asked.substr(0, blank));
+    const std::string behind = asked.substr(blank) == " dry bulb" ? std::string{} : asked.substr(blank);
+    for (const CoolingMonth& month : site.months)
+        for (const DesignFor peak : {DesignFor::dry_bulb, DesignFor::wet_bulb, DesignFor::dew_point})
+            if (std::holds_alternative<MonthDay>(date) && std::get<MonthDay>(date).month == month.month &&
+                behind == words_behind(peak) && has_peak(month, peak))
+                return cooling_design_day(site, month, peak);
+    return std::nullopt;
+}
 
 DesignDay cooling_design_day(const Site& site, const CoolingMonth& month, DesignFor peak)
 {
     quantity::check_range("cooling_design_day", "daily range", month.daily_range_K, {0.0, 40.0}, "K");
-    DesignDay day{.name = month_name(month.month),
+    DesignDay day{.name = month_name(month.month) + std::string{words_behind(peak)},
                   .month = month.month,
+                  .made_for = peak,
                   .clock_ahead_h = clock_ahead_h(site, {month.month, design_day_of_month}),
                   .ground_C = month.ground_C,
                   .pressure = air::standard_pressure(site.place.height_m),

@@ -2,7 +2,9 @@
 /// Days and weeks hour by hour: made from design conditions, or taken from a weather year.
 
 #include <array>
+#include <optional>
 #include <string>
+#include <string_view>
 #include <vector>
 
 #include <venture/climate/design_conditions.hpp>
@@ -17,11 +19,15 @@ enum class TiltedSky {
     measured,  ///< perez_on_plane(), for hours of a weather year
 };
 
+/// Which of a month's peaks a day is made for.
+enum class DesignFor { dry_bulb, wet_bulb, dew_point };
+
 /// Weather of one day at the hours 0..24 of local standard time, linear in between.
 struct DesignDay {
     static constexpr std::size_t points = 25;
-    std::string name{}; ///< "January", "winter design", "14 July"
+    std::string name{}; ///< "January", "July wet bulb", "winter design", "14 July"
     int month = 0;      ///< 0 for the winter design
+    DesignFor made_for = DesignFor::dry_bulb;
     double clock_ahead_h = 0.0;
     double ground_C = 0.0;
     quantity::Pressure pressure = quantity::Pressure::pascal(101325.0);
@@ -35,9 +41,6 @@ struct DesignDay {
     bool humidity_capped_at_saturation = false; ///< some night hours would be more than saturated; told, not hidden
 };
 
-/// Which of a month's peaks a day is made for.
-enum class DesignFor { dry_bulb, wet_bulb, dew_point };
-
 /// Dry bulb falls from its maximum by the fraction of the daily range usual on clear days. Humidity: with a range of
 /// the wet bulb given, this falls by the same fractions; else (and for the dew point always) the humidity ratio is that
 /// of the peak all day; at most saturation.
@@ -46,6 +49,15 @@ enum class DesignFor { dry_bulb, wet_bulb, dew_point };
 /// @throws   quantity::Error if the month does not have the peak asked for
 [[nodiscard]] DesignDay cooling_design_day(const Site& site, const CoolingMonth& month,
                                            DesignFor peak = DesignFor::dry_bulb);
+
+/// The days that cooling is designed for, month by month: that of the highest dry bulb ("July"), and those of the highest wet
+/// bulb ("July wet bulb") and dew point ("July dew point") where the site states them. A day that is at no hour warmer or wetter than
+/// its month's first, under the same sun, cannot ask for more of any room, and is left out.
+[[nodiscard]] std::vector<DesignDay> cooling_design_days(const Site& site);
+/// A design day by its name, "winter" and "July dry bulb" too, in letters of any case; nothing if none is called so.
+[[nodiscard]] std::optional<DesignDay> design_day_called(const Site& site, std::string_view name);
+/// Whether a month has the peak that a day is to be made for.
+[[nodiscard]] bool has_peak(const CoolingMonth& month, DesignFor peak);
 
 /// Constant dry bulb, no sun; humidity by the winter dew point, or 80 % relative humidity where none is given.
 [[nodiscard]] DesignDay winter_design_day(const Site& site);

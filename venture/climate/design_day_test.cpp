@@ -112,6 +112,40 @@ TEST(CoolingDesignDay, CanBeMadeForTheOtherPeaks)
                      air::saturation_humidity_ratio(quantity::Temperature::celsius(19.0), humid.pressure));
 }
 
+TEST(CoolingDesignDays, AreOfEachPeakThatIsStatedAndMayAskForMore)
+{
+    Site site = a_site();
+    CoolingMonth month = july();
+    site.months = {month};
+    EXPECT_EQ(cooling_design_days(site).size(), 1U);
+    month.peak_wet_bulb = {.peak_C = 21.5, .dry_bulb_C = 26.0};
+    month.peak_dew_point = {.peak_C = 19.5, .dry_bulb_C = 23.0};
+    site.months = {month};
+    const auto days = cooling_design_days(site);
+    ASSERT_EQ(days.size(), 3U);
+    EXPECT_EQ(days[0].name, "July");
+    EXPECT_EQ(days[1].name, "July wet bulb");
+    EXPECT_EQ(days[2].name, "July dew point");
+    EXPECT_EQ(days[2].made_for, DesignFor::dew_point);
+    for (const DesignDay& day : days) {
+        const auto called = design_day_called(site, day.name);
+        ASSERT_TRUE(called);
+        EXPECT_EQ(called->humidity_ratio, day.humidity_ratio);
+    }
+    EXPECT_EQ(design_day_called(site, "july  ")->name, "July");
+    EXPECT_EQ(design_day_called(site, "JULY dry bulb")->name, "July");
+    EXPECT_EQ(design_day_called(site, "winter")->month, 0);
+    EXPECT_FALSE(design_day_called(site, "July wet"));
+    EXPECT_FALSE(design_day_called(site, "August"));
+
+    // No warmer and no wetter at any hour: it cannot ask for more, and is not run.
+    month.peak_wet_bulb = {.peak_C = 18.0, .dry_bulb_C = 26.5};
+    month.peak_dew_point = {};
+    site.months = {month};
+    EXPECT_EQ(cooling_design_days(site).size(), 1U);
+    EXPECT_TRUE(design_day_called(site, "July wet bulb"));
+}
+
 TEST(DesignWeek, IsSevenOfOneDay)
 {
     const DesignDay day = cooling_design_day(a_site(), july());

@@ -16,6 +16,7 @@ const std::vector<PlainQuantity>& plain_quantities()
         {"fine_share", "%", 0.01, 1, "1"},
         {"air_changes", "1/h", 1.0, 2},
         {"power_per_volume", "W/m3", 1.0, 1},
+        {"warmth_by_power", "K/kW", 0.001, 3, "K/W"},
         {"angle", "deg", 1.0, 0},
         {"fine_angle", "deg", 1.0, 1},
         {"degrees", "deg", 1.0, 2},
@@ -72,11 +73,12 @@ struct Shown {
     {
         const PlainQuantity* own = plain(column);
         if (column.dash_for_zero && si == 0.0) return "-";
-        if (own == nullptr) return units.number(si, column.quantity);
+        if (own == nullptr && column.finer == 0) return units.number(si, column.quantity);
+        if (own == nullptr) return fixed(units.value(si, column.quantity), decimals_of(column, units));
         const double value = si / own->factor;
         if (own->key == "people" && value == std::floor(value)) return fixed(value, 0);
         if (own->key.starts_with("residual")) return fmt::format("{:.0e}", value);
-        return fixed(value, own->decimals);
+        return fixed(value, decimals_of(column, units));
     }
 };
 
@@ -107,8 +109,8 @@ double in_unit(double si, const Column& column, const quantity::PreferredUnits& 
 
 int decimals_of(const Column& column, const quantity::PreferredUnits& units)
 {
-    if (const PlainQuantity* own = plain(column)) return own->decimals;
-    return is_number(column) ? units.decimals(printed(column).key) : 0;
+    if (const PlainQuantity* own = plain(column)) return own->decimals + column.finer;
+    return is_number(column) ? units.decimals(printed(column).key) + column.finer : 0;
 }
 
 std::string shown(const Cell& cell, const Column& column, const quantity::PreferredUnits& units)

@@ -36,6 +36,7 @@ struct Column {
     Show show = Show::always;
     bool dash_for_zero = false; ///< for people: there is none of it
     bool go_together = false;   ///< where it finds no room, its likes of the same rank go, too
+    int finer = 0;              ///< so many decimals more than are usual, so that others can reckon with it
 };
 
 /// What a table is, before any row.
@@ -47,6 +48,13 @@ struct Declaration {
     Told told = Told::everyone;
     std::vector<Column> columns{};
 };
+
+/// A column with so many decimals more.
+[[nodiscard]] inline Column finer(Column column, int decimals)
+{
+    column.finer = decimals;
+    return column;
+}
 
 template <class Row>
 struct ColumnOf : Column {

@@ -46,12 +46,11 @@ std::vector<LoadCause> causes_of_cooling(const Building& b, std::size_t room, co
                                          const DesignOptions& options)
 {
     if (!load.cooled || load.typed || load.cooling_overruled || load.cooling_sensible_W <= 0.0) return {};
-    const auto month = std::ranges::find(b.site.months, load.cooling_when.month, &climate::CoolingMonth::month);
+    const auto day = climate::design_day_called(b.site, load.cooling_when.day);
     const auto& setpoint = b.rooms[room].use.cooling_setpoint_C;
-    if (month == b.site.months.end() || !setpoint) return {};
-    const climate::DesignDay day = climate::cooling_design_day(b.site, *month);
-    const double standard_h = std::fmod(load.cooling_when.clock_hour - std::floor(day.clock_ahead_h) + 24.0, 24.0);
-    return causes(b, day, room, setpoint->value, static_cast<std::size_t>(standard_h), -1.0, options.step_s);
+    if (!day || !setpoint) return {};
+    const double standard_h = std::fmod(load.cooling_when.clock_hour - std::floor(day->clock_ahead_h) + 24.0, 24.0);
+    return causes(b, *day, room, setpoint->value, static_cast<std::size_t>(standard_h), -1.0, options.step_s);
 }
 
 } // namespace venture::loads

@@ -8,6 +8,7 @@
 #include <venture/balance/series.hpp>
 #include <venture/loads/compile.hpp>
 #include <venture/loads/design_day_run.hpp>
+#include <venture/loads/hourly_day.hpp>
 
 namespace venture::loads {
 
@@ -80,7 +81,7 @@ std::vector<LoadHour> design_hours(const building::Building& b, const climate::D
             out.push_back({.of = b.rooms[r].name,
                            .day = day.name,
                            .hour = h,
-                           .clock_hour = static_cast<int>(std::floor(static_cast<double>(h) + day.clock_ahead_h)) % 24,
+                           .clock_hour = clock_hour(day.clock_ahead_h, h),
                            .outdoor_C = series.at({of_outdoors[0], ""})[h],
                            .outdoor_humidity_ratio = series.at({of_outdoors[1], ""})[h],
                            .sun_beam_W = of_room(0, h),

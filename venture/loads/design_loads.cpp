@@ -10,6 +10,7 @@
 #include <venture/balance/periodic_day.hpp>
 #include <venture/loads/compile.hpp>
 #include <venture/loads/design_day_run.hpp>
+#include <venture/loads/hourly_day.hpp>
 #include <venture/loads/paper_sum.hpp>
 #include <venture/loads/scenes.hpp>
 #include <venture/loads/side_by_side.hpp>
@@ -32,18 +33,12 @@ struct Run {
     std::uint64_t fingerprint = 0;
 };
 
-std::vector<DesignDay> design_days(const Building& b)
-{
-    std::vector<DesignDay> days = {climate::winter_design_day(b.site)};
-    for (const climate::CoolingMonth& month : b.site.months) days.push_back(climate::cooling_design_day(b.site, month));
-    return days;
-}
-
 /// Runs every design day; each is independent of the others, so threads change nothing but the time.
 std::vector<Run> run_all(const Building& b, const DesignOptions& options)
 {
     std::vector<Run> runs;
-    for (DesignDay& day : design_days(b)) runs.push_back({.day = std::move(day)});
+    runs.push_back({.day = climate::winter_design_day(b.site)});
+    for (DesignDay& day : climate::cooling_design_days(b.site)) runs.push_back({.day = std::move(day)});
     if (runs.size() > 1) runs[1].tell_memory = true;
     if (std::ranges::any_of(b.rooms, [](const building::Room& r) { return r.use.heating_setback.has_value(); }))
         runs.push_back({.day = runs.front().day, .setbacks = false});
@@ -72,8 +67,7 @@ const balance::ZoneDay& zone_day(const Run& run, std::size_t room) { return run.
 
 When at_hour(const DesignDay& day, std::size_t hour)
 {
-    const int clock = static_cast<int>(std::floor(static_cast<double>(hour) + day.clock_ahead_h)) % 24;
-    return {day.name, day.month, clock};
+    return {day.name, day.month, clock_hour(day.clock_ahead_h, hour)};
 }
 
 /// @param held  winter design without set-backs, if there are any
@@ -101,7 +95,8 @@ void find_most_humid(const Building& b, const Run& run, std::size_t r, RoomLoad&
     const auto people = b.calendars[use.people_profile].on_design_day(run.day.month).fraction;
     for (std::size_t h = 0; h < day.air_C.size(); ++h) {
         const auto clock = static_cast<std::size_t>(at_hour(run.day, h).clock_hour);
-        const bool matters = day.cooling_W[h] > 0.0 || (use.people.value > 0.0 && people[clock] > 0.0);
+        const bool usual = run.day.made_for == climate::DesignFor::dry_bulb; // others are rarer than comfort asks for
+        const bool matters = day.cooling_W[h] > 0.0 || (usual && use.people.value > 0.0 && people[clock] > 0.0);
         if (!matters) continue;
         const double humid = air::relative_humidity(quantity::Temperature::celsius(day.air_C[h]), day.humidity_ratio[h],
                                                     run.day.pressure);
@@ -182,9 +177,17 @@ DesignLoads design_loads(const Building& building, const DesignOptions& options)
     all.add_bits(building.fingerprint);
     for (const Run& run : runs) {
         const balance::PeriodicDay& d = run.result;
-        out.runs.push_back({run.setbacks ? run.day.name : run.day.name + " without set-backs", d.days, d.residual_K,
-                            d.worst_closure, d.converged, d.unsettled_steps, run.day.humidity_capped_at_saturation,
-                            film_residual(d), d.share_kept});
+        out.runs.push_back({.day = run.setbacks ? run.day.name : run.day.name + " without set-backs",
+                            .month = run.day.month,
+                            .made_for = run.day.made_for,
+                            .days = d.days,
+                            .residual_K = d.residual_K,
+                            .worst_closure = d.worst_closure,
+                            .converged = d.converged,
+                            .unsettled_steps = d.unsettled_steps,
+                            .humidity_capped_at_saturation = run.day.humidity_capped_at_saturation,
+                            .film_residual = film_residual(d),
+                            .share_kept = d.share_kept});
         all.add_bits(run.fingerprint);
     }
     for (std::size_t r = 0; r < building.rooms.size(); ++r) out.loads.rooms.push_back(load_of(building, runs, r));

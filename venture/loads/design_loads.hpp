@@ -1,11 +1,12 @@
 #pragma once
-/// Design loads of a building: winter design and one design day a month, peaks by room and together.
+/// Design loads of a building: winter design and the design days of each month, peaks by room and together.
 
 #include <string>
 #include <vector>
 
 #include <venture/balance/thermal_model.hpp>
 #include <venture/building/building.hpp>
+#include <venture/climate/design_day.hpp>
 #include <venture/loads/room_loads.hpp>
 
 namespace venture::loads {
@@ -18,6 +19,8 @@ struct DesignOptions {
 /// How one design day was solved.
 struct RunNote {
     std::string day{};
+    int month = 0; ///< 0: winter design
+    climate::DesignFor made_for = climate::DesignFor::dry_bulb;
     int days = 0; ///< repetitions
     double residual_K = 0.0, worst_closure = 0.0;
     bool converged = false;
@@ -29,7 +32,7 @@ struct RunNote {
 
 struct DesignLoads {
     RoomLoads loads{};           ///< rooms in the building's order
-    std::vector<RunNote> runs{}; ///< winter design first, then the months in the site's order
+    std::vector<RunNote> runs{}; ///< winter design first, then the cooling days, month by month in the site's order
     [[nodiscard]] bool converged() const;
 };
 

@@ -49,6 +49,25 @@ TEST(DesignLoads, BalanceTheAirInTheHourOfThePeak)
     EXPECT_TRUE(d.converged());
 }
 
+/// Much outdoor air: the most humid day asks for more, and is where the peak is found.
+TEST(DesignLoads, AreLargestOnTheDayOfTheHighestWetBulbWhereThatGoverns)
+{
+    input::Input in = sunny_room();
+    in.rooms[0].use.ventilation_rate = 6.0;
+    const DesignLoads dry = design_loads(built(in));
+    input::MonthInput& month = in.site.months.front();
+    month.peak_wet_bulb = *month.wet_bulb + 2.0;
+    month.dry_bulb_at_peak_wet_bulb = *month.dry_bulb - 1.0;
+    const DesignLoads both = design_loads(built(in));
+    const RoomLoad &before = load_of(dry, "Room"), &after = load_of(both, "Room");
+    EXPECT_EQ(both.runs.size(), dry.runs.size() + 1);
+    EXPECT_GT(after.cooling_W, before.cooling_W);
+    EXPECT_TRUE(after.cooling_when.day.ends_with(" wet bulb")) << after.cooling_when.day;
+    EXPECT_GT(after.cooling_latent_W, before.cooling_latent_W);
+    EXPECT_DOUBLE_EQ(after.cooling_sensible_peak_W, before.cooling_sensible_peak_W); // still of the highest dry bulb
+    EXPECT_EQ(after.cooling_sensible_when, before.cooling_sensible_when);
+}
+
 TEST(DesignLoads, DoNotDependOnTheOrderOfRooms)
 {
     input::Input in = shell();

@@ -6,6 +6,7 @@
 
 #include <venture/loads/compile.hpp>
 #include <venture/loads/load_parts.hpp>
+#include <venture/quantity/error.hpp>
 
 namespace venture::loads {
 
@@ -53,12 +54,13 @@ std::vector<HourlyDay> glass_loads(const building::Building& b, const climate::D
 std::vector<SwingOf> glass_swings(const building::Building& b, const RoomLoads& loads, const DesignOptions& options)
 {
     constexpr double least_W = 1.0;
-    std::map<int, std::pair<climate::DesignDay, std::vector<HourlyDay>>> by_month;
-    const auto of_month = [&](int number) -> const auto& {
-        const auto [at, is_new] = by_month.try_emplace(number);
+    std::map<std::string, std::pair<climate::DesignDay, std::vector<HourlyDay>>> by_day;
+    const auto of_day = [&](const std::string& name) -> const auto& {
+        const auto [at, is_new] = by_day.try_emplace(name);
         if (is_new) {
-            const auto month = std::ranges::find(b.site.months, number, &climate::CoolingMonth::month);
-            at->second.first = climate::cooling_design_day(b.site, *month);
+            const auto called = climate::design_day_called(b.site, name);
+            VENTURE_ASSERT(called.has_value());
+            at->second.first = *called;
             at->second.second = glass_loads(b, at->second.first, options);
         }
         return at->second;
@@ -68,10 +70,10 @@ std::vector<SwingOf> glass_swings(const building::Building& b, const RoomLoads& 
         std::vector<std::size_t> cooled; // in the loads' order
         for (const std::size_t r : rooms)
             if (loads.rooms[r].cooled && !loads.rooms[r].typed && loads.rooms[r].cooling_W > 0.0) cooled.push_back(r);
-        const int month = cooled.empty() ? 0 : coincident_cooling(loads, cooled).when.month;
-        if (month == 0) return;
-        const auto& [day, glass] = of_month(month);
-        SwingOf one{.of = std::move(of), .day = day.name, .month = month, .clock_ahead_h = day.clock_ahead_h};
+        const std::string name = cooled.empty() ? std::string{} : coincident_cooling(loads, cooled).when.day;
+        if (name.empty()) return;
+        const auto& [day, glass] = of_day(name);
+        SwingOf one{.of = std::move(of), .day = day.name, .month = day.month, .clock_ahead_h = day.clock_ahead_h};
         HourlyDay sum{};
         for (const std::size_t r : cooled) {
             const auto room = b.find_room(loads.rooms[r].room);

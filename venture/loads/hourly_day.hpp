@@ -32,6 +32,12 @@ using HourlyDay = std::array<double, 24>;
     return std::lerp(day[h], day[(h + 1) % day.size()], within - whole);
 }
 
+/// Clock hour in which an hour of local standard time begins, 0 to 23.
+[[nodiscard]] inline int clock_hour(double clock_ahead_h, std::size_t hour)
+{
+    return static_cast<int>(std::floor(static_cast<double>(hour) + clock_ahead_h)) % 24;
+}
+
 /// Index of the largest value, the earliest of equals.
 [[nodiscard]] inline std::size_t hour_of_peak(const HourlyDay& day)
 {

@@ -144,8 +144,11 @@ const figure::TableOf<RunNote>& design_run_columns()
     static const figure::TableOf<N> all = {
         {"design_run", "How the days were solved", "A design day and how exactly it was solved.", 1, Told::data},
         {
-            {{"day", "Design day", "", "winter design, or a design month", 0},
+            {{"day", "Design day", "", "winter design, or a month by its highest dry bulb, wet bulb or dew point", 0},
              [](const N& n) -> Cell { return n.day; }},
+            {{"held_at_saturation", "Saturated", "",
+              "whether some of its hours would be more than saturated, and are taken as saturated"},
+             [](const N& n) -> Cell { return n.humidity_capped_at_saturation; }},
             {{"repetitions", "Repetitions", "count", "of the day, until it became periodic"},
              [](const N& n) -> Cell { return figure::whole(n.days); }},
             {{"residual", "Residual", "residual_temperature", "largest difference between the last two repetitions"},
@@ -204,21 +207,20 @@ std::vector<GroupLoad> group_loads(const RoomLoads& loads, const std::vector<Roo
     return out;
 }
 
-std::vector<AirBalanceRow> parts_of(const RoomLoad& load)
+std::vector<AirBalanceRow> parts_of(const std::string& room, const AirBalance& b)
 {
-    const AirBalance& b = load.cooling_balance;
-    return {{load.room, "windows (inside face, with sun taken up)", b.windows_W},
-            {load.room, "outside walls", b.outside_walls_W},
-            {load.room, "roof", b.roof_W},
-            {load.room, "doors", b.doors_W},
-            {load.room, "ground floor", b.ground_W},
-            {load.room, "inner walls and floors (with sun and radiant gains stored there)", b.inner_W},
-            {load.room, "thermal bridges", b.thermal_bridges_W},
-            {load.room, "convective gains, and what shades inside give to the air", b.convective_gains_W},
-            {load.room, "infiltration", b.infiltration_W},
-            {load.room, "ventilation", b.ventilation_W},
-            {load.room, "air from other rooms", b.transfer_air_W},
-            {load.room, "released by air and furniture", b.released_by_air_W}};
+    return {{room, "windows (inside face, with sun taken up)", b.windows_W},
+            {room, "outside walls", b.outside_walls_W},
+            {room, "roof", b.roof_W},
+            {room, "doors", b.doors_W},
+            {room, "ground floor", b.ground_W},
+            {room, "inner walls and floors (with sun and radiant gains stored there)", b.inner_W},
+            {room, "thermal bridges", b.thermal_bridges_W},
+            {room, "convective gains, and what shades inside give to the air", b.convective_gains_W},
+            {room, "infiltration", b.infiltration_W},
+            {room, "ventilation", b.ventilation_W},
+            {room, "air from other rooms", b.transfer_air_W},
+            {room, "released by air and furniture", b.released_by_air_W}};
 }
 
 std::vector<TypedOverRow> typed_over(const RoomLoads& loads, const quantity::OriginPool& origins)
@@ -270,7 +272,7 @@ std::vector<AirBalanceRow> air_balances(const RoomLoads& all)
     std::vector<AirBalanceRow> out;
     for (const RoomLoad& r : all.rooms)
         if (r.cooled && !r.typed)
-            for (AirBalanceRow& part : parts_of(r)) out.push_back(std::move(part));
+            for (AirBalanceRow& part : parts_of(r.room, r.cooling_balance)) out.push_back(std::move(part));
     return out;
 }
 

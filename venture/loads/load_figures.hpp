@@ -69,8 +69,6 @@ struct TypedOverRow {
 [[nodiscard]] const figure::TableOf<PathRow>& load_path_columns();
 /// The paths of a peak, the largest first; those that come to nothing are left out.
 [[nodiscard]] std::vector<PathRow> path_rows(const PeakParts& peak, std::string_view of);
-/// Clock hour in which a part of a peak's day begins, 0 to 23.
-[[nodiscard]] int clock_hour(const RoomParts& parts, std::size_t hour);
 /// Of a steady day, in which no hour is the peak.
 [[nodiscard]] bool all_hours_alike(const RoomParts& parts);
 /// "July 15-16 h"; the day alone where all its hours are alike.
@@ -98,7 +96,7 @@ struct DesignTold {
 /// "all rooms", then storeys where there is more than one, then the lists asked for.
 [[nodiscard]] std::vector<GroupLoad> group_loads(const RoomLoads& loads, const std::vector<RoomList>& lists = {});
 /// In words that say what is counted in; all of them, whether they flow or not.
-[[nodiscard]] std::vector<AirBalanceRow> parts_of(const RoomLoad& load);
+[[nodiscard]] std::vector<AirBalanceRow> parts_of(const std::string& room, const AirBalance& balance);
 [[nodiscard]] std::vector<TypedOverRow> typed_over(const RoomLoads& loads, const quantity::OriginPool& origins);
 /// "outdoor air, through fabric and as leakage and ventilation".
 [[nodiscard]] std::string in_words(balance::Forcing cause);

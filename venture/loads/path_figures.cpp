@@ -29,11 +29,6 @@ std::vector<PathRow> path_rows(const PeakParts& peak, std::string_view of)
     return rows;
 }
 
-int clock_hour(const RoomParts& parts, std::size_t hour)
-{
-    return static_cast<int>(std::floor(static_cast<double>(hour) + parts.clock_ahead_h)) % 24;
-}
-
 bool all_hours_alike(const RoomParts& parts)
 {
     const auto [least, most] = std::ranges::minmax(parts.cooling_W);
@@ -42,9 +37,9 @@ bool all_hours_alike(const RoomParts& parts)
 
 std::string moment_of(const PeakParts& peak)
 {
-    return all_hours_alike(peak.parts)
-               ? peak.parts.day
-               : in_words(figure::When{peak.parts.day, peak.parts.month, clock_hour(peak.parts, peak.hour)});
+    return all_hours_alike(peak.parts) ? peak.parts.day
+                                       : in_words(figure::When{peak.parts.day, peak.parts.month,
+                                                               clock_hour(peak.parts.clock_ahead_h, peak.hour)});
 }
 
 const figure::TableOf<PathRow>& load_path_columns()

@@ -2,7 +2,9 @@
 /// One room of a building on a day that was run: everything that comes over its edge as given signals, so that each can act
 /// alone. Internal to loads.
 
+#include <array>
 #include <functional>
+#include <optional>
 #include <string>
 #include <vector>
 
@@ -59,6 +61,15 @@ public:
     [[nodiscard]] std::size_t surface_of(std::size_t surface) const { return surface_of_[surface]; }
     /// Paths in the order of the room's surfaces, then gains and air.
     [[nodiscard]] std::vector<LoadPath> paths() const;
+    /// What acts in each hour of one path, and what is felt of that in the hour asked for: cooling, W.
+    /// @returns nothing if it is no forcing, or no path of the room's
+    struct Term {
+        double acted = 0.0, cooling_W = 0.0, operative_K = 0.0;
+    };
+    [[nodiscard]] std::optional<std::array<Term, 24>> terms(PathKind kind, const std::string& through,
+                                                            std::size_t hour) const;
+    /// Whether a path acts as heat alone, not as a temperature.
+    [[nodiscard]] bool is_heat(PathKind kind, const std::string& through) const;
 
 private:
     void take_surfaces(const std::function<std::string(std::size_t)>& name_of);
@@ -74,6 +85,8 @@ private:
     void add_stream(const balance::Drives& kg_per_s, balance::SignalId temperature, PathKind kind, std::string through);
     [[nodiscard]] PathKind kind_of_light(balance::SignalId signal) const;
     [[nodiscard]] balance::ThermalModel with(const std::vector<const Act*>& acts) const;
+    [[nodiscard]] std::vector<const Act*> acts_of(PathKind kind, const std::string& through) const;
+    [[nodiscard]] std::vector<balance::SignalId> signals_of(const Act& act) const;
 
     const DayOfBuilding& b_;
     std::size_t zone_;

@@ -3,6 +3,8 @@
 #include <algorithm>
 #include <cmath>
 
+#include <venture/loads/hourly_day.hpp>
+
 namespace venture::loads {
 
 bool is_a_room_at(double coldest_C, double warmest_C)
@@ -115,8 +117,7 @@ Coincident coincident_cooling(const RoomLoads& loads, const std::vector<std::siz
             Coincident now = in_hour(loads, rooms, d, h);
             if (now.total_W <= most.total_W) continue;
             const LoadDay& day = days->cooling_days[d];
-            now.when = {day.day, day.month,
-                        static_cast<int>(std::floor(static_cast<double>(h) + day.clock_ahead_h)) % 24};
+            now.when = {day.day, day.month, clock_hour(day.clock_ahead_h, h)};
             most = now;
         }
     return most;

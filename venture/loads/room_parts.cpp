@@ -59,6 +59,13 @@ std::string_view in_words(PathKind kind)
     VENTURE_UNREACHABLE("a path of no kind");
 }
 
+std::string in_words(PathKind kind, const std::string& through)
+{
+    const std::string own{in_words(kind)};
+    if (through.empty()) return own;
+    return through.starts_with(own) ? through : own + ", " + through;
+}
+
 namespace {
 
 /// How far the paths are from the load that they are to add up to.
@@ -75,6 +82,22 @@ double missing_of(const RoomParts& parts)
 }
 
 } // namespace
+
+double mean_outdoors_C(const climate::DesignDay& day)
+{
+    double mean = 0.0;
+    for (std::size_t h = 0; h < 24; ++h) mean += 0.5 * (day.dry_bulb_C[h] + day.dry_bulb_C[h + 1]) / 24.0;
+    return mean;
+}
+
+std::function<std::string(std::size_t)> naming(const building::Building& b, const Compiled& compiled, std::size_t room)
+{
+    return [&b, &compiled, room](std::size_t surface) {
+        const SurfaceFrom& from = compiled.surfaces_from[surface];
+        const building::Surface& s = b.surfaces[from.surface];
+        return from.opening ? seen_from(b, s, s.openings[*from.opening], room) : seen_from(b, s, room);
+    };
+}
 
 std::vector<RoomParts> parts_of_rooms(const building::Building& b, const climate::DesignDay& day,
                                       const std::vector<std::size_t>& rooms, const std::vector<double>& reference_C,
@@ -96,12 +119,7 @@ std::vector<RoomParts> parts_of_rooms(const building::Building& b, const climate
             parts.cooling_W[h] = of.cooling_W[h] - of.heating_W[h];
             parts.operative_C[h] = of.operative_C[h];
         }
-        const auto name_of = [&](std::size_t surface) {
-            const SurfaceFrom& from = compiled.surfaces_from[surface];
-            const building::Surface& s = b.surfaces[from.surface];
-            return from.opening ? seen_from(b, s, s.openings[*from.opening], rooms[i]) : seen_from(b, s, rooms[i]);
-        };
-        parts.paths = detail::RoomAtEdge{run, zone, reference_C[i], name_of}.paths();
+        parts.paths = detail::RoomAtEdge{run, zone, reference_C[i], naming(b, compiled, rooms[i])}.paths();
         parts.missing = missing_of(parts);
     }
     return out;
@@ -132,9 +150,9 @@ std::optional<PeakParts> parts_of_cooling(const building::Building& b, std::size
                 hour = h;
             }
     if (worst == nullptr) return std::nullopt;
-    const auto month = std::ranges::find(b.site.months, worst->month, &climate::CoolingMonth::month);
-    return PeakParts{
-        parts_of_room(b, climate::cooling_design_day(b.site, *month), room, load.cooling_setpoint_C, options), hour};
+    const auto day = climate::design_day_called(b.site, worst->day);
+    VENTURE_ASSERT(day.has_value());
+    return PeakParts{parts_of_room(b, *day, room, load.cooling_setpoint_C, options), hour};
 }
 
 std::optional<PeakParts> parts_of_warmth(const building::Building& b, std::size_t room, const RoomLoad& load,
@@ -144,9 +162,7 @@ std::optional<PeakParts> parts_of_warmth(const building::Building& b, std::size_
     const auto hottest =
         std::ranges::max_element(b.site.months, {}, [](const climate::CoolingMonth& m) { return m.dry_bulb_C; });
     const climate::DesignDay day = climate::cooling_design_day(b.site, *hottest);
-    double mean = 0.0;
-    for (std::size_t h = 0; h < 24; ++h) mean += 0.5 * (day.dry_bulb_C[h] + day.dry_bulb_C[h + 1]) / 24.0;
-    PeakParts out{parts_of_room(b, day, room, mean, options)};
+    PeakParts out{parts_of_room(b, day, room, mean_outdoors_C(day), options)};
     out.hour = hour_of_peak(out.parts.operative_C);
     return out;
 }

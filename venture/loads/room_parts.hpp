@@ -3,6 +3,7 @@
 /// radiates followed through its delay.
 
 #include <cstdint>
+#include <functional>
 #include <string>
 #include <vector>
 
@@ -37,6 +38,8 @@ enum class PathKind : std::uint8_t {
     other,
 };
 [[nodiscard]] std::string_view in_words(PathKind kind);
+/// "sun on the outside, roof to outdoors"; "roof to outdoors" where that says the kind by itself.
+[[nodiscard]] std::string in_words(PathKind kind, const std::string& through);
 
 /// One path on one day; hour means.
 struct LoadPath {
@@ -68,6 +71,13 @@ struct RoomParts {
                                                     const std::vector<std::size_t>& rooms,
                                                     const std::vector<double>& reference_C,
                                                     const DesignOptions& options = {});
+
+/// Dry bulb outdoors, mean of the day. degC
+[[nodiscard]] double mean_outdoors_C(const climate::DesignDay& day);
+struct Compiled;
+/// What a room calls the surfaces of the model that was compiled; both must outlive what is returned.
+[[nodiscard]] std::function<std::string(std::size_t surface)> naming(const building::Building& building,
+                                                                     const Compiled& compiled, std::size_t room);
 
 /// The day and hour of a room's peak, taken apart.
 struct PeakParts {

@@ -120,4 +120,81 @@ std::vector<LoadPath> RoomAtEdge::paths() const
     return out;
 }
 
+std::vector<const Act*> RoomAtEdge::acts_of(PathKind kind, const std::string& through) const
+{
+    std::vector<const Act*> out;
+    for (const Act& act : acts_)
+        if (act.kind == kind && act.through == through) out.push_back(&act);
+    return out;
+}
+
+bool RoomAtEdge::is_heat(PathKind kind, const std::string& through) const
+{
+    return std::ranges::none_of(acts_of(kind, through), [](const Act* act) { return act->drives.empty(); });
+}
+
+/// What an act brings in: nothing for one that is no forcing.
+std::vector<balance::SignalId> RoomAtEdge::signals_of(const Act& act) const
+{
+    std::vector<balance::SignalId> out;
+    for (const balance::Drive& drive : act.drives) out.push_back(drive.signal);
+    if (act.at == Act::At::beyond) out.push_back(beyond_[act.index]);
+    if (act.at == Act::At::stream) out.push_back(streams_[act.index]);
+    if (act.at == Act::At::set_point)
+        for (const auto& signal : {heat_below_, cool_above_})
+            if (signal) out.push_back(*signal);
+    return out;
+}
+
+namespace {
+
+/// As it is in one hour, and nil in all others.
+balance::Signal in_hour(const balance::Signal& signal, std::size_t steps, std::size_t hour)
+{
+    balance::Signal out{
+        .start = std::vector<double>(steps), .end = std::vector<double>(steps), .forcing = signal.forcing};
+    const std::size_t per_hour = steps / 24;
+    for (std::size_t i = hour * per_hour; i < (hour + 1) * per_hour; ++i) {
+        out.start[i] = signal.at(i, 0.0);
+        out.end[i] = signal.at(i, 1.0);
+    }
+    return out;
+}
+
+} // namespace
+
+std::optional<std::array<RoomAtEdge::Term, 24>> RoomAtEdge::terms(PathKind kind, const std::string& through,
+                                                                  std::size_t hour) const
+{
+    const std::vector<const Act*> acts = acts_of(kind, through);
+    if (acts.empty() || std::ranges::any_of(acts, [&](const Act* act) { return signals_of(*act).empty(); }))
+        return std::nullopt;
+    const ThermalModel whole = with(acts);
+    const std::size_t per_hour = whole.steps / 24;
+    balance::PeriodicOptions options{.temperature_tolerance_K = 1e-7};
+    options.replay = &recorded_;
+    const bool heat = is_heat(kind, through);
+    std::array<Term, 24> out{};
+    for (std::size_t h = 0; h < out.size(); ++h) {
+        ThermalModel m = whole;
+        for (const Act* act : acts) {
+            for (const balance::SignalId signal : signals_of(*act))
+                m.signals[signal.index] = in_hour(whole.signals[signal.index], whole.steps, h);
+            for (std::size_t i = h * per_hour; i < (h + 1) * per_hour; ++i) {
+                const auto mean = [&](const auto& of) {
+                    return 0.5 * (whole.value(of, i, 0.0) + whole.value(of, i, 1.0));
+                };
+                const double acted = act->drives.empty() ? mean(signals_of(*act).front()) : mean(act->drives);
+                out[h].acted += acted / static_cast<double>(per_hour * (heat ? 1 : acts.size()));
+            }
+        }
+        if (out[h].acted == 0.0) continue;
+        const balance::PeriodicDay day = run_periodic_day(m, options);
+        const balance::ZoneDay& zone = day.zones.front();
+        out[h].cooling_W = zone.cooling_W[hour] - zone.heating_W[hour];
+        out[h].operative_K = zone.operative_C[hour];
+    }
+    return out;
+}
+
 } // namespace venture::loads::detail

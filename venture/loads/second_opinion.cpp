@@ -11,6 +11,7 @@
 #include <venture/loads/response_terms.hpp>
 #include <venture/loads/room_at_edge.hpp>
 #include <venture/loads/series_method.hpp>
+#include <venture/quantity/error.hpp>
 
 namespace venture::loads {
 
@@ -297,8 +298,8 @@ std::vector<SecondOpinion> second_opinions(const building::Building& b, const Ro
                                            const DesignOptions& options)
 {
     std::vector<SecondOpinion> out;
-    std::map<int, std::vector<std::pair<std::size_t, std::size_t>>>
-        by_month; // rooms, and where they stand in what comes out
+    std::map<std::string, std::vector<std::pair<std::size_t, std::size_t>>>
+        by_day; // rooms, and where they stand in what comes out
     for (std::size_t r = 0; r < b.rooms.size(); ++r) {
         const auto load = std::ranges::find(loads.rooms, b.rooms[r].name, &RoomLoad::room);
         if (load == loads.rooms.end() || !load->cooled || load->typed || b.rooms[r].left_out) continue;
@@ -308,12 +309,13 @@ std::vector<SecondOpinion> second_opinions(const building::Building& b, const Ro
         one.day = day->day;
         one.month = day->month;
         one.clock_ahead_h = day->clock_ahead_h;
-        by_month[day->month].emplace_back(r, out.size());
+        by_day[day->day].emplace_back(r, out.size());
         out.push_back(std::move(one));
     }
-    for (const auto& [number, rooms] : by_month) {
-        const auto month = std::ranges::find(b.site.months, number, &climate::CoolingMonth::month);
-        const Compiled compiled = compile(b, climate::cooling_design_day(b.site, *month), {.step_s = options.step_s});
+    for (const auto& [name, rooms] : by_day) {
+        const auto day = climate::design_day_called(b.site, name);
+        VENTURE_ASSERT(day.has_value());
+        const Compiled compiled = compile(b, *day, {.step_s = options.step_s});
         const detail::DayOfBuilding run = detail::run_for_parts(compiled.model);
         for (const auto& [room, at] : rooms) {
             out[at].air_C = run.day.zones[compiled.zone_of_room[room]].air_C[out[at].balance.hour];

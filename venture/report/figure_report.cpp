@@ -10,6 +10,7 @@
 #include <venture/loads/design_hours.hpp>
 #include <venture/loads/glass_loads.hpp>
 #include <venture/loads/load_figures.hpp>
+#include <venture/loads/path_terms.hpp>
 #include <venture/loads/second_opinion.hpp>
 #include <venture/loads/year_figures.hpp>
 #include <venture/quantity/error.hpp>
@@ -71,6 +72,7 @@ const std::vector<ResultTable>& result_tables()
         add("loads", loads::design_tables().declarations());
         add("loads --hours", {loads::load_hour_columns().declaration()});
         add("loads --room", {loads::load_path_columns().declaration()});
+        add("loads --room --terms", {loads::path_term_columns().declaration()});
         add("loads --room --by-source", {loads::load_cause_columns().declaration()});
         add("loads --second-opinion",
             {loads::second_opinion_columns().declaration(), loads::glass_swing_columns().declaration()});

@@ -86,13 +86,27 @@ std::string remarks_text(const std::vector<loads::RunNote>& runs, bool cools)
     return out;
 }
 
+/// "winter, 8 months by their highest dry bulb, 8 wet bulb, 7 dew point".
+std::string days_in_words(const std::vector<loads::RunNote>& runs)
+{
+    std::string out;
+    for (const auto& [made_for, words] : {std::pair{climate::DesignFor::dry_bulb, "dry bulb"},
+                                          {climate::DesignFor::wet_bulb, "wet bulb"},
+                                          {climate::DesignFor::dew_point, "dew point"}}) {
+        const auto days = std::ranges::count_if(
+            runs, [&](const loads::RunNote& run) { return run.month > 0 && run.made_for == made_for; });
+        if (days > 0) out += fmt::format("{}{} by highest {}", out.empty() ? "" : ", ", days, words);
+    }
+    return out.empty() ? out : " (" + out + ")";
+}
+
 std::string runs_text(const std::vector<loads::RunNote>& runs)
 {
     const auto worst = [&](auto member) { return std::ranges::max(runs, {}, member).*member; };
-    std::string out = fmt::format("Solved   {} design days, periodic within {:.0e} K after at most {} repetitions; "
+    std::string out = fmt::format("Solved   {} design days{}, periodic within {:.0e} K after at most {} repetitions; "
                                   "heat balance closed to {:.0e} of throughput\n",
-                                  runs.size(), worst(&loads::RunNote::residual_K), worst(&loads::RunNote::days),
-                                  worst(&loads::RunNote::worst_closure));
+                                  runs.size(), days_in_words(runs), worst(&loads::RunNote::residual_K),
+                                  worst(&loads::RunNote::days), worst(&loads::RunNote::worst_closure));
     for (const loads::RunNote& run : runs) {
         if (!run.converged)
             out += fmt::format("DO NOT USE: {} did not become periodic ({:.1e} K after {} repetitions)\n", run.day,

@@ -52,9 +52,9 @@ Table by_hand(const RoomLoad& r, const PreferredUnits& units)
 }
 
 /// What flows; what does not is left out.
-Table air_balance(const RoomLoad& r)
+Table air_balance(const std::string& room, const loads::AirBalance& balance)
 {
-    std::vector<loads::AirBalanceRow> rows = loads::parts_of(r);
+    std::vector<loads::AirBalanceRow> rows = loads::parts_of(room, balance);
     std::erase_if(rows, [](const loads::AirBalanceRow& part) { return part.flow_W == 0.0; });
     Table table = figure::table_of(loads::air_balance_columns(), rows);
     table.add_total("sensible cooling that balances it");
@@ -102,7 +102,7 @@ void add_cooling(Document& out, const RoomLoad& r, const RoomCauses& causes, con
                         units.text(r.cooling_W, "power"), units.number(r.cooling_sensible_W, "power"),
                         units.number(r.cooling_latent_W, "power"), in_words(r.cooling_when),
                         units.text(r.cooling_outdoor_C, "temperature"), units.text(r.cooling_air_C, "temperature")));
-    out.add(air_balance(r));
+    out.add(air_balance(r.room, r.cooling_balance));
     add_paths(out, causes.cooling_parts, "sensible cooling", "Sensible cooling", units);
     add_causes(out, r.room, causes.cooling, "sensible cooling", "Sensible cooling", r.cooling_setpoint_C, units);
     out.add(fmt::format("\nSensible cooling by itself is largest in {}: {}\n", in_words(r.cooling_sensible_when),
@@ -133,6 +133,44 @@ Document room_document(const RoomLoad& r, const RoomCauses& causes, const quanti
         out.add(fmt::format("Neither heated nor cooled: its air floats between {} (winter design) and {}\n",
                             units.text(r.lowest_air_C, "temperature"), units.text(r.highest_air_C, "temperature")));
     add_paths(out, causes.warmth_parts, "warmth", "Warmth", units);
+    return out;
+}
+
+Document room_hour_document(const loads::RoomHour& hour, const building::Room& room, const PreferredUnits& units)
+{
+    const auto watts = [&](double w) { return units.text(w, "power"); };
+    Document out{fmt::format("{}, {}, {}", room.name, units.text(room.floor_area_m2, "area"), in_words(hour.when))};
+    std::string needs = hour.heating_W > 0.0 ? "heating " + watts(hour.heating_W) : std::string{};
+    if (hour.cooling_W + hour.latent_W > 0.0)
+        needs += fmt::format("{}cooling {} ({} sensible, {} latent)", needs.empty() ? "" : ", ",
+                             watts(hour.cooling_W + hour.latent_W), units.number(hour.cooling_W, "power"),
+                             units.number(hour.latent_W, "power"));
+    out.add(fmt::format("{}; outdoors {}, room air {}, operative {}\n",
+                        needs.empty() ? "neither heating nor cooling" : needs,
+                        units.text(hour.outdoor_C, "temperature"), units.text(hour.air_C, "temperature"),
+                        units.text(hour.operative_C, "temperature")));
+    Table balance = air_balance(room.name, hour.balance);
+    balance.totals.front().what = "what the room's plant takes out";
+    out.add(std::move(balance));
+    const std::string of{hour.of()};
+    add_paths(out, hour.parts, of, of == "heating" ? "Heating" : of == "warmth" ? "Warmth" : "Sensible cooling", units);
+    return out;
+}
+
+Document terms_document(const loads::PathTerms& terms, double reference_C, const PreferredUnits& units)
+{
+    Document out;
+    out.add(
+        fmt::format("\nBy {}: what is felt of it in {}\n", in_words(terms.kind, terms.through), in_words(terms.when)));
+    Table table = figure::table_of(loads::path_term_columns(), loads::term_rows(terms));
+    table.add_total(terms.floats ? "warmer by this path" : "load by this path");
+    out.add(std::move(table));
+    out.add(fmt::format(
+        "{}; hours later than that are of the day before. Acted x felt is what each hour gives: walls, films, "
+        "rooms beside it and the plant's hours as they were.\n",
+        terms.heat ? "Acted: heat that came in, mean of the hour"
+                   : fmt::format("Acted: by what it was warmer than {}, mean of the hour",
+                                 units.text(reference_C, "temperature"))));
     return out;
 }
 

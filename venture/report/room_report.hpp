@@ -6,6 +6,8 @@
 
 #include <venture/figure/document.hpp>
 #include <venture/loads/design_loads.hpp>
+#include <venture/loads/path_terms.hpp>
+#include <venture/loads/room_hour.hpp>
 #include <venture/loads/room_parts.hpp>
 #include <venture/quantity/preferred_units.hpp>
 
@@ -21,5 +23,12 @@ struct RoomCauses {
 [[nodiscard]] figure::Document room_document(const loads::RoomLoad& room, const RoomCauses& causes,
                                              const quantity::OriginPool& origins,
                                              const quantity::PreferredUnits& units);
+
+/// One hour of a design day: what the room needs then, by path and into its air.
+[[nodiscard]] figure::Document room_hour_document(const loads::RoomHour& hour, const building::Room& room,
+                                                  const quantity::PreferredUnits& units);
+/// The hours that one path's load adds up from. @param reference_C  that temperatures count from
+[[nodiscard]] figure::Document terms_document(const loads::PathTerms& terms, double reference_C,
+                                              const quantity::PreferredUnits& units);
 
 } // namespace venture::report

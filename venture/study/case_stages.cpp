@@ -96,9 +96,10 @@ void Case::State::resolve_building()
 
 void Case::State::tell_capped_humidity()
 {
-    for (std::size_t i = 0; i < loads.runs.size(); ++i) {
-        const loads::RunNote& run = loads.runs[i];
-        if (!run.humidity_capped_at_saturation || i == 0) continue; // of winter, which comes first, the site tells
+    for (const loads::RunNote& run : loads.runs) {
+        // Of winter the site tells; a day made for its humidity holds that all day, so that nights are saturated.
+        if (!run.humidity_capped_at_saturation || run.month == 0 || run.made_for != climate::DesignFor::dry_bulb)
+            continue;
         Problem note{.severity = Severity::note,
                      .code = codes::humidity_capped,
                      .message = fmt::format("design day {}: some night hours would be more than saturated; their "
@@ -107,11 +108,11 @@ void Case::State::tell_capped_humidity()
                      .hint = "the coincident wet bulb or the daily range is high",
                      .cause = "more than saturated at night",
                      .subject = fmt::format("design day {}", run.day)};
-        if (i <= input.site.months.size()) {
-            const input::MonthInput& month = input.site.months[i - 1];
-            note.where = month.wet_bulb.origin;
-            note.inputs = fmt::format("{} {} {}", *month.dry_bulb, *month.wet_bulb, *month.daily_range);
-        }
+        for (const input::MonthInput& month : input.site.months)
+            if (month.month && static_cast<int>(*month.month) == run.month && month.wet_bulb) {
+                note.where = month.wet_bulb.origin;
+                note.inputs = fmt::format("{} {} {}", *month.dry_bulb, *month.wet_bulb, *month.daily_range);
+            }
         problems.add(std::move(note));
     }
 }

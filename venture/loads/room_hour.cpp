@@ -1,0 +1,38 @@
+#include <venture/loads/room_hour.hpp>
+
+#include <venture/loads/compile.hpp>
+#include <venture/loads/design_day_run.hpp>
+#include <venture/loads/load_figures.hpp>
+#include <venture/quantity/error.hpp>
+
+namespace venture::loads {
+
+std::string_view RoomHour::of() const
+{
+    return cooling_W + latent_W > 0.0 ? "sensible cooling" : heating_W > 0.0 ? "heating" : "warmth";
+}
+
+RoomHour room_in_hour(const building::Building& b, std::size_t room, const climate::DesignDay& day, std::size_t hour,
+                      const DesignOptions& options)
+{
+    quantity::check_range("room_in_hour", "hour", static_cast<double>(hour), {0.0, 23.0}, "h");
+    const Compiled compiled = compile(b, day, {.step_s = options.step_s});
+    const balance::PeriodicDay run = detail::run_with_films(compiled.model, false);
+    const balance::ZoneDay& zone = run.zones[compiled.zone_of_room[room]];
+    const building::Use& use = b.rooms[room].use;
+    RoomHour out{.heating_W = zone.heating_W[hour],
+                 .cooling_W = zone.cooling_W[hour],
+                 .latent_W = day.month > 0 ? detail::asked_latent_W(b.rooms[room], zone)[hour] : 0.0,
+                 .air_C = zone.air_C[hour],
+                 .operative_C = zone.operative_C[hour],
+                 .outdoor_C = 0.5 * (day.dry_bulb_C[hour] + day.dry_bulb_C[hour + 1]),
+                 .balance = detail::balance_of(zone.parts[hour])};
+    double reference_C = mean_outdoors_C(day);
+    if (out.of() == "heating") reference_C = use.heating_setpoint_C->value;
+    if (out.of() == "sensible cooling" && use.cooling_setpoint_C) reference_C = use.cooling_setpoint_C->value;
+    out.parts = {parts_of_room(b, day, room, reference_C, options), hour};
+    out.when = {day.name, day.month, clock_hour(day.clock_ahead_h, hour)};
+    return out;
+}
+
+} // namespace venture::loads
