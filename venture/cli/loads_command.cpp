@@ -145,10 +145,12 @@ ExitCode run(const Options& options)
         asked.together.push_back(*rooms);
     }
     if (options.second_opinion) {
+        constexpr double usual_supply_K = 10.0;
         const loads::DesignOptions how{.step_s = 60.0 * o.step_min};
         const loads::RoomLoads& all = job.design().loads;
         return deliver(report::second_opinion_document(all, second_opinions(*job.building(), all, how),
-                                                       glass_swings(*job.building(), all, how), job.units()),
+                                                       glass_swings(*job.building(), all, how), job.units(),
+                                                       asked.supply_K.value_or(usual_supply_K)),
                        job, o, job.design().converged());
     }
     if (!options.csv)

@@ -72,6 +72,8 @@ const RecordSpec& UnitsInput::spec()
                                   &T::air_flow,
                                   &T::standard_air_flow,
                                   &T::air_flow_per_area,
+                                  &T::area_per_power,
+                                  &T::air_flow_per_power,
                                   &T::water_flow,
                                   &T::mass,
                                   &T::moisture_flow,

@@ -33,7 +33,7 @@ const RecordSpec& MonthInput::spec()
          &T::diffuse_depth},
         {must_or_derive(number("ground", Kind::temperature, -20, 40, "temperature under ground floors in this month")),
          &T::ground},
-        {number("peak_wet_bulb", Kind::temperature, -40, 40, "highest wet bulb, for towers and evaporation"),
+        {number("peak_wet_bulb", Kind::temperature, -40, 40, "highest wet bulb: cooling is searched on such a day, too; for towers and evaporation"),
          &T::peak_wet_bulb},
         {number("dry_bulb_at_peak_wet_bulb", Kind::temperature, -40, 60, "coincident with the highest wet bulb"),
          &T::dry_bulb_at_peak_wet_bulb},

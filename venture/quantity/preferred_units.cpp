@@ -35,6 +35,8 @@ const std::vector<PrintedQuantity>& printed_quantities()
         {"air_flow", Kind::air_flow, "L/s", "cfm", "actual flow of air"},
         {"standard_air_flow", Kind::standard_air_flow, "L/s std", "scfm", "flow of air at 1.2 kg/m3"},
         {"air_flow_per_area", Kind::air_flow_per_area, "L/s.m2", "cfm/ft2", "ventilation for the floor area"},
+        {"area_per_power", Kind::area_per_power, "m2/kW", "ft2/ton", "floor for the capacity that cools it"},
+        {"air_flow_per_power", Kind::air_flow_per_power, "L/s.kW", "cfm/ton", "air for the capacity that cools it"},
         {"water_flow", Kind::water_flow, "L/s", "US gpm", "flow of water"},
         {"mass", Kind::mass, "kg", "lb", "of materials"},
         {"moisture_flow", Kind::moisture_flow, "g/h", "lb/h", "water that evaporates"},

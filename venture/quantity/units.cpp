@@ -44,6 +44,8 @@ constexpr std::array kind_names = {
     KindName{Kind::air_flow, "air flow"},
     KindName{Kind::standard_air_flow, "standard air flow"},
     KindName{Kind::air_flow_per_area, "air flow per area"},
+    KindName{Kind::area_per_power, "area per power"},
+    KindName{Kind::air_flow_per_power, "air flow per power"},
     KindName{Kind::air_changes, "air change rate"},
     KindName{Kind::water_flow, "water flow"},
     KindName{Kind::mass, "mass"},
@@ -151,6 +153,10 @@ std::string_view si_unit(Kind kind)
         return "m3/s";
     case Kind::air_flow_per_area:
         return "m3/s.m2";
+    case Kind::area_per_power:
+        return "m2/W";
+    case Kind::air_flow_per_power:
+        return "m3/s.W";
     case Kind::moisture_flow:
         return "kg/s";
     case Kind::enthalpy:

@@ -33,6 +33,8 @@ enum class Kind {
     air_flow,
     standard_air_flow, ///< of air at 1.2 kg/m3
     air_flow_per_area,
+    area_per_power,
+    air_flow_per_power,
     air_changes,
     water_flow,
     mass,

@@ -7,6 +7,7 @@
 #include <venture/building/building_figures.hpp>
 #include <venture/climate/climate_figures.hpp>
 #include <venture/figure/shown.hpp>
+#include <venture/loads/check_figures.hpp>
 #include <venture/loads/design_hours.hpp>
 #include <venture/loads/glass_loads.hpp>
 #include <venture/loads/load_figures.hpp>
@@ -75,7 +76,8 @@ const std::vector<ResultTable>& result_tables()
         add("loads --room --terms", {loads::path_term_columns().declaration()});
         add("loads --room --by-source", {loads::load_cause_columns().declaration()});
         add("loads --second-opinion",
-            {loads::second_opinion_columns().declaration(), loads::glass_swing_columns().declaration()});
+            {loads::second_opinion_columns().declaration(), loads::proportion_columns().declaration(),
+             loads::usual_cooling_columns().declaration(), loads::glass_swing_columns().declaration()});
         add("loads --model --room", {number_declaration()});
         add("year", loads::year_tables().declarations());
         add("year --series", {series_declaration()});

@@ -2,6 +2,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/loads/check_figures.hpp>
 #include <venture/loads/heating_by_hand.hpp>
 
 namespace venture::report {
@@ -60,7 +61,8 @@ std::string heating_lines(const loads::HeatingByHand& h, const PreferredUnits& u
 } // namespace
 
 Document second_opinion_document(const loads::RoomLoads& all, const std::vector<loads::SecondOpinion>& cooling,
-                                 const std::vector<loads::SwingOf>& swings, const PreferredUnits& units)
+                                 const std::vector<loads::SwingOf>& swings, const PreferredUnits& units,
+                                 double supply_K)
 {
     Document out;
     if (!cooling.empty()) {
@@ -68,6 +70,13 @@ Document second_opinion_document(const loads::RoomLoads& all, const std::vector<
         table.add_total("sum of peaks");
         out.add(std::move(table));
         out.add(what_methods_leave_out);
+    }
+    if (const auto whole = loads::proportions(all, supply_K); !whole.empty()) {
+        out.add(figure::table_of(loads::proportion_columns(), whole));
+        out.add(figure::table_of(loads::usual_cooling_columns(), loads::usual_cooling()));
+        out.add("Usual: check figures of the ASHRAE Pocket Guide, of lights brighter than today's and with the plant's "
+                "outdoor air: a "
+                "building below its use's least is not wrong, one above its most wants a reason.\n");
     }
     out.add(heating_lines(heating_by_hand(all), units));
     if (!swings.empty()) {

@@ -8,10 +8,11 @@
 
 namespace venture::report {
 
-/// Cooling by method, heating by hand beside the balance, the swing of the glass load; what each method leaves out.
+/// Cooling by method, what is usual for the floor, heating by hand beside the balance, the swing of the glass load; what each
+/// method leaves out. @param supply_K  by how much supply air would be cooler than rooms
 [[nodiscard]] figure::Document second_opinion_document(const loads::RoomLoads& loads,
                                                        const std::vector<loads::SecondOpinion>& cooling,
                                                        const std::vector<loads::SwingOf>& swings,
-                                                       const quantity::PreferredUnits& units);
+                                                       const quantity::PreferredUnits& units, double supply_K = 10.0);
 
 } // namespace venture::report
