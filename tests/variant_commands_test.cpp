@@ -70,5 +70,23 @@ TEST_F(Variants, DrawThePlanInThreeKinds)
     EXPECT_EQ(run("draw plan house -o taken.svg --force").code, 0);
 }
 
+TEST_F(Variants, WriteTheArithmeticOfARoomDownToWhatWasTyped)
+{
+    const json doc = run_json("explain house Bathroom --arithmetic --json");
+    double sum = 0.0, told = 0.0;
+    for (const json& line : doc["arithmetic"])
+        if (line["symbol"] == "Q") sum += line["result"].get<double>();
+    for (const json& term : doc["steady_loss"]) told += term["loss"].get<double>();
+    EXPECT_NEAR(sum, told, 1e-9);
+    EXPECT_GT(doc["arithmetic_input"].size(), doc["arithmetic"].size());
+    EXPECT_THAT(run("loads house --room Bathroom --arithmetic").out,
+                HasSubstr("loss: Q = A*U*(t_room - t_far) = 5.18*0.38169*(22 - (-3)) = 49.429 W"));
+    EXPECT_THAT(run("explain house Kitchen --at \"July 15 h\" --arithmetic").out,
+                HasSubstr("beam that comes in, mean of the hour: beam = A*0.5*(G0 + G1) = "));
+    EXPECT_THAT(run("explain house Kitchen --at \"winter 7\" --arithmetic").out,
+                HasSubstr("there is nothing to reckon"));
+    EXPECT_EQ(run("loads house --arithmetic").code, 2);
+}
+
 } // namespace
 } // namespace venture

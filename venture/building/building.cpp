@@ -104,29 +104,6 @@ std::string_view name_of(Opening::Kind kind)
     return words[static_cast<std::size_t>(kind)];
 }
 
-double u_value(const Building& building, const Surface& surface, const Opening& opening)
-{
-    if (opening.kind == Opening::Kind::open) return 0.0; // nothing conducts; its air is counted by itself
-    const bool window = opening.kind == Opening::Kind::window;
-    double stated = window ? building.glazings[opening.glazing].values.u_value_W_per_m2K : opening.u_value_W_per_m2K;
-    if (opening.shade && building.shades[*opening.shade].use == fabric::ShadeUse::always)
-        stated = 1.0 / (1.0 / stated + building.shades[*opening.shade].added_resistance_m2K_per_W);
-    if (surface.beyond.kind != Neighbour::Kind::room) return stated;
-    const double other_film = fabric::standard_inside_resistance(heat_flow_behind(surface.attitude));
-    return 1.0 / (1.0 / stated - 1.0 / fabric::outside_film_W_per_m2K + other_film);
-}
-
-double u_value(const Building& building, const Surface& surface)
-{
-    const auto direction = heat_flow(surface.attitude);
-    double outside = 0.0;
-    if (surface.beyond.kind == Neighbour::Kind::outdoors) outside = 1.0 / fabric::outside_film_W_per_m2K;
-    if (surface.beyond.kind == Neighbour::Kind::room || surface.beyond.kind == Neighbour::Kind::temperature ||
-        surface.beyond.kind == Neighbour::Kind::unheated)
-        outside = fabric::standard_inside_resistance(heat_flow_behind(surface.attitude));
-    return fabric::u_value(building.build_ups[surface.build_up].layers, direction, outside);
-}
-
 double glass_u_value(const NamedGlazing& g)
 {
     return g.unit ? glazed_unit_properties(*g.unit).u_value_W_per_m2K : g.values.u_value_W_per_m2K;

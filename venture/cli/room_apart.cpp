@@ -2,15 +2,19 @@
 
 #include <algorithm>
 #include <cmath>
+#include <map>
 #include <set>
 
 #include <fmt/format.h>
 
 #include <venture/cli/moment.hpp>
 #include <venture/cli/printing.hpp>
+#include <venture/loads/cooling_ledger.hpp>
+#include <venture/loads/heating_ledger.hpp>
 #include <venture/loads/path_terms.hpp>
 #include <venture/loads/room_hour.hpp>
 #include <venture/quantity/names.hpp>
+#include <venture/report/ledger_report.hpp>
 #include <venture/report/room_report.hpp>
 
 namespace venture::cli {
@@ -68,6 +72,36 @@ bool add_terms(figure::Document& out, const Building& b, std::size_t room, const
     return true;
 }
 
+/// Where the project says what the site's values are.
+void add_origins_of_site(const Job& job, quantity::Ledger& ledger, int month)
+{
+    const input::SiteInput& site = job.project().input().site;
+    std::map<std::string, quantity::OriginId> said = {{"site/winter_dry_bulb", site.winter_dry_bulb.origin},
+                                                      {"site/winter_ground", site.winter_ground.origin},
+                                                      {"site/height", site.height.origin},
+                                                      {"site/ground_reflectance", site.ground_reflectance.origin}};
+    for (const input::MonthInput& one : site.months)
+        if (one.month && static_cast<int>(*one.month) == month) {
+            said["site.month/beam_depth"] = one.beam_depth.origin;
+            said["site.month/diffuse_depth"] = one.diffuse_depth.origin;
+        }
+    for (quantity::LedgerLine& line : ledger)
+        for (quantity::LedgerInput& input : line.inputs)
+            if (const auto at = said.find(input.from); at != said.end())
+                input.from += fmt::format(" ({})", job.origins().describe(at->second));
+}
+
+/// Of what comes in in that hour.
+figure::Document arithmetic_of_gains(const Job& job, std::size_t room, const Moment& moment)
+{
+    figure::Document out;
+    quantity::Ledger ledger = loads::ledger_of_gains(*job.building(), room, moment.day, moment.hour);
+    if (ledger.empty()) return out.add("\nNeither gains nor sun come in then: there is nothing to reckon.\n");
+    add_origins_of_site(job, ledger, moment.day.month);
+    out.add("\nArithmetic of what comes in, in SI and degrees\n");
+    return out.add(report::ledger_document(ledger));
+}
+
 std::optional<figure::Document> in_one_hour(const Job& job, std::size_t room, const DesignOptions& options,
                                             const RoomAsked& asked)
 {
@@ -76,9 +110,21 @@ std::optional<figure::Document> in_one_hour(const Job& job, std::size_t room, co
     if (!moment) return std::nullopt;
     const loads::RoomHour hour = room_in_hour(b, room, moment->day, moment->hour, options);
     figure::Document out = report::room_hour_document(hour, b.rooms[room], job.units());
+    if (asked.arithmetic) out.add(arithmetic_of_gains(job, room, *moment));
     if (!asked.terms.empty() && !add_terms(out, b, room, moment->day, hour.parts, asked.terms, options, job.units()))
         return std::nullopt;
     return out;
+}
+
+/// Of the steady loss in winter design.
+figure::Document arithmetic(const Job& job, std::size_t room)
+{
+    figure::Document out;
+    quantity::Ledger ledger = ledger_of_heating(*job.building(), room, job.design().loads);
+    if (ledger.empty()) return out.add("\nIt is not heated: there is no steady loss to reckon.\n");
+    add_origins_of_site(job, ledger, 0);
+    out.add("\nArithmetic of the steady loss, in SI, in which all is reckoned\n");
+    return out.add(report::ledger_document(ledger));
 }
 
 } // namespace
@@ -88,6 +134,11 @@ void add_room_asked(Parser& parser, RoomAsked& asked, const std::string& when)
     parser.add("--at", asked.at,
                when + "in an hour of a design day instead of at its peaks: \"July 15 h\", \"July wet bulb 15 h\", "
                       "\"winter 7 h\"");
+    parser.flag(
+        "--arithmetic", asked.arithmetic,
+        when +
+            "also the arithmetic of its steady loss, or with --at of the gains and sun that come in then, line by line "
+            "down to what was typed");
     parser.add("--terms", asked.terms,
                when + "also the 24 hours that one path's load adds up from: \"roof\", \"people\", \"window in south "
                       "wall\"");
@@ -95,8 +146,8 @@ void add_room_asked(Parser& parser, RoomAsked& asked, const std::string& when)
 
 void needs_no_room(const RoomAsked& asked)
 {
-    if (asked.by_source || !asked.at.empty() || !asked.terms.empty())
-        throw Misuse{"--by-source, --at and --terms take one room apart: name it with --room"};
+    if (asked.by_source || asked.arithmetic || !asked.at.empty() || !asked.terms.empty())
+        throw Misuse{"--by-source, --arithmetic, --at and --terms take one room apart: name it with --room"};
 }
 
 std::optional<figure::Document> room_taken_apart(const Job& job, const std::string& room, double step_s,
@@ -118,6 +169,7 @@ std::optional<figure::Document> room_taken_apart(const Job& job, const std::stri
         }
     }
     figure::Document out = report::room_document(*found, causes, job.origins(), job.units());
+    if (asked.arithmetic && index) out.add(arithmetic(job, *index));
     if (asked.terms.empty()) return out;
     const auto& parts = causes.cooling_parts ? causes.cooling_parts : causes.heating_parts;
     if (!parts) {

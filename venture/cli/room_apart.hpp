@@ -12,9 +12,10 @@ namespace venture::cli {
 
 /// What is asked of one room beside its peaks.
 struct RoomAsked {
-    bool by_source = false; ///< also by what acts anywhere in the building
-    std::string at{};       ///< an hour of a design day, in place of the peaks; empty: the peaks
-    std::string terms{};    ///< a path, for the 24 hours that its load adds up from; empty: none
+    bool by_source = false;  ///< also by what acts anywhere in the building
+    std::string at{};        ///< an hour of a design day, in place of the peaks; empty: the peaks
+    bool arithmetic = false; ///< also how its steady loss was reckoned
+    std::string terms{};     ///< a path, for the 24 hours that its load adds up from; empty: none
 };
 /// @param when  begins the help: "with --room: "
 void add_room_asked(Parser& parser, RoomAsked& asked, const std::string& when = {});

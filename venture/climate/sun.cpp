@@ -59,6 +59,8 @@ Apparent apparent_sun(double jd)
         wrapped_360(280.46061837 + 360.98564736629 * days + 0.000387933 * Tu * Tu + nutation * std::cos(obliquity))};
 }
 
+constexpr const char* sun_stands = "position of the sun: place, date, hour (Meeus)";
+
 double diffuse_ratio(double cos_on_vertical)
 {
     return std::max(0.45, 0.55 + 0.437 * cos_on_vertical + 0.313 * cos_on_vertical * cos_on_vertical);
@@ -163,35 +165,122 @@ double cos_incidence(const SunPosition& sun, Angle tilt, Angle azimuth)
            std::sin(zenith) * std::sin(tilt.radians()) * std::cos((sun.azimuth_deg - azimuth.degrees()) * deg);
 }
 
-double extraterrestrial_W_per_m2(int day_of_year, double solar_constant_W_per_m2)
+double extraterrestrial_W_per_m2(int day_of_year, double solar_constant_W_per_m2, const quantity::LedgerOf* told)
 {
-    return solar_constant_W_per_m2 * (1.0 + 0.033 * std::cos(360.0 * (day_of_year - 3) / 365.0 * deg));
+    const double out = solar_constant_W_per_m2 * (1.0 + 0.033 * std::cos(360.0 * (day_of_year - 3) / 365.0 * deg));
+    if (told != nullptr)
+        told->write({.what = "sun outside the atmosphere",
+                     .symbol = "E0",
+                     .formula = "Esc*(1 + 0.033*cos(360*(day - 3)/365))",
+                     .inputs = {{"Esc", solar_constant_W_per_m2, "W/m2", "solar constant"},
+                                {"day", static_cast<double>(day_of_year), "1", "of the year: the 21st of the month"}},
+                     .value = out,
+                     .unit = "W/m2"});
+    return out;
 }
 
-double relative_air_mass(Angle elevation)
+double relative_air_mass(Angle elevation, const quantity::LedgerOf* told)
 {
     check_range("relative_air_mass", "elevation", elevation.degrees(), {0.0, 90.0}, "deg");
-    return 1.0 / (std::sin(elevation.radians()) + 0.50572 * std::pow(6.07995 + elevation.degrees(), -1.6364));
+    const double out =
+        1.0 / (std::sin(elevation.radians()) + 0.50572 * std::pow(6.07995 + elevation.degrees(), -1.6364));
+    if (told != nullptr)
+        told->write({.what = "air mass",
+                     .symbol = "m",
+                     .formula = "1/(sin(height) + 0.50572*(6.07995 + height)^(-1.6364))",
+                     .inputs = {{"height", elevation.degrees(), "deg", sun_stands}},
+                     .value = out,
+                     .unit = "1"});
+    return out;
 }
 
 ClearSky clear_sky(Angle elevation, double extraterrestrial_W_per_m2, double beam_depth, double diffuse_depth,
-                   ClearSkyEdition edition)
+                   ClearSkyEdition edition, const quantity::LedgerOf* told)
 {
     check_range("clear_sky", "beam optical depth", beam_depth, {1e-6, 3.0}, "");
     check_range("clear_sky", "diffuse optical depth", diffuse_depth, {1e-6, 5.0}, "");
     if (elevation.degrees() <= 0.0) return {};
-    const double m = relative_air_mass(elevation), tb = beam_depth, td = diffuse_depth;
+    const double m = relative_air_mass(elevation, told), tb = beam_depth, td = diffuse_depth;
     const bool old = edition == ClearSkyEdition::of_2009;
     const double ab =
         old ? 1.219 - 0.043 * tb - 0.151 * td - 0.204 * tb * td : 1.454 - 0.406 * tb - 0.268 * td + 0.021 * tb * td;
     const double ad =
         old ? 0.202 + 0.852 * tb - 0.007 * td - 0.357 * tb * td : 0.507 + 0.205 * tb - 0.080 * td - 0.190 * tb * td;
-    return {extraterrestrial_W_per_m2 * std::exp(-tb * std::pow(m, ab)),
-            extraterrestrial_W_per_m2 * std::exp(-td * std::pow(m, ad))};
+    const ClearSky sky{extraterrestrial_W_per_m2 * std::exp(-tb * std::pow(m, ab)),
+                       extraterrestrial_W_per_m2 * std::exp(-td * std::pow(m, ad))};
+    if (told == nullptr) return sky;
+    const quantity::LedgerInput beam{"tb", tb, "1", "site.month/beam_depth"},
+        diffuse{"td", td, "1", "site.month/diffuse_depth"}, outside{"E0", extraterrestrial_W_per_m2, "W/m2", "above"},
+        mass{"m", m, "1", "above"};
+    const auto write = [&](const char* what, const char* symbol, const char* formula,
+                           std::vector<quantity::LedgerInput> inputs, double value, const char* unit) {
+        told->write({.what = what,
+                     .symbol = symbol,
+                     .formula = formula,
+                     .inputs = std::move(inputs),
+                     .value = value,
+                     .unit = unit});
+    };
+    write("exponent of the beam", "ab",
+          old ? "1.219 - 0.043*tb - 0.151*td - 0.204*tb*td" : "1.454 - 0.406*tb - 0.268*td + 0.021*tb*td",
+          {beam, diffuse}, ab, "1");
+    write("exponent of the diffuse", "ad",
+          old ? "0.202 + 0.852*tb - 0.007*td - 0.357*tb*td" : "0.507 + 0.205*tb - 0.080*td - 0.190*tb*td",
+          {beam, diffuse}, ad, "1");
+    write("beam, facing the sun", "Eb", "E0*exp(-tb*m^ab)", {outside, beam, mass, {"ab", ab, "1", "above"}},
+          sky.beam_normal_W_per_m2, "W/m2");
+    write("diffuse on the horizontal", "Ed", "E0*exp(-td*m^ad)", {outside, diffuse, mass, {"ad", ad, "1", "above"}},
+          sky.diffuse_horizontal_W_per_m2, "W/m2");
+    return sky;
 }
 
+namespace {
+
+struct LitPlane {
+    Angle tilt, azimuth;
+    double ground_reflectance = 0.2;
+};
+
+/// The arithmetic of what falls on a plane.
+void write_plane(const quantity::LedgerOf& told, const ClearSky& sky, const SunPosition& sun, const LitPlane& plane,
+                 double Y, const PlaneIrradiance& out)
+{
+    using Input = quantity::LedgerInput;
+    const Input z{"z", sun.zenith_deg, "deg", sun_stands}, a{"a", sun.azimuth_deg, "deg", sun_stands},
+        tilt{"tilt", plane.tilt.degrees(), "deg", "of the face: 90 upright"},
+        facing{"facing", plane.azimuth.degrees(), "deg", "of the face: true bearing"},
+        beam{"Eb", sky.beam_normal_W_per_m2, "W/m2", "above"},
+        diffuse{"Ed", sky.diffuse_horizontal_W_per_m2, "W/m2", "above"};
+    const auto write = [&](const char* what, const char* symbol, const char* formula, std::vector<Input> inputs,
+                           double value, const char* unit) {
+        told.write({.what = what,
+                    .symbol = symbol,
+                    .formula = formula,
+                    .inputs = std::move(inputs),
+                    .value = value,
+                    .unit = unit});
+    };
+    const double incidence = cos_incidence(sun, plane.tilt, plane.azimuth),
+                 upright = cos_incidence(sun, Angle::degrees(90.0), plane.azimuth);
+    write("cosine of the angle of incidence", "ct", "cos(z)*cos(tilt) + sin(z)*sin(tilt)*cos(a - facing)",
+          {z, a, tilt, facing}, incidence, "1");
+    write("beam on the plane", "Ib", "Eb*max(0, ct)", {beam, {"ct", incidence, "1", "above"}}, out.beam_W_per_m2,
+          "W/m2");
+    write("cosine on an upright plane", "cv", "sin(z)*cos(a - facing)", {z, a, facing}, upright, "1");
+    write("its diffuse over the horizontal's", "Y", "max(0.45, 0.55 + 0.437*cv + 0.313*cv*cv)",
+          {{"cv", upright, "1", "above"}}, Y, "1");
+    write("of the sky on the plane", "Is",
+          plane.tilt.degrees() <= 90.0 ? "Ed*(Y*sin(tilt) + cos(tilt))" : "Ed*(Y*sin(tilt))",
+          {diffuse, {"Y", Y, "1", "above"}, tilt}, out.sky_diffuse_W_per_m2, "W/m2");
+    write("thrown back by the ground", "Ig", "(Eb*max(0, cos(z)) + Ed)*rho*0.5*(1 - cos(tilt))",
+          {beam, z, diffuse, {"rho", plane.ground_reflectance, "1", "site/ground_reflectance"}, tilt},
+          out.ground_reflected_W_per_m2, "W/m2");
+}
+
+} // namespace
+
 PlaneIrradiance clear_sky_on_plane(const ClearSky& sky, const SunPosition& sun, Angle tilt, Angle azimuth,
-                                   double ground_reflectance)
+                                   double ground_reflectance, const quantity::LedgerOf* told)
 {
     check_range("clear_sky_on_plane", "ground reflectance", ground_reflectance, {0.0, 1.0}, "");
     check_range("clear_sky_on_plane", "tilt", tilt.degrees(), {0.0, 180.0}, "deg");
@@ -200,8 +289,11 @@ PlaneIrradiance clear_sky_on_plane(const ClearSky& sky, const SunPosition& sun, 
     const double sky_share = tilt.degrees() <= 90.0 ? Y * sine + cosine : Y * sine;
     const double horizontal =
         sky.beam_normal_W_per_m2 * std::max(0.0, std::cos(sun.zenith_deg * deg)) + sky.diffuse_horizontal_W_per_m2;
-    return {sky.beam_normal_W_per_m2 * std::max(0.0, cos_incidence(sun, tilt, azimuth)),
-            sky.diffuse_horizontal_W_per_m2 * sky_share, horizontal * ground_reflectance * 0.5 * (1.0 - cosine)};
+    const PlaneIrradiance out{sky.beam_normal_W_per_m2 * std::max(0.0, cos_incidence(sun, tilt, azimuth)),
+                              sky.diffuse_horizontal_W_per_m2 * sky_share,
+                              horizontal * ground_reflectance * 0.5 * (1.0 - cosine)};
+    if (told != nullptr) write_plane(*told, sky, sun, {tilt, azimuth, ground_reflectance}, Y, out);
+    return out;
 }
 
 } // namespace venture::climate

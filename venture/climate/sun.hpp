@@ -3,6 +3,7 @@
 
 #include <optional>
 
+#include <venture/quantity/ledger.hpp>
 #include <venture/quantity/types.hpp>
 
 namespace venture::climate {
@@ -76,11 +77,13 @@ struct SunDay {
 [[nodiscard]] double cos_incidence(const SunPosition& sun, Angle tilt, Angle azimuth);
 
 /// Irradiance on a plane normal to the sun outside the atmosphere, W/m2.
+/// @param told  the arithmetic is written there, if given; angles in degrees
 /// Source    E0 = Esc (1 + 0.033 cos(360 (n - 3)/365)), ASHRAE Handbook - Fundamentals, climatic design chapter.
-[[nodiscard]] double extraterrestrial_W_per_m2(int day_of_year, double solar_constant_W_per_m2 = 1367.0);
+[[nodiscard]] double extraterrestrial_W_per_m2(int day_of_year, double solar_constant_W_per_m2 = 1367.0,
+                                               const quantity::LedgerOf* told = nullptr);
 
 /// Relative optical air mass. Source: Kasten and Young 1989. Valid for a sun above the horizon.
-[[nodiscard]] double relative_air_mass(Angle elevation);
+[[nodiscard]] double relative_air_mass(Angle elevation, const quantity::LedgerOf* told = nullptr);
 
 /// Beam on a plane normal to the sun, and diffuse on the horizontal, W/m2.
 struct ClearSky {
@@ -96,7 +99,8 @@ enum class ClearSkyEdition { of_2009, of_2013 };
 /// @param beam_depth, diffuse_depth  pseudo optical depths of the month, above 0 and at most 3 (5 for diffuse)
 /// @throws   quantity::RangeError for depths outside that range
 [[nodiscard]] ClearSky clear_sky(Angle elevation, double extraterrestrial_W_per_m2, double beam_depth,
-                                 double diffuse_depth, ClearSkyEdition edition = ClearSkyEdition::of_2013);
+                                 double diffuse_depth, ClearSkyEdition edition = ClearSkyEdition::of_2013,
+                                 const quantity::LedgerOf* told = nullptr);
 
 /// What falls on a plane, by origin, W/m2.
 struct PlaneIrradiance {
@@ -113,6 +117,6 @@ struct PlaneIrradiance {
 /// Source    ASHRAE Handbook - Fundamentals, climatic design chapter: Y = max(0.45, 0.55 + 0.437 cos + 0.313 cos^2).
 /// @param ground_reflectance  0..1
 [[nodiscard]] PlaneIrradiance clear_sky_on_plane(const ClearSky& sky, const SunPosition& sun, Angle tilt, Angle azimuth,
-                                                 double ground_reflectance);
+                                                 double ground_reflectance, const quantity::LedgerOf* told = nullptr);
 
 } // namespace venture::climate

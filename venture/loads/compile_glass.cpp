@@ -2,6 +2,9 @@
 
 #include <algorithm>
 #include <cmath>
+#include <numbers>
+
+#include <fmt/format.h>
 
 #include <venture/fabric/glass_heat.hpp>
 #include <venture/loads/compiler.hpp>
@@ -54,6 +57,63 @@ ShadedGlass with_shade(const BareGlass& bare, double down, const LeftByShade& le
 }
 
 } // namespace
+
+namespace {
+
+quantity::LedgerInput above(const char* symbol, double value, const char* unit)
+{
+    return {symbol, value, unit, "above"};
+}
+
+} // namespace
+
+Compiler::LightThrough Compiler::write_light(const building::Surface& s, const building::Opening& window,
+                                             std::size_t sample, const climate::PlaneIrradiance& open,
+                                             const quantity::LedgerOf& told)
+{
+    const std::size_t scene = scene_of(s, &window);
+    const climate::PlaneIrradiance sun = irradiance(s, scene)[sample];
+    const building::NamedGlazing& glazing = b_.glazings[window.glazing];
+    const fabric::GlassByAngle& glass = glazing.values.by_angle;
+    const double cosine =
+        climate::cos_incidence(spell_.sun[sample], Angle::degrees(s.tilt_deg), Angle::degrees(s.azimuth_deg));
+    const BareGlass bare_glass = behind(glass, sun, cosine);
+    const double down = shade_down(s, window)[sample];
+    const building::NamedShade* shade = window.shade ? &b_.shades[*window.shade] : nullptr;
+    const LeftByShade left = shade != nullptr ? left_by(*window.shade, window.glazing) : LeftByShade{};
+    const bool inside = shade != nullptr && shade->layer.place == fabric::ShadePlace::inside;
+    const double light = with_shade(bare_glass, down, left, inside, inward_of(window, 0.0)).light;
+    const plan::DiffuseLeft seen = scene == 0 ? plan::DiffuseLeft{} : (*scenes_)[scene].diffuse_left(bare(sample));
+    const std::string shadows = scene == 0 ? "nothing stands before it" : "shadows of what stands before it",
+                      of_glass = fmt::format("glazing '{}'", glazing.values.name),
+                      of_shade = shade == nullptr
+                                     ? std::string{"no shade"}
+                                     : fmt::format("shade '{}', {:.0f} % down", shade->layer.name, 100.0 * down);
+    const LightThrough out{bare_glass.beam * light, bare_glass.diffuse * light};
+    told.write({.what = "beam through the glass",
+                .symbol = "Gb",
+                .formula = "Ib*lit*tau*light",
+                .inputs = {above("Ib", open.beam_W_per_m2, "W/m2"),
+                           {"lit", scene == 0 ? 1.0 : beam_left_.at(scene - 1)[sample], "1", shadows},
+                           {"tau", glass.direct_at(cosine), "1",
+                            fmt::format("{} at {:.1f} deg", of_glass,
+                                        std::acos(std::clamp(cosine, -1.0, 1.0)) * 180.0 / std::numbers::pi)},
+                           {"light", light, "1", of_shade}},
+                .value = out.beam,
+                .unit = "W/m2"});
+    told.write({.what = "diffuse through the glass",
+                .symbol = "Gd",
+                .formula = "(Is*sky + Ig*ground)*tau_d*light",
+                .inputs = {above("Is", open.sky_diffuse_W_per_m2, "W/m2"),
+                           {"sky", seen.sky, "1", shadows},
+                           above("Ig", open.ground_reflected_W_per_m2, "W/m2"),
+                           {"ground", seen.ground, "1", shadows},
+                           {"tau_d", glass.diffuse_direct, "1", of_glass + ", from all sides"},
+                           {"light", light, "1", of_shade}},
+                .value = out.diffuse,
+                .unit = "W/m2"});
+    return out;
+}
 
 /// Profile that a window's shade looks at, if it does.
 std::size_t Compiler::shade_profile(const building::Surface& s, const building::Opening& window) const

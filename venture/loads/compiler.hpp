@@ -7,6 +7,7 @@
 #include <venture/fabric/glass_heat.hpp>
 #include <venture/loads/compile.hpp>
 #include <venture/loads/scenes.hpp>
+#include <venture/quantity/ledger.hpp>
 
 namespace venture::loads::detail {
 
@@ -19,6 +20,18 @@ class Compiler {
 public:
     Compiler(const building::Building& building, const Spell& spell, const CompileOptions& options);
     Compiled run();
+
+    /// Sun on 1 m2 of a window's glass that comes through as light, at one instant. W/m2
+    struct LightThrough {
+        double beam = 0.0, diffuse = 0.0;
+    };
+    /// Writes how a window's light comes about; nothing where no sun falls on it.
+    /// @param sample  of the spell   @param sun  that falls on the plane with nothing before it
+    [[nodiscard]] LightThrough write_light(const building::Surface& s, const building::Opening& window,
+                                           std::size_t sample, const climate::PlaneIrradiance& sun,
+                                           const quantity::LedgerOf& told);
+    /// What stands before surfaces, where only the sun is asked for: run() does it by itself.
+    void look_at_shadows() { shade_scenes(); }
 
 private:
     using Irradiance = std::vector<climate::PlaneIrradiance>;

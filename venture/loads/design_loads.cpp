@@ -83,6 +83,7 @@ void add_heating(const Run& winter, const Run* held, std::size_t r, RoomLoad& ou
         if (out.heating_up_W > 0.0) out.heating_when.clock_hour = static_cast<int>(peak - day.heating_W.begin());
     }
     out.lowest_air_C = *std::ranges::min_element(day.air_C);
+    out.winter_air_C = day.air_C.front();
 }
 
 /// The most humid hour in which it matters.

@@ -1,15 +1,19 @@
-#include <venture/building/surface_names.hpp>
 #include <venture/loads/paper_sum.hpp>
 
-#include <algorithm>
+#include <fmt/format.h>
 
 #include <venture/air/moist_air.hpp>
+#include <venture/building/surface_names.hpp>
+#include <venture/building/u_values.hpp>
 #include <venture/loads/compile.hpp>
 
 namespace venture::loads::detail {
 
 using building::Building;
 using building::Neighbour;
+using quantity::Ledger;
+using quantity::LedgerInput;
+using quantity::LedgerLine;
 
 namespace {
 
@@ -17,10 +21,11 @@ namespace {
 /// and the temperatures that neighbouring rooms have in winter design.
 class PaperSum {
 public:
-    PaperSum(const Building& b, std::size_t room, const std::function<double(std::size_t)>& floating_C)
+    PaperSum(const Building& b, std::size_t room, const std::function<double(std::size_t)>& floating_C, Ledger* ledger)
         : b_{b},
           room_{room},
-          floating_C_{floating_C}
+          floating_C_{floating_C},
+          ledger_{ledger}
     {
     }
 
@@ -30,28 +35,20 @@ public:
             const bool behind = s.beyond.kind == Neighbour::Kind::room && s.beyond.room == room_;
             if (s.room != room_ && !behind) continue;
             if (s.beyond.kind == Neighbour::Kind::nothing) continue;
-            const double far = far_side_C(s, behind);
+            const FarSide far = far_side(s, behind);
             const PaperTerm::Kind kind = s.beyond.kind == Neighbour::Kind::room
                                              ? towards(behind ? s.room : s.beyond.room)
                                              : PaperTerm::Kind::other;
-            add(seen_from(b_, s, room_), s.net_m2(), building::u_value(b_, s), far, kind);
+            add_surface(s, far, kind);
             for (const building::Opening& o : s.openings) {
                 if (o.kind == building::Opening::Kind::open) continue; // its air stands among that of other rooms
-                add(seen_from(b_, s, o, room_), o.area_m2(), building::u_value(b_, s, o), far, kind);
+                add_opening(s, o, far, kind);
             }
         }
         for (const building::ThermalBridge& bridge : b_.thermal_bridges)
-            if (bridge.room == room_)
-                terms_.push_back({"thermal bridge: " + bridge.name, 0.0, 0.0, bridge.heat_loss_W_per_K,
-                                  b_.site.winter.dry_bulb_C,
-                                  bridge.heat_loss_W_per_K * (own_C() - b_.site.winter.dry_bulb_C)});
-        const building::Room& room = b_.rooms[room_];
-        const double outdoor_C = b_.site.winter.dry_bulb_C;
-        const double counts = outdoor_flow_counts(b_.method, outdoor_C);
-        add_air("infiltration", counts * room.use.infiltration_per_h.value * room.volume_m3 / 3600.0, outdoor_C,
-                PaperTerm::Kind::infiltration);
-        const double most = b_.calendars[room.use.ventilation_profile].on_design_day(0).highest();
-        add_air("ventilation", counts * room.outdoor_air_by_plan_m3_per_s() * most, outdoor_C);
+            if (bridge.room == room_) add_bridge(bridge);
+        add_infiltration();
+        add_ventilation();
         for (const building::TransferAir& air : b_.transfer_air) {
             if (air.to == room_) add_transfer(air, air.from);
             if (air.from == room_ && air.both_ways) add_transfer(air, air.to);
@@ -60,26 +57,57 @@ public:
     }
 
 private:
-    [[nodiscard]] double own_C() const { return b_.rooms[room_].use.heating_setpoint_C->value; }
+    /// What lies behind, and who says how warm it is.
+    struct FarSide {
+        double at_C = 0.0;
+        std::string from{};
+    };
 
-    [[nodiscard]] double far_side_C(const building::Surface& s, bool behind) const
+    [[nodiscard]] double own_C() const { return b_.rooms[room_].use.heating_setpoint_C->value; }
+    [[nodiscard]] std::string said(quantity::OriginId origin) const
+    {
+        return ledger_ != nullptr ? b_.origins.describe(origin) : std::string{};
+    }
+    [[nodiscard]] FarSide outdoors() const { return {b_.site.winter.dry_bulb_C, "site/winter_dry_bulb"}; }
+
+    [[nodiscard]] FarSide far_side(const building::Surface& s, bool behind) const
     {
         switch (s.beyond.kind) {
         case Neighbour::Kind::ground: {
             const auto& ground = b_.build_ups[s.build_up].ground;
-            return ground ? ground->design_ground_C : b_.site.winter.ground_C;
+            return ground ? FarSide{ground->design_ground_C, "the ground's year (ISO 13370)"}
+                          : FarSide{b_.site.winter.ground_C, "site/winter_ground"};
         }
         case Neighbour::Kind::temperature:
-            return s.beyond.temperature_C;
+            return {s.beyond.temperature_C, said(b_.rooms[s.room].origin)};
         case Neighbour::Kind::unheated:
-            return own_C() - s.beyond.reduction_factor * (own_C() - b_.site.winter.dry_bulb_C);
+            return unheated(s);
         case Neighbour::Kind::room:
-            return room_C(behind ? s.room : s.beyond.room);
+            return room_side(behind ? s.room : s.beyond.room);
         case Neighbour::Kind::outdoors:
         case Neighbour::Kind::nothing:
             break;
         }
-        return b_.site.winter.dry_bulb_C + s.beyond.warmer_in_winter_K;
+        if (s.beyond.warmer_in_winter_K == 0.0) return outdoors();
+        return {b_.site.winter.dry_bulb_C + s.beyond.warmer_in_winter_K,
+                fmt::format("site/winter_dry_bulb and {:g} K", s.beyond.warmer_in_winter_K)};
+    }
+
+    [[nodiscard]] FarSide unheated(const building::Surface& s) const
+    {
+        const double at_C = own_C() - s.beyond.reduction_factor * (own_C() - b_.site.winter.dry_bulb_C);
+        write([&] {
+            return LedgerLine{seen_from(b_, s, room_),
+                              "temperature of the unheated space",
+                              "t_far",
+                              "t_room - b*(t_room - t_out)",
+                              {own(),
+                               {"b", s.beyond.reduction_factor, "1", said(b_.rooms[s.room].origin)},
+                               input("t_out", outdoors())},
+                              at_C,
+                              "degC"};
+        });
+        return {at_C, "above"};
     }
 
     [[nodiscard]] PaperTerm::Kind towards(std::size_t room) const
@@ -87,46 +115,242 @@ private:
         return b_.rooms[room].use.heating_setpoint_C ? PaperTerm::Kind::between_heated_rooms : PaperTerm::Kind::other;
     }
 
-    [[nodiscard]] double room_C(std::size_t room) const
+    [[nodiscard]] FarSide room_side(std::size_t room) const
     {
         const auto& setpoint = b_.rooms[room].use.heating_setpoint_C;
-        return setpoint ? setpoint->value : floating_C_(room);
+        return setpoint ? FarSide{setpoint->value, said(setpoint->origin)}
+                        : FarSide{floating_C_(room), "the heat balance: it floats in winter design"};
     }
 
-    void add(std::string what, double area, double u, double far, PaperTerm::Kind kind)
+    template <class Line>
+    void write(const Line& line) const
     {
-        if (area <= 1e-9) return;
-        terms_.push_back({std::move(what), area, u, area * u, far, area * u * (own_C() - far), kind});
+        if (ledger_ != nullptr) ledger_->push_back(line());
+    }
+    [[nodiscard]] LedgerInput own() const
+    {
+        return {"t_room", own_C(), "degC", said(b_.rooms[room_].use.heating_setpoint_C->origin)};
+    }
+    static LedgerInput input(const char* symbol, const FarSide& side) { return {symbol, side.at_C, "degC", side.from}; }
+
+    void add_surface(const building::Surface& s, const FarSide& far, PaperTerm::Kind kind)
+    {
+        if (s.net_m2() <= least_m2) return;
+        const std::string of = seen_from(b_, s, room_);
+        const std::string shape = said(b_.rooms[s.room].origin);
+        write([&] {
+            return LedgerLine{of,
+                              "area",
+                              "A",
+                              "gross - openings",
+                              {{"gross", s.gross_m2, "m2", shape}, {"openings", s.openings_m2(), "m2", shape}},
+                              s.net_m2(),
+                              "m2"};
+        });
+        add(of, s.net_m2(), u_value(b_, s, ledger_, of), far, kind);
+    }
+
+    void add_opening(const building::Surface& s, const building::Opening& o, const FarSide& far, PaperTerm::Kind kind)
+    {
+        if (o.area_m2() <= least_m2) return;
+        const std::string of = seen_from(b_, s, o, room_);
+        const std::string shape = said(b_.rooms[s.room].origin);
+        write([&] {
+            return LedgerLine{of,
+                              "area",
+                              "A",
+                              "w*h*n",
+                              {{"w", o.width_m, "m", shape},
+                               {"h", o.height_m, "m", shape},
+                               {"n", static_cast<double>(o.from_left_m.size()), "1", shape}},
+                              o.area_m2(),
+                              "m2"};
+        });
+        add(of, o.area_m2(), u_value(b_, s, o, ledger_, of), far, kind);
+    }
+
+    void add(const std::string& of, double area, double u, const FarSide& far, PaperTerm::Kind kind)
+    {
+        const double loss_W = area * u * (own_C() - far.at_C);
+        write([&] {
+            return LedgerLine{of,
+                              "loss",
+                              "Q",
+                              "A*U*(t_room - t_far)",
+                              {{"A", area, "m2", "above"}, {"U", u, "W/m2K", "above"}, own(), input("t_far", far)},
+                              loss_W,
+                              "W"};
+        });
+        terms_.push_back({of, area, u, area * u, far.at_C, loss_W, kind});
+    }
+
+    void add_bridge(const building::ThermalBridge& bridge)
+    {
+        const std::string of = "thermal bridge: " + bridge.name;
+        const double loss_W = bridge.heat_loss_W_per_K * (own_C() - b_.site.winter.dry_bulb_C);
+        write([&] {
+            return LedgerLine{of,
+                              "loss",
+                              "Q",
+                              "H*(t_room - t_far)",
+                              {{"H", bridge.heat_loss_W_per_K, "W/K", "[[thermal_bridge]] of that name"},
+                               own(),
+                               input("t_far", outdoors())},
+                              loss_W,
+                              "W"};
+        });
+        terms_.push_back({of, 0.0, 0.0, bridge.heat_loss_W_per_K, b_.site.winter.dry_bulb_C, loss_W});
+    }
+
+    void add_infiltration()
+    {
+        const building::Room& room = b_.rooms[room_];
+        const double counts = outdoor_flow_counts(b_.method, b_.site.winter.dry_bulb_C);
+        const double flow = counts * room.use.infiltration_per_h.value * room.volume_m3 / 3600.0;
+        if (flow <= 0.0) return;
+        write_counts("infiltration", counts);
+        write([&] {
+            return LedgerLine{
+                "infiltration",
+                "flow of air",
+                "V_air",
+                "counts*n*V/3600",
+                {counts_as(counts),
+                 {"n", room.use.infiltration_per_h.value, "1/h", said(room.use.infiltration_per_h.origin)},
+                 {"V", room.volume_m3, "m3", said(room.origin)}},
+                flow,
+                "m3/s"};
+        });
+        add_air("infiltration", flow, outdoors(), PaperTerm::Kind::infiltration);
+    }
+
+    /// Colder air is denser, where the project has volume flows of outdoor air as they are outdoors.
+    [[nodiscard]] LedgerInput counts_as(double counts) const
+    {
+        return {"counts", counts, "1", b_.method.flows_as_outdoors ? "above" : "flows are of air at 20 degC"};
+    }
+    void write_counts(const char* of, double counts) const
+    {
+        if (b_.method.flows_as_outdoors)
+            write([&] {
+                return LedgerLine{of,
+                                  "what outdoor air counts as beside air of 20 degC",
+                                  "counts",
+                                  "293.15/(t_out + 273.15)",
+                                  {input("t_out", outdoors())},
+                                  counts,
+                                  "1"};
+            });
+    }
+
+    void add_ventilation()
+    {
+        const building::Room& room = b_.rooms[room_];
+        const building::Use& u = room.use;
+        const double counts = outdoor_flow_counts(b_.method, b_.site.winter.dry_bulb_C);
+        const double most = b_.calendars[u.ventilation_profile].on_design_day(0).highest();
+        const double flow = counts * room.outdoor_air_by_plan_m3_per_s() * most;
+        if (flow <= 0.0) return;
+        const auto from = [&](const auto& value) { return said(value.origin); };
+        write_counts("ventilation", counts);
+        write([&] {
+            return LedgerLine{
+                "ventilation",
+                "flow of air by plan",
+                "V_air",
+                "counts*(people*q_person + A*q_area + V*n/3600 + q)*most",
+                {counts_as(counts),
+                 {"people", u.people.value, "1", from(u.people)},
+                 {"q_person", u.ventilation_per_person_m3_per_s.value, "m3/s", from(u.ventilation_per_person_m3_per_s)},
+                 {"A", room.floor_area_m2, "m2", said(room.origin)},
+                 {"q_area", u.ventilation_per_area_m_per_s.value, "m3/s.m2", from(u.ventilation_per_area_m_per_s)},
+                 {"V", room.volume_m3, "m3", said(room.origin)},
+                 {"n", u.ventilation_per_h.value, "1/h", from(u.ventilation_per_h)},
+                 {"q", u.ventilation_m3_per_s.value, "m3/s", from(u.ventilation_m3_per_s)},
+                 {"most", most, "1",
+                  fmt::format("largest hour of profile '{}'", b_.calendars[u.ventilation_profile].name)}},
+                flow,
+                "m3/s"};
+        });
+        add_air("ventilation", flow, outdoors());
     }
 
     void add_transfer(const building::TransferAir& air, std::size_t from)
     {
         const double most = b_.calendars[air.profile].on_design_day(0).highest();
+        const std::string of = "air from " + b_.rooms[from].name;
+        if (air.flow_m3_per_s * most <= 0.0) return;
+        write([&] {
+            return LedgerLine{
+                of,
+                "flow of air",
+                "V_air",
+                "q*most",
+                {{"q", air.flow_m3_per_s, "m3/s", said(air.origin)},
+                 {"most", most, "1", fmt::format("largest hour of profile '{}'", b_.calendars[air.profile].name)}},
+                air.flow_m3_per_s * most,
+                "m3/s"};
+        });
         // One way it is no exchange: the air that left the warmer room was heated once, and leaves from this one.
-        add_air("air from " + b_.rooms[from].name, air.flow_m3_per_s * most, room_C(from),
-                air.both_ways ? towards(from) : PaperTerm::Kind::other);
+        add_air(of, air.flow_m3_per_s * most, room_side(from), air.both_ways ? towards(from) : PaperTerm::Kind::other);
     }
 
-    void add_air(std::string what, double flow_m3_per_s, double far_C, PaperTerm::Kind kind = PaperTerm::Kind::other)
+    void add_air(const std::string& of, double flow_m3_per_s, const FarSide& far,
+                 PaperTerm::Kind kind = PaperTerm::Kind::other)
     {
-        if (flow_m3_per_s <= 0.0) return;
-        const double h = flow_m3_per_s * room_air_density_kg_per_m3(air::standard_pressure(b_.site.place.height_m)) *
-                         air_specific_heat_J_per_kgK(b_.method, climate::winter_design_day(b_.site).humidity_ratio[0]);
-        terms_.push_back({std::move(what), 0.0, 0.0, h, far_C, h * (own_C() - far_C), kind});
+        const quantity::Pressure pressure = air::standard_pressure(b_.site.place.height_m);
+        const double density = room_air_density_kg_per_m3(pressure);
+        const double heat =
+            air_specific_heat_J_per_kgK(b_.method, climate::winter_design_day(b_.site).humidity_ratio[0]);
+        const double h = flow_m3_per_s * density * heat, loss_W = h * (own_C() - far.at_C);
+        write([&] {
+            return LedgerLine{of,
+                              "pressure of the air here",
+                              "p",
+                              "101325*(1 - 2.25577e-5*height)^5.2559",
+                              {{"height", b_.site.place.height_m, "m", "site/height"}},
+                              pressure.pascal(),
+                              "Pa"};
+        });
+        write([&] {
+            return LedgerLine{of,
+                              "density of room air",
+                              "rho",
+                              "p/(287.042*293.15)",
+                              {{"p", pressure.pascal(), "Pa", "above"}},
+                              density,
+                              "kg/m3"};
+        });
+        write([&] {
+            return LedgerLine{of,
+                              "loss",
+                              "Q",
+                              "V_air*rho*c*(t_room - t_far)",
+                              {{"V_air", flow_m3_per_s, "m3/s", "above"},
+                               {"rho", density, "kg/m3", "above"},
+                               {"c", heat, "J/kgK", b_.method.moist_air_heat ? "of moist air" : "of dry air"},
+                               own(),
+                               input("t_far", far)},
+                              loss_W,
+                              "W"};
+        });
+        terms_.push_back({of, 0.0, 0.0, h, far.at_C, loss_W, kind});
     }
 
+    static constexpr double least_m2 = 1e-9;
     const Building& b_;
     std::size_t room_;
     const std::function<double(std::size_t)>& floating_C_;
+    Ledger* ledger_ = nullptr; ///< written to, unless null
     std::vector<PaperTerm> terms_{};
 };
 
 } // namespace
 
 std::vector<PaperTerm> paper_sum(const Building& building, std::size_t room,
-                                 const std::function<double(std::size_t room)>& floating_C)
+                                 const std::function<double(std::size_t room)>& floating_C, Ledger* ledger)
 {
-    return PaperSum{building, room, floating_C}.run();
+    return PaperSum{building, room, floating_C, ledger}.run();
 }
 
 } // namespace venture::loads::detail

@@ -73,6 +73,7 @@ struct RoomLoad {
     double heating_W = 0.0;    ///< largest hour mean
     double heating_up_W = 0.0; ///< of it, what coming back from set-backs adds to holding set-points all day
     bool sets_back = false;    ///< itself; else heating_up_W is for rooms beside it that do
+    double winter_air_C = 0.0; ///< of its air in winter design, as that day begins
     std::vector<double> heating_hours_W{}; ///< of winter design, 24 from 0 h; empty for typed loads
     double heating_room_C = 20.0;
     When heating_when{};

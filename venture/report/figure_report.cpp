@@ -19,6 +19,7 @@
 #include <venture/report/calendar_report.hpp>
 #include <venture/report/check_report.hpp>
 #include <venture/report/glazing_report.hpp>
+#include <venture/report/ledger_report.hpp>
 #include <venture/report/library_report.hpp>
 #include <venture/report/model_origins.hpp>
 #include <venture/report/origins_report.hpp>
@@ -73,6 +74,7 @@ const std::vector<ResultTable>& result_tables()
         add("loads", loads::design_tables().declarations());
         add("loads --hours", {loads::load_hour_columns().declaration()});
         add("loads --room", {loads::load_path_columns().declaration()});
+        add("loads --room --arithmetic", ledger_declarations());
         add("loads --room --terms", {loads::path_term_columns().declaration()});
         add("loads --room --by-source", {loads::load_cause_columns().declaration()});
         add("loads --second-opinion",
