@@ -88,5 +88,25 @@ TEST_F(Variants, WriteTheArithmeticOfARoomDownToWhatWasTyped)
     EXPECT_EQ(run("loads house --arithmetic").code, 2);
 }
 
+TEST_F(Variants, TellTheHeatingAfterDaysOff)
+{
+    EXPECT_THAT(run("loads house --after-days-off 2").out, HasSubstr("no room has a heating_setback"));
+    const std::string sets_back =
+        "loads house --set room/Kitchen/heating_setback=12 --set \"room/Kitchen/heating_profile=evenings\" ";
+    const json one = run_json(sets_back + "--after-days-off 1 --json"),
+               three = run_json(sets_back + "--after-days-off 3 --json");
+    const auto kitchen = [](const json& doc) -> json {
+        for (const json& room : doc["room_load"])
+            if (room["room"] == "Kitchen") return room;
+        return {};
+    };
+    EXPECT_GT(kitchen(three)["after_days_off"], kitchen(one)["after_days_off"]);
+    EXPECT_GT(kitchen(one)["after_days_off"], kitchen(one)["heating"]);
+    EXPECT_THAT(run(sets_back + "--after-days-off 3 --come-back-in \"1 h\"").out, HasSubstr("come back from in 1 h"));
+    EXPECT_EQ(run("loads house --after-days-off 8").code, 2);
+    EXPECT_EQ(run("loads house --come-back-in \"2 h\"").code, 2);
+    EXPECT_EQ(run("loads house --after-days-off 2 --come-back-in soon").code, 2);
+}
+
 } // namespace
 } // namespace venture

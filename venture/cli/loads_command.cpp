@@ -35,6 +35,8 @@ struct Options {
     bool csv = false;
     RoomAsked apart{};
     bool second_opinion = false;
+    int days_off = 0; ///< 0: not asked
+    std::string come_back_in{};
     std::vector<std::string> together{}; ///< "Galley|Crew mess"
 };
 
@@ -128,6 +130,24 @@ std::optional<double> supply_difference(const std::string& typed)
     return *difference_K;
 }
 
+/// @throws Misuse for what is no such time
+std::optional<loads::DaysOff> days_off(const Options& options)
+{
+    if (options.days_off == 0 && options.come_back_in.empty()) return std::nullopt;
+    if (options.days_off < 1 || options.days_off > 6)
+        throw Misuse{"--after-days-off: expected 1 to 6 days of each week, as in --after-days-off 2"};
+    loads::DaysOff out{.days = options.days_off};
+    if (options.come_back_in.empty()) return out;
+    constexpr double least_h = 0.25, most_h = 24.0;
+    const auto read = quantity::parse_quantity(options.come_back_in, quantity::Kind::hours);
+    const double* time_h = std::get_if<double>(&read);
+    if (time_h == nullptr || *time_h < least_h || *time_h > most_h)
+        throw Misuse{
+            fmt::format("--come-back-in: '{}' found, expected 0.25 to 24 h, as in \"2 h\"", options.come_back_in)};
+    out.come_back_in_h = *time_h;
+    return out;
+}
+
 ExitCode run(const Options& options)
 {
     const CommonOptions& o = options.common;
@@ -153,6 +173,8 @@ ExitCode run(const Options& options)
                                                        asked.supply_K.value_or(usual_supply_K)),
                        job, o, job.design().converged());
     }
+    if (const auto off = days_off(options))
+        asked.after = heating_after_days_off(*job.building(), *off, {.step_s = 60.0 * o.step_min});
     if (!options.csv)
         return deliver(report::loads_document(*job.building(), job.design(), job.units(), asked), job, o,
                        job.design().converged());
@@ -178,6 +200,10 @@ std::function<ExitCode()> declare(Parser& parser)
         .one_each();
     parser.add("--supply-difference", options->supply_difference,
                "also the supply air that carries the sensible cooling, so much cooler than the room: \"8 K\"");
+    parser.add("--after-days-off", options->days_off,
+               "also the heating after so many days of each week at the set-back, 1 to 6: a weekend, a long one");
+    parser.add("--come-back-in", options->come_back_in,
+               "with --after-days-off: the time in which rooms come back, in place of their ramps: \"2 h\"");
     parser.flag(
         "--second-opinion", options->second_opinion,
         "instead: simpler methods beside the heat balance, with what each leaves out, and the swing of the glass "

@@ -160,8 +160,7 @@ private:
     {
         if (job.building()) return report::loads_document(*job.building(), job.design(), job.units());
         figure::Document out; // of a table of typed loads
-        out.add(
-            figure::table_of(loads::room_load_columns(), loads::rows_of(job.design().loads, job.origins(), nullptr)));
+        out.add(loads::design_tables().table("room_load", {.design = &job.design(), .origins = &job.origins()}));
         return out;
     }
 

@@ -290,9 +290,7 @@ const figure::TablesOf<DesignTold>& design_tables()
     using D = DesignTold;
     static const figure::TablesOf<D> all = [] {
         figure::TablesOf<D> tables;
-        tables
-            .add(room_load_columns(),
-                 [](const D& d) { return rows_of(d.design->loads, *d.origins, d.building, d.supply_K); })
+        tables.add(room_load_columns(), rows_of)
             .add(building_load_columns(), [](const D& d) { return group_loads(d.design->loads, d.together); })
             .add(typed_over_columns(), [](const D& d) { return typed_over(d.design->loads, *d.origins); })
             .add(steady_loss_columns().declaration(),

@@ -6,6 +6,7 @@
 
 #include <venture/building/building.hpp>
 #include <venture/figure/tables_of.hpp>
+#include <venture/loads/days_off.hpp>
 #include <venture/loads/design_loads.hpp>
 #include <venture/loads/room_parts.hpp>
 
@@ -17,6 +18,7 @@ struct RoomLoadRow {
     bool left_out = false; ///< of the building
     /// Air that carries the sensible cooling, so much cooler than the room; nothing: not asked
     std::optional<double> supply_m3_per_s{};
+    std::optional<double> after_days_off_W{}; ///< heating; nothing: not asked, or not heated
 };
 /// Loads of some rooms together.
 struct GroupLoad {
@@ -74,10 +76,6 @@ struct TypedOverRow {
 /// "July 15-16 h"; the day alone where all its hours are alike.
 [[nodiscard]] std::string moment_of(const PeakParts& peak);
 
-/// Rooms in the order of the loads. @param building  none: all that there is was typed
-/// @param supply_K  by how much supply air is to be cooler than the room, if it is asked for
-[[nodiscard]] std::vector<RoomLoadRow> rows_of(const RoomLoads& loads, const quantity::OriginPool& origins,
-                                               const building::Building* building, std::optional<double> supply_K = {});
 /// Some rooms by name.
 struct RoomList {
     std::string of{}; ///< what they are called together
@@ -88,9 +86,12 @@ struct DesignTold {
     const DesignLoads* design = nullptr;
     const quantity::OriginPool* origins = nullptr;
     const building::Building* building = nullptr; ///< none: all that there is was typed
-    std::optional<double> supply_K{}; ///< by how much supply air is to be cooler than rooms, if it is asked for
-    std::vector<RoomList> together{}; ///< lists of rooms with peaks of their own
+    std::optional<double> supply_K{};    ///< by how much supply air is to be cooler than rooms, if it is asked for
+    std::vector<RoomList> together{};    ///< lists of rooms with peaks of their own
+    std::optional<AfterDaysOff> after{}; ///< heating after days off, if it is asked for
 };
+/// Rooms in the order of the loads.
+[[nodiscard]] std::vector<RoomLoadRow> rows_of(const DesignTold& told);
 /// All tables of them.
 [[nodiscard]] const figure::TablesOf<DesignTold>& design_tables();
 /// "all rooms", then storeys where there is more than one, then the lists asked for.

@@ -48,6 +48,9 @@ const figure::TableOf<RoomLoadRow>& room_load_columns()
             {{"heating_up", "heating up", "power", "of it, what coming back from set-backs adds", 5, Sum::added,
               Show::data},
              [](const R& r) -> Cell { return where(r.load->heating_up_W > 0.0, r.load->heating_up_W); }},
+            {{"after_days_off", "after\ndays off", "power", "largest hour of winter design after days at the set-back",
+              2, Sum::added, Show::if_any},
+             [](const R& r) -> Cell { return figure::cell_of(r.after_days_off_W); }},
             {{"by_hand", "By hand", "power", "U x A x K and air flows at steady state, for comparison", 7, Sum::added},
              [](const R& r) -> Cell { return where(r.load->heated && !r.load->paper.empty(), r.load->paper_W()); }},
             {{"cooling", "Cooling", "power",
@@ -110,16 +113,19 @@ const figure::TableOf<RoomLoadRow>& room_load_columns()
     return all;
 }
 
-std::vector<RoomLoadRow> rows_of(const RoomLoads& loads, const quantity::OriginPool& origins,
-                                 const building::Building* building, std::optional<double> supply_K)
+std::vector<RoomLoadRow> rows_of(const DesignTold& told)
 {
     std::vector<RoomLoadRow> out;
+    const RoomLoads& loads = told.design->loads;
     const double heat_J_per_m3K = room_air_density_kg_per_m3(quantity::Pressure::pascal(loads.pressure_Pa)) *
                                   air::specific_heat_of_dry_air_J_per_kgK;
     for (const RoomLoad& load : loads.rooms) {
-        const auto index = building != nullptr ? building->find_room(load.room) : std::nullopt;
-        RoomLoadRow& row = out.emplace_back(RoomLoadRow{&load, &origins, index && building->rooms[*index].left_out});
-        if (supply_K && load.cooled) row.supply_m3_per_s = load.cooling_sensible_peak_W / (heat_J_per_m3K * *supply_K);
+        const auto index = told.building != nullptr ? told.building->find_room(load.room) : std::nullopt;
+        RoomLoadRow& row =
+            out.emplace_back(RoomLoadRow{&load, told.origins, index && told.building->rooms[*index].left_out});
+        if (told.supply_K && load.cooled)
+            row.supply_m3_per_s = load.cooling_sensible_peak_W / (heat_J_per_m3K * *told.supply_K);
+        if (told.after && told.after->any_sets_back && index && load.heated) row.after_days_off_W = told.after->heating_W[*index];
     }
     return out;
 }

@@ -66,6 +66,22 @@ std::string heating_up_text(const loads::RoomLoads& all, const PreferredUnits& u
                          : "Heating-up after set-backs, in the rooms' heating: " + quantity::listed(rooms, 6) + "\n";
 }
 
+/// Heating after days off beside that after a night.
+std::string after_days_off_text(const loads::AfterDaysOff& after, const GroupLoad& all, const PreferredUnits& units)
+{
+    if (!after.any_sets_back) return "Days off ask for nothing more: no room has a heating_setback.\n";
+    const loads::DaysOff& asked = after.asked;
+    std::string out = fmt::format(
+        "Days off {:>10}  largest hour of all rooms together in a week of winter design with {} day{} at the "
+        "set-back{}: {} more "
+        "than after a night\n",
+        units.text(after.together_W, "total_power"), asked.days, asked.days == 1 ? "" : "s",
+        asked.come_back_in_h ? fmt::format(", come back from in {:g} h", *asked.come_back_in_h) : std::string{},
+        units.text(after.together_W - all.heating_W, "total_power"));
+    if (!after.converged) out += "DO NOT USE: the week with days off did not become periodic\n";
+    return out;
+}
+
 /// What a checker should know of how far to believe the days.
 std::string remarks_text(const std::vector<loads::RunNote>& runs, bool cools)
 {
@@ -95,9 +111,9 @@ std::string days_in_words(const std::vector<loads::RunNote>& runs)
                                           {climate::DesignFor::dew_point, "dew point"}}) {
         const auto days = std::ranges::count_if(
             runs, [&](const loads::RunNote& run) { return run.month > 0 && run.made_for == made_for; });
-        if (days > 0) out += fmt::format("{}{} by highest {}", out.empty() ? "" : ", ", days, words);
+        if (days > 0) out += fmt::format(", {} by highest {}", days, words);
     }
-    return out.empty() ? out : " (" + out + ")";
+    return " (winter" + out + ")";
 }
 
 std::string runs_text(const std::vector<loads::RunNote>& runs)
@@ -169,7 +185,8 @@ Document loads_document(const building::Building& b, const loads::DesignLoads& d
                                  .origins = &b.origins,
                                  .building = &b,
                                  .supply_K = asked.supply_K,
-                                 .together = asked.together};
+                                 .together = asked.together,
+                                 .after = asked.after};
     const std::vector<GroupLoad> groups = loads::group_loads(all, asked.together);
     Document out{job_title(b)};
     out.add(site_line(b, units) +
@@ -183,6 +200,7 @@ Document loads_document(const building::Building& b, const loads::DesignLoads& d
     out.add("\n" + totals_text(all, groups.front(), units) + overruled_text(typed_over(all, b.origins), units) +
             heating_up_text(all, units) + runs_text(design.runs) +
             remarks_text(design.runs, std::ranges::any_of(all.rooms, &RoomLoad::cooled)) + reading_text(b));
+    if (asked.after) out.add(after_days_off_text(*asked.after, groups.front(), units));
     for (const GroupLoad& group : groups)
         if (std::ranges::find(asked.together, group.of, &loads::RoomList::of) != asked.together.end())
             out.add("\nTogether: " + group.of + "\n" + totals_text(all, group, units));

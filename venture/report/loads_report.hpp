@@ -20,7 +20,8 @@ namespace venture::report {
 /// What is told beside.
 struct LoadsAsked {
     std::optional<double> supply_K{}; ///< by how much supply air is to be cooler than rooms, for what flow that takes
-    std::vector<loads::RoomList> together{}; ///< lists of rooms with peaks of their own
+    std::vector<loads::RoomList> together{};    ///< lists of rooms with peaks of their own
+    std::optional<loads::AfterDaysOff> after{}; ///< heating after days off
 };
 
 /// A line a room, totals that say what they contain, and how the runs went.
