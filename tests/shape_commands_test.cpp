@@ -139,6 +139,16 @@ TEST_F(ShapeCommands, ReadTheHouseWithASlopingRoofAndPerimeterZones)
     EXPECT_EQ(run("draw plan house").code, 0);
 }
 
+TEST_F(ShapeCommands, DrawsADesignDayOfARoomOrOfAll)
+{
+    EXPECT_EQ(run("draw day house Kitchen -o room.svg").code, 0);
+    EXPECT_EQ(run("draw day house --day winter -o all.svg").code, 0);
+    EXPECT_EQ(run("draw day house Kitchen --day \"July dry bulb\" -o dry.png").code, 0);
+    EXPECT_GT(fs::file_size(folder / "room.svg"), 5000U);
+    EXPECT_EQ(run("draw day house Kitchn").code, 2);
+    EXPECT_THAT(run("draw day house --day Sunday").errors, HasSubstr("there are: winter, July"));
+}
+
 TEST_F(ShapeCommands, DrawsWhatAPeakIsMadeOf)
 {
     for (const auto& [kind, begins] : {std::pair{"svg", "<?xml"}, {"png", "\x89PNG"}, {"pdf", "%PDF"}}) {

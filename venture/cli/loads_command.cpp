@@ -49,19 +49,6 @@ ExitCode loads_of_room(const Job& job, const CommonOptions& o, const std::string
     return told ? deliver(std::move(*told), job, o, job.design().converged()) : ExitCode::bad_input;
 }
 
-/// The day that is worst for a room, or for all rooms together; winter where nothing is cooled.
-std::string worst_day(const Job& job, const std::string& room)
-{
-    const loads::RoomLoads& all = job.design().loads;
-    std::vector<std::size_t> rooms;
-    for (std::size_t r = 0; r < all.rooms.size(); ++r)
-        if (all.rooms[r].cooled && (room.empty() || all.rooms[r].room == room)) rooms.push_back(r);
-    const std::string day = rooms.empty()  ? std::string{}
-                            : room.empty() ? loads::coincident_cooling(all, rooms).when.day
-                                           : all.rooms[rooms.front()].cooling_when.day;
-    return day.empty() ? "winter" : day;
-}
-
 /// A design day hour by hour.
 ExitCode hours(const CommonOptions& o, const Options& asked)
 {

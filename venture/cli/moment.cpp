@@ -19,6 +19,18 @@ std::optional<climate::DesignDay> design_day_called(const building::Building& b,
     return std::nullopt;
 }
 
+std::string worst_day(const Job& job, const std::string& room)
+{
+    const loads::RoomLoads& all = job.design().loads;
+    std::vector<std::size_t> rooms;
+    for (std::size_t r = 0; r < all.rooms.size(); ++r)
+        if (all.rooms[r].cooled && (room.empty() || all.rooms[r].room == room)) rooms.push_back(r);
+    const std::string day = rooms.empty()  ? std::string{}
+                            : room.empty() ? loads::coincident_cooling(all, rooms).when.day
+                                           : all.rooms[rooms.front()].cooling_when.day;
+    return day.empty() ? "winter" : day;
+}
+
 std::optional<Moment> moment_called(const building::Building& b, const std::string& typed)
 {
     static const std::regex form{R"(\s*(.*\S)\s+(\d{1,2})(:00)?(\s*-\s*\d{1,2}(:00)?)?(\s*h)?\s*)"};

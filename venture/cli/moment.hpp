@@ -5,6 +5,7 @@
 #include <string>
 
 #include <venture/building/building.hpp>
+#include <venture/cli/job.hpp>
 #include <venture/climate/design_day.hpp>
 
 namespace venture::cli {
@@ -12,6 +13,10 @@ namespace venture::cli {
 /// "winter", "July", "July wet bulb"; nothing, and told with those that there are, if none is called so.
 [[nodiscard]] std::optional<climate::DesignDay> design_day_called(const building::Building& building,
                                                                   const std::string& day);
+
+/// The name of the day that is worst for a room, or for all rooms together; winter where nothing is cooled.
+/// @param room  empty: all of them
+[[nodiscard]] std::string worst_day(const Job& job, const std::string& room);
 
 struct Moment {
     climate::DesignDay day{};

@@ -76,7 +76,7 @@ private:
         std::vector<Tick> y_ticks;
         for (const double v : round_values(frame.y0, frame.y1, 7)) y_ticks.push_back({v, fmt::format("{:g}", v)});
         draw_y_scale(c_, frame, y_ticks);
-        draw_days(frame);
+        what_.days.size() == 1 ? draw_hours_of_day(frame) : draw_days(frame);
         for (std::size_t i = 0; i < shown.size(); ++i) draw_curve(frame, shown[i], pens.at(i));
         draw_frame(c_, frame, fmt::format("{}, {}", title, symbol));
         name_curves(frame, curves, shown);
@@ -94,6 +94,18 @@ private:
         std::vector<Tick> few;
         for (std::size_t d = 0; d < ticks.size(); d += fits) few.push_back(ticks[d]);
         draw_x_scale(c_, frame, few);
+    }
+
+    /// Of one day alone, whose name the title has.
+    void draw_hours_of_day(const Frame& frame)
+    {
+        constexpr int apart = 3, last = 24;
+        std::vector<Tick> ticks;
+        for (int h = 0; h <= last; h += apart) {
+            ticks.push_back({static_cast<double>(h), h == last ? fmt::format("{} h", h) : fmt::format("{}", h)});
+            if (h > 0 && h < last) c_.line(frame.at(h, frame.y0), frame.at(h, frame.y1), {pale, 1.0});
+        }
+        draw_x_scale(c_, frame, ticks);
     }
 
     void draw_curve(const Frame& frame, const std::vector<double>& values, const Pen& pen)
