@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 #include <exception>
+#include <map>
 #include <utility>
 
 #include <venture/air/moist_air.hpp>
@@ -33,8 +34,51 @@ struct Run {
     std::uint64_t fingerprint = 0;
 };
 
-/// Runs every design day; each is independent of the others, so threads change nothing but the time.
-std::vector<Run> run_all(const Building& b, const DesignOptions& options)
+/// Design days of one building, side by side; each is independent of the others, so threads change nothing but the time.
+class Days {
+public:
+    Days(const Building& b, const DesignOptions& options)
+        : b_{b},
+          options_{options},
+          modes_{build_up_modes(b, options.step_s)},
+          scenes_{b}
+    {
+    }
+
+    void solve(std::vector<Run>& runs) const
+    {
+        std::vector<std::exception_ptr> failed(runs.size());
+        const auto solve_one = [&](std::size_t i) {
+            try {
+                solve(runs[i]);
+            } catch (...) {
+                failed[i] = std::current_exception();
+            }
+        };
+        side_by_side(runs.size(), solve_one, options_.threads);
+        for (const std::exception_ptr& problem : failed)
+            if (problem) std::rethrow_exception(problem);
+    }
+
+private:
+    void solve(Run& run) const
+    {
+        Compiled compiled = compile(
+            b_, run.day,
+            {.step_s = options_.step_s, .setbacks = run.setbacks, .build_up_modes = modes_, .scenes = &scenes_});
+        run.zone_of_room = std::move(compiled.zone_of_room);
+        run.result = run_with_films(compiled.model, run.tell_memory);
+        run.fingerprint = fingerprint_of(compiled.model);
+    }
+
+    const Building& b_;
+    const DesignOptions& options_;
+    std::vector<fabric::WallModes> modes_;
+    Scenes scenes_;
+};
+
+/// Winter design, the cooling days, and winter design once more without set-backs where there are some.
+std::vector<Run> run_all(const Building& b, const Days& days)
 {
     std::vector<Run> runs;
     runs.push_back({.day = climate::winter_design_day(b.site)});
@@ -42,24 +86,7 @@ std::vector<Run> run_all(const Building& b, const DesignOptions& options)
     if (runs.size() > 1) runs[1].tell_memory = true;
     if (std::ranges::any_of(b.rooms, [](const building::Room& r) { return r.use.heating_setback.has_value(); }))
         runs.push_back({.day = runs.front().day, .setbacks = false});
-    std::vector<std::exception_ptr> failed(runs.size());
-    const std::vector<fabric::WallModes> modes = build_up_modes(b, options.step_s);
-    const Scenes scenes{b};
-    const auto solve = [&](std::size_t i) {
-        try {
-            Compiled compiled = compile(
-                b, runs[i].day,
-                {.step_s = options.step_s, .setbacks = runs[i].setbacks, .build_up_modes = modes, .scenes = &scenes});
-            runs[i].zone_of_room = std::move(compiled.zone_of_room);
-            runs[i].result = run_with_films(compiled.model, runs[i].tell_memory);
-            runs[i].fingerprint = fingerprint_of(compiled.model);
-        } catch (...) {
-            failed[i] = std::current_exception();
-        }
-    };
-    side_by_side(runs.size(), solve, options.threads);
-    for (const std::exception_ptr& problem : failed)
-        if (problem) std::rethrow_exception(problem);
+    days.solve(runs);
     return runs;
 }
 
@@ -135,6 +162,28 @@ void add_cooling(const Building& b, const Run& run, std::size_t r, RoomLoad& out
     }
 }
 
+/// What coming back from set-backs adds to cooling: the days on which rooms that set back are largest, run once more without.
+void add_pre_cooling(const Building& b, const Days& days, RoomLoads& loads)
+{
+    std::map<std::string, std::vector<std::size_t>> by_day;
+    for (std::size_t r = 0; r < b.rooms.size(); ++r)
+        if (b.rooms[r].use.cooling_setback && !loads.rooms[r].cooling_days.empty() && loads.rooms[r].cooling_W > 0.0)
+            by_day[loads.rooms[r].cooling_when.day].push_back(r);
+    std::vector<Run> held;
+    for (const auto& [day, rooms] : by_day)
+        held.push_back({.day = *climate::design_day_called(b.site, day), .setbacks = false});
+    days.solve(held);
+    for (const Run& run : held)
+        for (const std::size_t r : by_day[run.day.name]) {
+            const balance::ZoneDay& zone = zone_day(run, r);
+            const std::vector<double> latent_W = asked_latent_W(b.rooms[r], zone);
+            double most_W = 0.0;
+            for (std::size_t h = 0; h < zone.cooling_W.size(); ++h)
+                most_W = std::max(most_W, zone.cooling_W[h] + latent_W[h]);
+            loads.rooms[r].pre_cooling_W = std::max(0.0, loads.rooms[r].cooling_W - most_W);
+        }
+}
+
 RoomLoad load_of(const Building& b, const std::vector<Run>& runs, std::size_t r)
 {
     const building::Room& room = b.rooms[r];
@@ -172,7 +221,8 @@ bool DesignLoads::converged() const
 
 DesignLoads design_loads(const Building& building, const DesignOptions& options)
 {
-    const std::vector<Run> runs = run_all(building, options);
+    const Days days{building, options};
+    const std::vector<Run> runs = run_all(building, days);
     DesignLoads out;
     quantity::Hash all;
     all.add_bits(building.fingerprint);
@@ -192,6 +242,7 @@ DesignLoads design_loads(const Building& building, const DesignOptions& options)
         all.add_bits(run.fingerprint);
     }
     for (std::size_t r = 0; r < building.rooms.size(); ++r) out.loads.rooms.push_back(load_of(building, runs, r));
+    add_pre_cooling(building, days, out.loads);
     for (const building::Room& room : building.rooms)
         for (const auto* typed : {&room.heating_load_W, &room.sensible_load_W, &room.latent_load_W})
             if (*typed) all.add((*typed)->value);

@@ -68,6 +68,23 @@ TEST(DesignLoads, AreLargestOnTheDayOfTheHighestWetBulbWhereThatGoverns)
     EXPECT_EQ(after.cooling_sensible_when, before.cooling_sensible_when);
 }
 
+/// Coming back by day asks for more than holding the set-point all night; both are told.
+TEST(DesignLoads, TellWhatPreCoolingAdds)
+{
+    input::Input in = sunny_room();
+    EXPECT_EQ(load_of(design_loads(built(in)), "Room").pre_cooling_W, 0.0);
+    const double held_W = load_of(design_loads(built(in)), "Room").cooling_W;
+    input::ProfileInput work;
+    work.name = "work";
+    work.hours = quantity::TextList{{"08-18 100 %", {}}};
+    in.profiles = {work};
+    in.rooms[0].use.cooling_setback = 32.0;
+    in.rooms[0].use.cooling_profile = "work";
+    const RoomLoad backs = load_of(design_loads(built(in)), "Room");
+    EXPECT_GT(backs.pre_cooling_W, 0.01 * held_W);
+    EXPECT_NEAR(backs.cooling_W - backs.pre_cooling_W, held_W, 1e-6 * held_W);
+}
+
 TEST(DesignLoads, DoNotDependOnTheOrderOfRooms)
 {
     input::Input in = shell();

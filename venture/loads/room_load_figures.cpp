@@ -56,6 +56,9 @@ const figure::TableOf<RoomLoadRow>& room_load_columns()
             {{"cooling", "Cooling", "power",
               "sensible and latent together, largest hour mean of the cooling design days", 1, Sum::added},
              [](const R& r) -> Cell { return where(r.load->cooled, r.load->cooling_W); }},
+            {{"pre_cooling", "pre-cooling", "power", "of it, what coming back from set-backs adds on that day", 5,
+              Sum::added, Show::data},
+             [](const R& r) -> Cell { return where(r.load->pre_cooling_W > 0.0, r.load->pre_cooling_W); }},
             {{"cooling_sensible", "sensible", "power", "sensible part in that hour", 2, Sum::added},
              [](const R& r) -> Cell { return where(r.load->cooled, r.load->cooling_sensible_W); }},
             {{"cooling_latent", "latent", "power", "latent part in that hour", 2, Sum::added},
@@ -125,7 +128,8 @@ std::vector<RoomLoadRow> rows_of(const DesignTold& told)
             out.emplace_back(RoomLoadRow{&load, told.origins, index && told.building->rooms[*index].left_out});
         if (told.supply_K && load.cooled)
             row.supply_m3_per_s = load.cooling_sensible_peak_W / (heat_J_per_m3K * *told.supply_K);
-        if (told.after && told.after->any_sets_back && index && load.heated) row.after_days_off_W = told.after->heating_W[*index];
+        if (told.after && told.after->any_sets_back && index && load.heated)
+            row.after_days_off_W = told.after->heating_W[*index];
     }
     return out;
 }

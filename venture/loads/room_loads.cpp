@@ -43,6 +43,7 @@ void overrule(RoomLoad& load, const std::optional<quantity::Sourced<double>>& he
         load.cooling_sensible_W = load.cooling_sensible_peak_W = sensible_W->value;
         load.cooling_latent_W = latent_W ? latent_W->value : 0.0;
         load.cooling_W = load.cooling_sensible_W + load.cooling_latent_W;
+        load.pre_cooling_W = 0.0;
         load.cooling_days.clear();
         load.cooling_when = load.cooling_sensible_when = {};
     }

@@ -78,7 +78,8 @@ struct RoomLoad {
     double heating_room_C = 20.0;
     When heating_when{};
 
-    double cooling_W = 0.0;                                  ///< sensible and latent together, largest hour mean
+    double cooling_W = 0.0;     ///< sensible and latent together, largest hour mean
+    double pre_cooling_W = 0.0; ///< of it, what coming back from set-backs adds to holding set-points on that day
     double cooling_sensible_W = 0.0, cooling_latent_W = 0.0; ///< in that same hour
     double cooling_sensible_peak_W = 0.0;                    ///< largest hour mean of the sensible part by itself
     double cooling_setpoint_C = 24.0;

@@ -54,16 +54,23 @@ std::string overruled_text(const std::vector<loads::TypedOverRow>& rows, const P
     return out.empty() ? out : "Typed    over computed loads, and counted in every sum above\n" + out;
 }
 
-/// Rooms whose set-back makes them larger, and by how much.
-std::string heating_up_text(const loads::RoomLoads& all, const PreferredUnits& units)
+/// Rooms whose set-backs make them larger, and by how much.
+std::string coming_back_text(const loads::RoomLoads& all, const PreferredUnits& units)
 {
-    std::vector<std::string> rooms;
-    for (const RoomLoad& r : all.rooms)
+    std::vector<std::string> heating, cooling;
+    for (const RoomLoad& r : all.rooms) {
         if (r.heating_up_W > 0.0)
-            rooms.push_back(fmt::format("{} {}{}", r.room, units.text(r.heating_up_W, "power"),
-                                        r.sets_back ? "" : " (its neighbours')"));
-    return rooms.empty() ? std::string{}
-                         : "Heating-up after set-backs, in the rooms' heating: " + quantity::listed(rooms, 6) + "\n";
+            heating.push_back(fmt::format("{} {}{}", r.room, units.text(r.heating_up_W, "power"),
+                                          r.sets_back ? "" : " (its neighbours')"));
+        if (r.pre_cooling_W > 0.0)
+            cooling.push_back(fmt::format("{} {}", r.room, units.text(r.pre_cooling_W, "power")));
+    }
+    std::string out;
+    if (!heating.empty())
+        out += "Heating-up after set-backs, in the rooms' heating: " + quantity::listed(heating, 6) + "\n";
+    if (!cooling.empty())
+        out += "Pre-cooling after set-backs, in the rooms' cooling: " + quantity::listed(cooling, 6) + "\n";
+    return out;
 }
 
 /// Heating after days off beside that after a night.
@@ -198,7 +205,7 @@ Document loads_document(const building::Building& b, const loads::DesignLoads& d
             "Supply air {} cooler than the room carries its largest sensible cooling; at the air's density here.\n",
             units.text(*asked.supply_K, "temperature_difference")));
     out.add("\n" + totals_text(all, groups.front(), units) + overruled_text(typed_over(all, b.origins), units) +
-            heating_up_text(all, units) + runs_text(design.runs) +
+            coming_back_text(all, units) + runs_text(design.runs) +
             remarks_text(design.runs, std::ranges::any_of(all.rooms, &RoomLoad::cooled)) + reading_text(b));
     if (asked.after) out.add(after_days_off_text(*asked.after, groups.front(), units));
     for (const GroupLoad& group : groups)
