@@ -215,6 +215,8 @@ TEST_F(CommandLine, TakesARoomApartInAnHourThatIsAskedFor)
     EXPECT_THAT(run("loads demo --room Galley --at \"July 24\"").errors, HasSubstr("no hour of a design day"));
     EXPECT_THAT(run("loads demo --room Galley --terms infiltraton").errors, HasSubstr("did you mean 'infiltration'"));
     EXPECT_EQ(run("loads demo --at \"July 15\"").code, 2);
+    EXPECT_EQ(run("loads demo --room Galley --at \"July 15\" --by-source").code, 2);
+    EXPECT_EQ(run("explain demo height --arithmetic").code, 2);
 }
 
 TEST_F(CommandLine, ChangesOneValueForOneRun)

@@ -195,6 +195,8 @@ ExitCode run(const CommonOptions& o, const std::string& key, const RoomAsked& as
     const auto chosen = job ? std::optional{job->units()} : units_without_project(o);
     if (!chosen) return ExitCode::bad_input;
     const quantity::PreferredUnits& units = *chosen;
+    const bool is_room = job && job->building() && job->building()->find_room(key);
+    if (!is_room) needs_no_room(asked);
     if (const auto told = explain_code(key)) return deliver(figure::Document{}.add(*told), units, o);
     const bool three_parts = !figure::parts_of(key).column.empty();
     if (const auto text = three_parts ? std::nullopt : report::explain_key(key, units))

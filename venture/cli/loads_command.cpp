@@ -205,7 +205,8 @@ std::function<ExitCode()> declare(Parser& parser)
              "air, temperatures, loads")
         .value_called("[ROOM]")
         .takes(0, 1);
-    parser.add("--day", options->day, "design day of --hours: winter, or a month; the worst unless given");
+    parser.add("--day", options->day,
+               "design day of --hours: winter, \"July\" or \"July wet bulb\"; the worst unless given");
     parser["PROJECT"].required(false);
     return [options, &parser] {
         options->hours = parser.was_given("--hours");

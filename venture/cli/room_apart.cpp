@@ -147,7 +147,7 @@ void add_room_asked(Parser& parser, RoomAsked& asked, const std::string& when)
 void needs_no_room(const RoomAsked& asked)
 {
     if (asked.by_source || asked.arithmetic || !asked.at.empty() || !asked.terms.empty())
-        throw Misuse{"--by-source, --arithmetic, --at and --terms take one room apart: name it with --room"};
+        throw Misuse{"--by-source, --arithmetic, --at and --terms take one room apart, and none is named"};
 }
 
 std::optional<figure::Document> room_taken_apart(const Job& job, const std::string& room, double step_s,
@@ -156,6 +156,8 @@ std::optional<figure::Document> room_taken_apart(const Job& job, const std::stri
     const auto found = std::ranges::find(job.design().loads.rooms, room, &loads::RoomLoad::room);
     const DesignOptions options{.step_s = step_s};
     const auto index = job.building()->find_room(room);
+    if (asked.by_source && !asked.at.empty())
+        throw Misuse{"--by-source takes the peaks apart, --at another hour: ask for one of them"};
     if (index && !asked.at.empty()) return in_one_hour(job, *index, options, asked);
     report::RoomCauses causes;
     if (index) {
