@@ -54,7 +54,7 @@ const figure::TableOf<UsualCooling>& usual_cooling_columns()
              [](const U& u) -> Cell { return u.middle_W_per_m2; }},
             {{"most", "most", "power_per_area", "of many buildings", 2},
              [](const U& u) -> Cell { return u.most_W_per_m2; }},
-            {{"area_per_capacity", "floor a capacity", "area_per_power", "the middle, turned round"},
+            {{"area_per_capacity", "floor per\ncooling", "area_per_power", "the middle, turned round"},
              [](const U& u) -> Cell { return 1.0 / u.middle_W_per_m2; }},
         }};
     return all;
@@ -89,7 +89,7 @@ const figure::TableOf<ProportionRow>& proportion_columns()
              [](const P& p) -> Cell { return p.is.capacity_W; }},
             {{"cooling_per_area", "for the floor", "power_per_area", "cooling over floor"},
              [](const P& p) -> Cell { return p.is.capacity_per_area_W_per_m2(); }},
-            {{"area_per_capacity", "floor a capacity", "area_per_power", "floor over cooling"},
+            {{"area_per_capacity", "floor per\ncooling", "area_per_power", "floor over cooling"},
              [](const P& p) -> Cell { return p.is.area_per_capacity_m2_per_W(); }},
             {{"supply_difference", "air cooler by", "temperature_difference", "than the rooms", 3},
              [](const P& p) -> Cell { return p.supply_K; }},
