@@ -73,7 +73,7 @@ TEST_F(SchoolCommands, DrawTheYear)
     for (const json& calendar : checked["hours"]) drawn.insert(calendar["name"]);
     EXPECT_THAT(drawn, testing::IsSupersetOf({"lessons", "sports and clubs", "heated"}));
     EXPECT_FALSE(drawn.contains("school week"));
-    EXPECT_THAT(text_of(folder / "year.svg").substr(0, 300), HasSubstr("height=\"1242pt\"")); // seven of them
+    EXPECT_THAT(text_of(folder / "year.svg").substr(0, 300), HasSubstr("height=\"1656\"")); // seven of them
     EXPECT_EQ(run("draw year school lessons -o lessons.png").code, 0);
     EXPECT_EQ(text_of(folder / "lessons.png").substr(1, 3), "PNG");
     EXPECT_EQ(run("draw year house -o profiles.svg").code, 0); // profiles, where there is no calendar

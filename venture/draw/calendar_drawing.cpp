@@ -2,17 +2,20 @@
 
 #include <algorithm>
 #include <cmath>
+#include <map>
 
 #include <fmt/format.h>
 
-#include <venture/draw/chart.hpp>
+#include <venture/draw/months_scale.hpp>
+#include <venture/quantity/shown_text.hpp>
 
 namespace venture::draw {
 
 namespace {
 
 constexpr Colour faint{0.75, 0.75, 0.75}, closed{0.96, 0.96, 0.96}, full{0.03, 0.29, 0.51};
-constexpr double left = 66.0, top = 92.0, beside = 380.0, small = 11.5;
+constexpr double left = 66.0, top = 92.0, beside = 380.0;
+constexpr Letters small{11.5};
 
 Colour shade_of(double fraction)
 {
@@ -27,7 +30,7 @@ public:
         : what_{what},
           o_{o},
           each_{std::max(220.0, (o.height - top - 24.0) / static_cast<double>(what.calendars.size()))},
-          c_{o.picture, o.width, top + 24.0 + each_ * static_cast<double>(what.calendars.size())}
+          sheet_{o.width, top + 24.0 + each_ * static_cast<double>(what.calendars.size())}
     {
         for (std::size_t p = 0; p < calendar::YearDays{}.size(); ++p)
             if (const auto date = calendar::date_at(p);
@@ -37,12 +40,12 @@ public:
 
     std::string run()
     {
-        c_.text({24.0, 34.0}, what_.title, 19.0, true, false);
-        c_.text({24.0, 56.0}, what_.subtitle, 12.0, false, false);
+        sheet_.text({24.0, 34.0}, what_.title, {19.0, true});
+        sheet_.text({24.0, 56.0}, what_.subtitle, {12.0});
         draw_legend();
         for (std::size_t i = 0; i < what_.calendars.size(); ++i)
             draw(what_.calendars[i], top + each_ * static_cast<double>(i));
-        return c_.finish();
+        return sheet_.drawn(o_.picture);
     }
 
 private:
@@ -50,12 +53,9 @@ private:
     {
         double x = o_.width - beside + 24.0;
         for (const double fraction : {0.0, 0.25, 0.5, 0.75, 1.0}) {
-            const std::vector<Spot> box = {{x, 24.0}, {x + 22.0, 24.0}, {x + 22.0, 40.0}, {x, 40.0}};
-            c_.fill(box, shade_of(fraction));
-            c_.outline(box, {ink, 0.8});
-            const std::string text = fmt::format("{:.0f} %", 100.0 * fraction);
-            c_.text({x + 27.0, 36.0}, text, small, false, false);
-            x += 27.0 + c_.text_width("100 %", small) + 8.0;
+            sheet_.box({x, 24.0}, {x + 22.0, 40.0}, {shade_of(fraction), 0, 0.8});
+            sheet_.text({x + 27.0, 36.0}, fmt::format("{:.0f} %", 100.0 * fraction), small);
+            x += 27.0 + likely_width("100 %", small) + 8.0;
         }
     }
 
@@ -64,52 +64,40 @@ private:
         Frame frame{.left = left, .top = y + 26.0, .width = o_.width - left - beside, .height = each_ - 74.0};
         frame.x1 = static_cast<double>(days_.size());
         frame.y1 = 24.0;
-        c_.text({left, y + 16.0}, c.name, 14.0, true, false);
-        for (std::size_t h = 0; h < 24; ++h) draw_hour(c, frame, h);
-        std::vector<Tick> hours, months;
+        sheet_.text({left, y + 16.0}, c.name, {14.0, true});
+        Plot plot{frame, ""};
+        for (const auto& [fraction, boxes] : boxes_of(c)) plot.boxes(boxes, {shade_of(fraction), 0, 0.0});
+        std::vector<Tick> hours;
         for (const int h : {0, 6, 12, 18, 24}) hours.push_back({static_cast<double>(h), fmt::format("{} h", h)});
-        draw_y_scale(c_, frame, hours);
-        double first = 0.0;
-        for (int month = 1; month <= 12; ++month) {
-            const double length = climate::days_in_month(month, climate::is_leap_year(what_.year));
-            months.push_back({first + 0.5 * length, climate::month_name(month).substr(0, 3)});
-            first += length;
-            if (month < 12) c_.line(frame.at(first, 0.0), frame.at(first, 24.0), {faint, 0.9});
-        }
-        draw_x_scale(c_, frame, months);
-        draw_frame(c_, frame, "");
+        plot.y_ticks(hours);
+        part_months(plot, climate::is_leap_year(what_.year), {faint, 0.9});
+        sheet_.add(std::move(plot));
         draw_words(c, o_.width - beside + 24.0, y + 16.0);
     }
 
-    /// One hour of every day: days alike stand in one piece.
-    void draw_hour(const calendar::Calendar& c, const Frame& frame, std::size_t hour)
+    /// By how much they are used: days that are alike in an hour stand in one piece.
+    [[nodiscard]] std::map<double, std::vector<Box>> boxes_of(const calendar::Calendar& c) const
     {
-        const auto at = [&](std::size_t day) { return c.on(days_[day]).fraction[hour]; };
-        const auto h = static_cast<double>(hour);
-        const double no_seam = std::min(24.0, h + 1.05); // the next hour is drawn over it
-        for (std::size_t first = 0; first < days_.size();) {
-            std::size_t end = first + 1;
-            while (end < days_.size() && at(end) == at(first)) ++end;
-            const auto x0 = static_cast<double>(first), x1 = static_cast<double>(end);
-            c_.fill({frame.at(x0, h), frame.at(x1, h), frame.at(x1, no_seam), frame.at(x0, no_seam)},
-                    shade_of(at(first)));
-            first = end;
+        std::map<double, std::vector<Box>> out;
+        for (std::size_t hour = 0; hour < 24; ++hour) {
+            const auto at = [&](std::size_t day) { return c.on(days_[day]).fraction[hour]; };
+            const auto h = static_cast<double>(hour);
+            for (std::size_t first = 0; first < days_.size();) {
+                std::size_t end = first + 1;
+                while (end < days_.size() && at(end) == at(first)) ++end;
+                out[at(first)].push_back({static_cast<double>(first), static_cast<double>(end), h, h + 1.0});
+                first = end;
+            }
         }
-    }
-
-    /// A text that ends with dots where it is too long for its place.
-    [[nodiscard]] std::string fitted(std::string text, double width)
-    {
-        if (c_.text_width(text, small) <= width) return text;
-        while (!text.empty() && c_.text_width(text + "...", small) > width) text.pop_back();
-        return text + "...";
+        return out;
     }
 
     void draw_words(const calendar::Calendar& c, double x, double y)
     {
-        const double width = o_.width - x - 20.0, bottom = y + each_ - 60.0;
+        const auto columns = static_cast<std::size_t>((o_.width - x - 20.0) / likely_width("n", small));
+        const double bottom = y + each_ - 60.0;
         const auto line = [&](const std::string& text) {
-            c_.text({x, y += 17.0}, fitted(text, width), small, false, false);
+            for (const std::string& part : quantity::wrapped(text, columns)) sheet_.text({x, y += 17.0}, part, small);
         };
         y -= 1.0;
         line(fmt::format("{:.0f} full-load hours in {}", calendar::full_load_hours(c, 0, what_.year), what_.year));
@@ -158,7 +146,7 @@ private:
     const CalendarDrawing& what_;
     const CalendarDrawingOptions& o_;
     double each_;
-    Canvas c_;
+    PlotSheet sheet_;
     std::vector<climate::MonthDay> days_{};
 };
 

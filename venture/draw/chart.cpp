@@ -8,8 +8,7 @@ namespace venture::draw {
 
 namespace {
 
-constexpr double title_size = 13.0;
-const Pen thin{{0.82, 0.82, 0.82}, 0.7}, edge{{0.4, 0.4, 0.4}, 1.0};
+const Pen thin{{0.82, 0.82, 0.82}, 0.7};
 
 } // namespace
 
@@ -40,20 +39,6 @@ void draw_y_scale(Canvas& canvas, const Frame& frame, const std::vector<Tick>& t
         const double width = canvas.text_width(tick.text, small_text);
         canvas.text({frame.left - gap - width, y + half_letter}, tick.text, small_text, false, false);
     }
-}
-
-void draw_x_scale(Canvas& canvas, const Frame& frame, const std::vector<Tick>& ticks)
-{
-    constexpr double below = 15.0;
-    const double bottom = frame.top + frame.height;
-    for (const Tick& tick : ticks) canvas.text({frame.x(tick.value), bottom + below}, tick.text, small_text);
-}
-
-void draw_frame(Canvas& canvas, const Frame& frame, const std::string& title)
-{
-    constexpr double above = 8.0;
-    canvas.outline(frame.box(frame.x0, frame.x1, frame.y0, frame.y1), edge);
-    canvas.text({frame.left, frame.top - above}, title, title_size, true, false);
 }
 
 } // namespace venture::draw

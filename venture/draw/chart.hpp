@@ -1,5 +1,5 @@
 #pragma once
-/// Frames with scales, which charts are drawn in.
+/// Frames with scales, which charts and walls are drawn in.
 
 #include <string>
 #include <vector>
@@ -30,11 +30,7 @@ struct Tick {
     std::string text{};
 };
 
-/// Lines across at the ticks, and their texts to the left.
+/// On a canvas: lines across at the ticks, and their texts to the left.
 void draw_y_scale(Canvas& canvas, const Frame& frame, const std::vector<Tick>& ticks);
-/// Texts below the frame, centred on their values, and short lines.
-void draw_x_scale(Canvas& canvas, const Frame& frame, const std::vector<Tick>& ticks);
-/// The line around it, and a title above its left end.
-void draw_frame(Canvas& canvas, const Frame& frame, const std::string& title);
 
 } // namespace venture::draw

@@ -8,13 +8,14 @@
 #include <fmt/format.h>
 
 #include <venture/climate/weather_year.hpp>
-#include <venture/draw/chart.hpp>
+#include <venture/draw/months_scale.hpp>
 
 namespace venture::draw {
 
 namespace {
 
 constexpr Colour band{0.72, 0.82, 0.92}, night{0.93, 0.93, 0.95};
+const Pen between_months{{0.82, 0.82, 0.82}, 0.7};
 // From pale to dark in even steps of lightness, so that it also reads in grey.
 constexpr std::array<Colour, 6> by_strength = {{{1.00, 0.95, 0.75},
                                                 {0.99, 0.85, 0.50},
@@ -53,7 +54,7 @@ public:
           year_{year},
           summary_{summary},
           o_{o},
-          c_{o.picture, o.width, o.height}
+          sheet_{o.width, o.height}
     {
     }
 
@@ -69,7 +70,7 @@ public:
         draw_wind(right, top, right_column, high);
         draw_sun_by_month(
             {.left = right + 30.0, .top = top + high + gap, .width = right_column - 30.0, .height = high});
-        return c_.finish();
+        return sheet_.drawn(o_.picture);
     }
 
 private:
@@ -81,34 +82,15 @@ private:
     void draw_title()
     {
         const climate::Place& p = year_.place;
-        c_.text({24.0, 32.0}, fmt::format("{}: a year of weather", site_.name.empty() ? year_.name : site_.name), 19.0,
-                true, false);
-        c_.text({24.0, 53.0},
-                fmt::format("{}; {:.2f} deg {}, {:.2f} deg {}, {} above the sea; local standard time UTC{:+g} h",
-                            year_.name, std::abs(p.latitude_deg), p.latitude_deg < 0 ? "south" : "north",
-                            std::abs(p.longitude_deg), p.longitude_deg < 0 ? "west" : "east",
-                            o_.units.text(p.height_m, quantity::Kind::length), p.time_zone_h + 0.0),
-                12.0, false, false);
-        if (!year_.synthetic) return;
-        const std::string label = "SYNTHETIC: made up, measured by nobody";
-        const double width = c_.text_width(label, 13.0, true);
-        const double x = o_.width - 30.0 - width;
-        c_.outline({{x - 8.0, 17.0}, {x + width + 8.0, 17.0}, {x + width + 8.0, 39.0}, {x - 8.0, 39.0}}, {ink, 1.2});
-        c_.text({x, 33.0}, label, 13.0, true, false);
-    }
-
-    /// Names of the months below the middles of the months; lines between them.
-    void draw_months(const Frame& frame)
-    {
-        std::vector<Tick> ticks;
-        double first = 0.0;
-        for (int month = 1; month <= 12; ++month) {
-            const double length = climate::days_in_month(month, year_.leap);
-            ticks.push_back({first + 0.5 * length, climate::month_name(month).substr(0, 3)});
-            first += length;
-            if (month < 12) c_.line(frame.at(first, frame.y0), frame.at(first, frame.y1), {{0.82, 0.82, 0.82}, 0.7});
-        }
-        draw_x_scale(c_, frame, ticks);
+        sheet_.text({24.0, 32.0}, fmt::format("{}: a year of weather", site_.name.empty() ? year_.name : site_.name),
+                    {19.0, true});
+        sheet_.text({24.0, 53.0},
+                    fmt::format("{}; {:.2f} deg {}, {:.2f} deg {}, {} above the sea; local standard time UTC{:+g} h",
+                                year_.name, std::abs(p.latitude_deg), p.latitude_deg < 0 ? "south" : "north",
+                                std::abs(p.longitude_deg), p.longitude_deg < 0 ? "west" : "east",
+                                o_.units.text(p.height_m, quantity::Kind::length), p.time_zone_h + 0.0),
+                    {12.0});
+        if (year_.synthetic) sheet_.stamp({o_.width - 22.0, 33.0}, "SYNTHETIC: made up, measured by nobody");
     }
 
     void draw_temperatures(Frame frame)
@@ -123,57 +105,57 @@ private:
         frame.x1 = year_.days();
         frame.y0 = std::floor(lowest / 5.0) * 5.0;
         frame.y1 = std::ceil((highest + 0.5) / 5.0) * 5.0;
-        std::vector<Tick> ticks;
-        for (const double t : round_values(frame.y0, frame.y1, 7)) ticks.push_back({t, fmt::format("{:g}", t)});
-        draw_y_scale(c_, frame, ticks);
-        draw_months(frame);
-        draw_band(frame, days);
-        for (std::size_t d = 0; d + 1 < days.size(); ++d)
-            c_.line(frame.at(static_cast<double>(d) + 0.5, temperature(days[d].mean_C)),
-                    frame.at(static_cast<double>(d) + 1.5, temperature(days[d + 1].mean_C)), {ink, 1.2});
-        draw_design(frame);
-        draw_frame(c_, frame,
-                   fmt::format("Dry bulb, {}: each day's lowest to highest (band) and mean (line)",
-                               o_.units.symbol("temperature")));
+        Plot plot{frame, fmt::format("Dry bulb, {}: each day's lowest to highest (band) and mean (line)",
+                                     o_.units.symbol("temperature"))};
+        add_band(plot, days);
+        part_months(plot, year_.leap, between_months);
+        std::vector<Spot> means;
+        for (std::size_t d = 0; d < days.size(); ++d)
+            means.push_back({static_cast<double>(d) + 0.5, temperature(days[d].mean_C)});
+        plot.curve(means, {ink, 1.2});
+        add_design(plot);
+        sheet_.add(std::move(plot));
     }
 
     /// One outline, so that no seams show between the days.
-    void draw_band(const Frame& frame, const std::vector<Day>& days)
+    void add_band(Plot& plot, const std::vector<Day>& days) const
     {
         std::vector<Spot> outline;
         for (std::size_t d = 0; d < days.size(); ++d)
             for (const double edge : {0.0, 1.0})
-                outline.push_back(frame.at(static_cast<double>(d) + edge, temperature(days[d].highest_C)));
+                outline.push_back({static_cast<double>(d) + edge, temperature(days[d].highest_C)});
         for (std::size_t d = days.size(); d-- > 0;)
             for (const double edge : {1.0, 0.0})
-                outline.push_back(frame.at(static_cast<double>(d) + edge, temperature(days[d].lowest_C)));
-        c_.fill(outline, band);
+                outline.push_back({static_cast<double>(d) + edge, temperature(days[d].lowest_C)});
+        plot.area(outline, {band, 0, 0.0});
     }
 
-    void draw_diamond(Spot at)
+    /// At values of a plot, as large as letters.
+    static void add_diamond(Plot& plot, Spot at)
     {
-        constexpr double half = 5.0;
-        const std::vector<Spot> diamond = {
-            {at.x, at.y - half}, {at.x + half, at.y}, {at.x, at.y + half}, {at.x - half, at.y}};
-        c_.fill(diamond, {1.0, 1.0, 1.0});
-        c_.outline(diamond, {ink, 1.5});
+        constexpr double half_px = 5.0;
+        const Frame& f = plot.frame();
+        const double dx = half_px * (f.x1 - f.x0) / f.width, dy = half_px * (f.y1 - f.y0) / f.height;
+        plot.area({{at.x, at.y - dy}, {at.x + dx, at.y}, {at.x, at.y + dy}, {at.x - dx, at.y}, {at.x, at.y - dy}},
+                  {{1.0, 1.0, 1.0}, 0, 1.5});
     }
 
-    void draw_design(const Frame& frame)
+    void add_design(Plot& plot) const
     {
+        const Frame& f = plot.frame();
         const double winter = temperature(site_.winter.dry_bulb_C);
-        c_.line(frame.at(0.0, winter), frame.at(frame.x1, winter), {ink, 1.4, {7.0, 4.0}});
-        c_.text({frame.left + 6.0, frame.y(winter) - 5.0},
-                fmt::format("heating design {}", o_.units.text(site_.winter.dry_bulb_C, "temperature")), small_text,
-                false, false);
-        for (const climate::CoolingMonth& m : site_.months) {
-            const double day = climate::day_of_year({m.month, climate::design_day_of_month}, year_.leap) - 0.5;
-            draw_diamond(frame.at(day, temperature(m.dry_bulb_C)));
-        }
+        plot.curve({{0.0, winter}, {f.x1, winter}}, {ink, 1.4, {7.0, 4.0}});
+        plot.note({0.0, winter},
+                  fmt::format("heating design {}", o_.units.text(site_.winter.dry_bulb_C, "temperature")), {small_text},
+                  {6.0, 9.0});
+        for (const climate::CoolingMonth& m : site_.months)
+            add_diamond(plot, {climate::day_of_year({m.month, climate::design_day_of_month}, year_.leap) - 0.5,
+                               temperature(m.dry_bulb_C)});
         if (site_.months.empty()) return;
-        const Spot legend{frame.left + frame.width - 158.0, frame.top + 16.0};
-        draw_diamond({legend.x - 12.0, legend.y - 4.0});
-        c_.text(legend, "cooling design dry bulb", small_text, false, false);
+        constexpr double right_px = 158.0, down_px = 14.0;
+        const Spot key{f.x1 - right_px * f.x1 / f.width, f.y1 - down_px * (f.y1 - f.y0) / f.height};
+        add_diamond(plot, key);
+        plot.note(key, "cooling design dry bulb", {small_text}, {12.0, 0.0});
     }
 
     void draw_sun_by_hour(Frame frame)
@@ -188,8 +170,7 @@ private:
             if (global[step] < dark_W_per_m2) return -1;
             return std::min(static_cast<int>(global[step] / class_W_per_m2), static_cast<int>(by_strength.size()) - 1);
         };
-        c_.fill(frame.box(0.0, frame.x1, 0.0, 24.0), night);
-        constexpr double overlap = 1.3; // the next day covers it: no seams
+        std::array<std::vector<Box>, by_strength.size()> boxes;
         const std::size_t per_day = year_.steps_per_day();
         for (std::size_t first = 0; first < year_.size(); first += per_day) {
             const auto day = static_cast<double>(first / per_day);
@@ -198,18 +179,19 @@ private:
                 std::size_t to = from;
                 while (to < per_day && strength(first + to) == s) ++to;
                 if (s >= 0)
-                    c_.fill(frame.box(day, std::min(day + overlap, frame.x1),
-                                      static_cast<double>(from) * year_.step_h(),
-                                      static_cast<double>(to) * year_.step_h()),
-                            by_strength[static_cast<std::size_t>(s)]);
+                    boxes[static_cast<std::size_t>(s)].push_back({day, day + 1.0,
+                                                                  static_cast<double>(from) * year_.step_h(),
+                                                                  static_cast<double>(to) * year_.step_h()});
                 from = to;
             }
         }
-        draw_y_scale(c_, frame, {{0, "0"}, {6, "6"}, {12, "12"}, {18, "18"}, {24, "24"}});
-        draw_months(frame);
-        draw_frame(c_, frame,
-                   fmt::format("Sun on the horizontal by hour (upwards, standard time) and day, {}",
-                               with_superscript(std::string{o_.units.symbol("power_per_area")})));
+        Plot plot{frame, fmt::format("Sun on the horizontal by hour (upwards, standard time) and day, {}",
+                                     with_superscript(std::string{o_.units.symbol("power_per_area")}))};
+        plot.boxes({{0.0, frame.x1, 0.0, 24.0}}, {night, 0, 0.0});
+        for (std::size_t s = 0; s < boxes.size(); ++s) plot.boxes(boxes[s], {by_strength[s], 0, 0.0});
+        plot.y_ticks({{0, "0"}, {6, "6"}, {12, "12"}, {18, "18"}, {24, "24"}});
+        part_months(plot, year_.leap, between_months);
+        sheet_.add(std::move(plot));
         draw_strengths(frame, class_W_per_m2);
     }
 
@@ -220,17 +202,18 @@ private:
         double x = frame.left + frame.width - width * static_cast<double>(by_strength.size());
         for (std::size_t s = 0; s < by_strength.size(); ++s, x += width) {
             const double y = frame.top - 9.0;
-            c_.fill({{x, y}, {x + width, y}, {x + width, y - height}, {x, y - height}}, by_strength[s]);
-            c_.text({x, y - height - 3.0},
-                    s == 0 ? "0" : o_.units.number(class_W_per_m2 * static_cast<double>(s), "power_per_area"), 10.0);
+            sheet_.box({x, y - height}, {x + width, y}, {by_strength[s], 0, 0.0});
+            sheet_.text({x, y - height - 3.0},
+                        s == 0 ? "0" : o_.units.number(class_W_per_m2 * static_cast<double>(s), "power_per_area"),
+                        {10.0, false, At::middle});
         }
     }
 
     void draw_wind(double left, double top, double width, double height)
     {
-        c_.text({left + 22.0, top - 8.0}, "Wind: from where, how often, how strong", 13.0, true, false);
+        sheet_.text({left + 22.0, top - 8.0}, "Wind: from where, how often, how strong", {13.0, true});
         if (year_.wind_m_per_s.empty() || year_.wind_from_deg.empty()) {
-            c_.text({left + 0.5 * width, top + 0.5 * height}, "not recorded", 12.0);
+            sheet_.text({left + 0.5 * width, top + 0.5 * height}, "not recorded", {12.0, false, At::middle});
             return;
         }
         constexpr std::size_t sectors = 16;
@@ -251,8 +234,7 @@ private:
         }
         const Spot centre{left + 0.5 * width + 10.0, top + 0.46 * height};
         draw_rose(centre, 0.38 * height, share);
-        c_.text({left + 30.0, top + height - 2.0}, fmt::format("calm {:.0f} %", 100.0 * calm), small_text, false,
-                false);
+        sheet_.text({left + 30.0, top + height - 2.0}, fmt::format("calm {:.0f} %", 100.0 * calm), {small_text});
         draw_speeds({left + 105.0, top + height - 2.0}, bounds_m_per_s);
     }
 
@@ -267,9 +249,21 @@ private:
         }
         const std::vector<double> rings = round_values(0.0, std::max(most, 0.01), 3);
         const double outer = std::max(most, rings.back());
-        const auto spot = [&](double bearing_deg, double s) {
-            const double a = bearing_deg * std::numbers::pi / 180.0, r = s / outer * radius;
-            return Spot{centre.x + r * std::sin(a), centre.y - r * std::cos(a)};
+        constexpr double margin = 1.3; // for names around it
+        const double half = margin * radius, most_shown = margin * outer;
+        Plot rose{{.left = centre.x - half,
+                   .top = centre.y - half,
+                   .width = 2.0 * half,
+                   .height = 2.0 * half,
+                   .x0 = -most_shown,
+                   .x1 = most_shown,
+                   .y0 = -most_shown,
+                   .y1 = most_shown},
+                  ""};
+        rose.bare();
+        const auto spot = [](double bearing_deg, double s) {
+            const double a = bearing_deg * std::numbers::pi / 180.0;
+            return Spot{s * std::sin(a), s * std::cos(a)};
         };
         const auto slice = 360.0 / static_cast<double>(share.size());
         for (std::size_t k = 0; k < share.size(); ++k) {
@@ -277,38 +271,37 @@ private:
             double inner = 0.0;
             for (std::size_t v = 0; v < by_speed.size(); ++v) {
                 const double reach = inner + share[k][v];
-                c_.fill({spot(a, inner), spot(a, reach), spot(b, reach), spot(b, inner)}, by_speed[v]);
+                rose.area({spot(a, inner), spot(a, reach), spot(b, reach), spot(b, inner), spot(a, inner)},
+                          {by_speed[v], 0, 0.0});
                 inner = reach;
             }
-            c_.outline({centre, spot(a, inner), spot(b, inner)}, {{0.45, 0.45, 0.45}, 0.6});
+            rose.curve({{0.0, 0.0}, spot(a, inner), spot(b, inner), {0.0, 0.0}}, {{0.45, 0.45, 0.45}, 0.6});
         }
         for (const double ring : rings) {
             if (ring <= 0.0) continue;
             std::vector<Spot> circle;
-            for (int k = 0; k < 72; ++k) circle.push_back(spot(5.0 * k, ring));
-            c_.outline(circle, {{0.6, 0.6, 0.6}, 0.7, {3.0, 3.0}});
-            const Spot at = spot(22.5 * 1.5, ring);
-            c_.text({at.x + 12.0, at.y}, fmt::format("{:g} %", 100.0 * ring), 10.0);
+            for (int k = 0; k <= 72; ++k) circle.push_back(spot(5.0 * k, ring));
+            rose.curve(circle, {{0.6, 0.6, 0.6}, 0.7, {3.0, 3.0}});
+            rose.note(spot(22.5 * 1.5, ring), fmt::format("{:g} %", 100.0 * ring), {10.0}, {4.0, 4.0});
         }
         const std::array<const char*, 4> names = {"N", "E", "S", "W"};
-        for (std::size_t k = 0; k < 4; ++k) {
-            const Spot at = spot(90.0 * static_cast<double>(k), outer * 1.12);
-            c_.text({at.x, at.y + 4.0}, names[k], 12.0, true);
-        }
+        for (std::size_t k = 0; k < 4; ++k)
+            rose.note(spot(90.0 * static_cast<double>(k), outer * 1.12), names[k], {12.0, true, At::middle});
+        sheet_.add(std::move(rose));
     }
 
     void draw_speeds(Spot at, const std::array<double, 3>& bounds_m_per_s)
     {
         constexpr double box = 11.0;
         for (std::size_t v = 0; v < by_speed.size(); ++v) {
-            c_.fill({{at.x, at.y}, {at.x + box, at.y}, {at.x + box, at.y - box}, {at.x, at.y - box}}, by_speed[v]);
+            sheet_.box({at.x, at.y - box}, {at.x + box, at.y}, {by_speed[v], 0, 0.0});
             const std::string text =
                 v < bounds_m_per_s.size()
                     ? fmt::format("to {:.0f}", quantity::from_si(bounds_m_per_s[v], o_.units.symbol("wind"),
                                                                  quantity::Kind::velocity))
                     : fmt::format("more {}", o_.units.symbol("wind"));
-            c_.text({at.x + box + 4.0, at.y - 1.0}, text, small_text, false, false);
-            at.x += box + 14.0 + c_.text_width(text, small_text);
+            sheet_.text({at.x + box + 4.0, at.y - 1.0}, text, {small_text});
+            at.x += box + 14.0 + likely_width(text, {small_text});
         }
     }
 
@@ -321,33 +314,29 @@ private:
         for (const climate::PeriodSummary& m : summary_.months) most = std::max(most, value(m.global_J_per_m2));
         frame.x1 = 12.0;
         frame.y1 = std::max(1.15 * most, value(3.6e5));
-        std::vector<Tick> ticks;
-        for (const double v : round_values(0.0, frame.y1, 5)) ticks.push_back({v, fmt::format("{:g}", v)});
-        draw_y_scale(c_, frame, ticks);
+        std::vector<Box> diffuse, direct;
         std::vector<Tick> months;
         for (std::size_t m = 0; m < 12; ++m) {
-            const auto x = static_cast<double>(m);
-            const double diffuse = value(summary_.months[m].diffuse_J_per_m2),
-                         all = value(summary_.months[m].global_J_per_m2);
-            const auto lower = frame.box(x + 0.15, x + 0.85, 0.0, diffuse),
-                       upper = frame.box(x + 0.15, x + 0.85, diffuse, all);
-            c_.fill(lower, by_strength[0]);
-            c_.hatch(lower, {{0.6, 0.45, 0.2}, 0.7}, 5.0);
-            c_.fill(upper, by_strength[2]);
-            c_.outline(frame.box(x + 0.15, x + 0.85, 0.0, all), {{0.35, 0.25, 0.1}, 0.9});
+            const double x = static_cast<double>(m), lower = value(summary_.months[m].diffuse_J_per_m2);
+            diffuse.push_back({x + 0.15, x + 0.85, 0.0, lower});
+            direct.push_back({x + 0.15, x + 0.85, lower, value(summary_.months[m].global_J_per_m2)});
             months.push_back({x + 0.5, climate::month_name(static_cast<int>(m) + 1).substr(0, 1)});
         }
-        draw_x_scale(c_, frame, months);
-        draw_frame(c_, frame,
-                   fmt::format("Sun on a mean day, {}", with_superscript(std::string{o_.units.symbol("irradiation")})));
-        c_.text({frame.left + 8.0, frame.top + 15.0}, "plain: direct; hatched: diffuse", small_text, false, false);
+        Plot plot{frame,
+                  fmt::format("Sun on a mean day, {}", with_superscript(std::string{o_.units.symbol("irradiation")}))};
+        plot.boxes(diffuse, {by_strength[0], 4, 0.9});
+        plot.boxes(direct, {by_strength[2], 0, 0.9});
+        plot.x_ticks(months);
+        plot.no_lines_up();
+        plot.note({0.0, frame.y1}, "plain: direct; hatched: diffuse", {small_text}, {8.0, -11.0});
+        sheet_.add(std::move(plot));
     }
 
     const climate::Site& site_;
     const climate::WeatherYear& year_;
     const climate::YearSummary& summary_;
     const ClimateDrawingOptions& o_;
-    Canvas c_;
+    PlotSheet sheet_;
 };
 
 } // namespace

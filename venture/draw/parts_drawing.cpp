@@ -5,27 +5,17 @@
 
 #include <fmt/format.h>
 
+#include <venture/draw/plot.hpp>
+
 namespace venture::draw {
 
 namespace {
 
-constexpr Colour shades[] = {{0.00, 0.35, 0.55}, {0.85, 0.62, 0.10}, {0.45, 0.68, 0.80},
-                             {0.75, 0.42, 0.30}, {0.62, 0.62, 0.62}, {0.90, 0.85, 0.70}};
-constexpr double hatches[] = {0.0, 0.0, 6.0, 4.0, 0.0, 9.0}; ///< spacing of their lines; 0: none
-constexpr Colour of_bars{0.45, 0.68, 0.80}, paper{1.0, 1.0, 1.0};
-constexpr double small = 12.0, usual = 13.0;
-
-std::vector<Spot> box(double left, double top, double right, double bottom)
-{
-    return {{left, top}, {right, top}, {right, bottom}, {left, bottom}};
-}
-
-/// Where the sheet's parts lie.
-struct Ground {
-    double width, height;
-    [[nodiscard]] double middle() const { return 0.56 * width; }
-    static constexpr double margin = 40.0, top = 100.0;
-};
+constexpr Shade of_stacks[] = {{{0.00, 0.35, 0.55}, 0}, {{0.85, 0.62, 0.10}, 0}, {{0.45, 0.68, 0.80}, 4},
+                               {{0.75, 0.42, 0.30}, 5}, {{0.62, 0.62, 0.62}, 0}, {{0.90, 0.85, 0.70}, 2}};
+constexpr Shade of_bars{{0.45, 0.68, 0.80}, 0, 0.8}, of_bars_that_lessen{{0.45, 0.68, 0.80}, 4, 0.8};
+constexpr Letters small{12.0}, usual{13.0};
+constexpr double edge_px = 40.0, top_px = 100.0;
 
 class PartsSheet {
 public:
@@ -33,22 +23,21 @@ public:
         : d_{what},
           how_{how},
           sheet_{how.width, how.height},
-          canvas_{how.picture, how.width, how.height}
+          middle_{0.56 * how.width}
     {
     }
 
     std::string run()
     {
-        canvas_.fill(box(0.0, 0.0, sheet_.width, sheet_.height), paper);
-        canvas_.text({Ground::margin, 44.0}, d_.title, 20.0, true, false);
-        canvas_.text({Ground::margin, 68.0}, d_.subtitle, usual, false, false);
-        draw_bars();
-        draw_stacks();
-        return canvas_.finish();
+        sheet_.text({edge_px, 44.0}, d_.title, {20.0, true});
+        sheet_.text({edge_px, 68.0}, d_.subtitle, usual);
+        add_bars();
+        add_stacks();
+        return sheet_.drawn(how_.picture);
     }
 
 private:
-    [[nodiscard]] std::string number(double value) const { return how_.units.number(value, d_.quantity); }
+    [[nodiscard]] double value(double SI) const { return how_.units.value(SI, d_.quantity); }
 
     /// As many as the sheet has room for; the rest is one bar.
     [[nodiscard]] std::vector<PartBar> shown_bars() const
@@ -65,127 +54,141 @@ private:
         return bars;
     }
 
-    /// 1, 2 or 5 of a power of ten in the units chosen, as SI: two to five marks below the largest.
-    [[nodiscard]] double step_of(double most_SI) const
+    /// Names to the left of all bars, from the top down.
+    [[nodiscard]] Frame frame_of(const std::vector<PartBar>& bars) const
     {
-        const double per_unit = most_SI / how_.units.value(most_SI, d_.quantity), most = most_SI / per_unit,
-                     power = std::pow(10.0, std::floor(std::log10(most)));
-        for (const double of : {0.2, 0.5, 1.0})
-            if (most / (of * power) <= 5.0) return of * power * per_unit;
-        return 2.0 * power * per_unit;
+        double least = 0.0, most = value(1.0), names = 0.0;
+        for (const PartBar& b : bars) {
+            least = std::min({least, value(b.part), value(b.comes_in.value_or(0.0))});
+            most = std::max({most, value(b.part), value(b.comes_in.value_or(0.0))});
+            names = std::max(names, likely_width(b.name, usual));
+        }
+        constexpr double of_numbers = 0.14; // room for them, as a share of the scale
+        const double beyond = of_numbers * (most - least), left = edge_px + names;
+        const auto count = static_cast<double>(std::max<std::size_t>(1, bars.size()));
+        const double each = std::min(34.0, (how_.height - top_px - 80.0) / count);
+        return {.left = left,
+                .top = top_px,
+                .width = middle_ - left,
+                .height = each * count,
+                .x0 = least < 0.0 ? least - beyond : 0.0,
+                .x1 = most + beyond,
+                .y0 = count,
+                .y1 = 0.0};
     }
 
-    void draw_bars()
+    void add_bars()
     {
         const std::vector<PartBar> bars = shown_bars();
-        double least = 0.0, most = 1.0, names = 0.0;
-        for (const PartBar& b : bars) {
-            least = std::min({least, b.part, b.comes_in.value_or(0.0)});
-            most = std::max({most, b.part, b.comes_in.value_or(0.0)});
-            names = std::max(names, canvas_.text_width(b.name, usual));
+        Plot plot{frame_of(bars), ""};
+        std::vector<Tick> names;
+        std::vector<Box> more, less;
+        for (std::size_t i = 0; i < bars.size(); ++i) {
+            const auto y = static_cast<double>(i);
+            const double part = value(bars[i].part);
+            names.push_back({y + 0.5, bars[i].name});
+            (part < 0.0 ? less : more).push_back({std::min(0.0, part), std::max(0.0, part), y + 0.2, y + 0.85});
         }
-        constexpr double of_numbers = 60.0;
-        const double left = Ground::margin + names + 12.0 + (least < 0.0 ? of_numbers : 0.0),
-                     right = sheet_.middle() - of_numbers, scale = (right - left) / (most - least),
-                     zero = left - least * scale;
-        const double each = std::min(34.0, (sheet_.height - Ground::top - 70.0) / static_cast<double>(bars.size()));
-        double y = Ground::top;
-        for (const PartBar& b : bars) {
-            const double from = zero + scale * std::min(0.0, b.part), to = zero + scale * std::max(0.0, b.part),
-                         low = y + 0.2 * each, high = y + 0.85 * each, base = y + 0.66 * each;
-            canvas_.text({Ground::margin, base}, b.name, usual, false, false);
-            canvas_.fill(box(from, low, to, high), of_bars);
-            if (b.part < 0.0) canvas_.hatch(box(from, low, to, high), {ink, 0.7, {}}, 4.0);
-            canvas_.outline(box(from, low, to, high), {ink, 0.8, {}});
-            if (b.comes_in) {
-                const double at = zero + scale * *b.comes_in;
-                canvas_.line({at, y + 0.1 * each}, {at, y + 0.95 * each}, {ink, 2.2, {}});
-            }
-            const std::string value = number(b.part);
-            const double beyond = b.comes_in ? zero + scale * *b.comes_in : zero;
-            if (b.part < 0.0)
-                canvas_.text({from - canvas_.text_width(value, small) - 6.0, base}, value, small, false, false);
-            else
-                canvas_.text({std::max(to, beyond) + 6.0, base}, value, small, false, false);
-            y += each;
-        }
-        canvas_.line({zero, Ground::top}, {zero, y}, {ink, 1.2, {}});
-        canvas_.text({Ground::margin, y + 24.0},
-                     fmt::format("all together {}; numbers in {}", how_.units.text(d_.whole[d_.hour], d_.quantity),
-                                 how_.units.symbol(d_.quantity)),
-                     usual, true, false);
+        plot.y_names(names);
+        plot.x_ticks({});
+        plot.no_lines_across();
+        plot.no_frame();
+        plot.boxes(more, of_bars);
+        plot.boxes(less, of_bars_that_lessen);
+        for (std::size_t i = 0; i < bars.size(); ++i) add_number(plot, bars[i], static_cast<double>(i));
+        plot.curve({{0.0, plot.frame().y0}, {0.0, 0.0}}, {ink, 1.2});
+        const double below = plot.frame().top + plot.frame().height;
+        sheet_.add(std::move(plot));
+        sheet_.text({edge_px, below + 42.0},
+                    fmt::format("all together {}; numbers in {}", how_.units.text(d_.whole[d_.hour], d_.quantity),
+                                how_.units.symbol(d_.quantity)),
+                    {usual.size, true});
         if (std::ranges::any_of(bars, [](const PartBar& b) { return b.comes_in.has_value(); }))
-            canvas_.text({Ground::margin, y + 44.0}, "stroke: comes in during that hour, before any of it is stored",
-                         small, false, false);
+            sheet_.text({edge_px, below + 60.0}, "stroke: comes in during that hour, before any of it is stored",
+                        small);
     }
 
-    void draw_stacks()
+    /// A stroke at what comes in, and the number beyond the bar.
+    void add_number(Plot& plot, const PartBar& bar, double y) const
     {
-        double least = 0.0, most = 1.0;
+        const double part = value(bar.part), in = value(bar.comes_in.value_or(0.0));
+        if (bar.comes_in) plot.curve({{in, y + 0.1}, {in, y + 0.95}}, {ink, 2.2});
+        const bool lessens = bar.part < 0.0;
+        plot.note({lessens ? part : std::max({part, in, 0.0}), y + 0.52}, how_.units.number(bar.part, d_.quantity),
+                  {small.size, false, lessens ? At::right : At::left}, {lessens ? -6.0 : 6.0, 0.0});
+    }
+
+    [[nodiscard]] Frame frame_of_stacks() const
+    {
+        double least = 0.0, most = value(1.0);
         for (std::size_t h = 0; h < 24; ++h) {
             double up = 0.0, down = 0.0;
-            for (const PartStack& s : d_.stacks) (s.part[h] > 0.0 ? up : down) += s.part[h];
-            least = std::min({least, down, d_.whole[h]});
-            most = std::max({most, up, d_.whole[h]});
+            for (const PartStack& s : d_.stacks) (s.part[h] > 0.0 ? up : down) += value(s.part[h]);
+            least = std::min({least, down, value(d_.whole[h])});
+            most = std::max({most, up, value(d_.whole[h])});
         }
-        const double left = sheet_.middle() + 50.0, right = sheet_.width - Ground::margin,
-                     top = Ground::top + 26.0 * static_cast<double>((d_.stacks.size() + 1) / 2) + 20.0,
-                     bottom = sheet_.height - 70.0, each = (right - left) / 24.0,
-                     scale = (bottom - top) / (most - least);
-        const auto y_of = [&](double watts) { return bottom - (watts - least) * scale; };
-        draw_key(left);
+        const double left = middle_ + 60.0,
+                     upper = top_px + 26.0 * static_cast<double>((d_.stacks.size() + 1) / 2) + 20.0;
+        return {.left = left,
+                .top = upper,
+                .width = how_.width - edge_px - left,
+                .height = how_.height - 70.0 - upper,
+                .x1 = 24.0,
+                .y0 = least,
+                .y1 = most};
+    }
+
+    void add_stacks()
+    {
+        Plot plot{frame_of_stacks(), ""};
+        std::vector<std::vector<Box>> boxes(d_.stacks.size());
         for (std::size_t h = 0; h < 24; ++h) {
-            const double x = left + each * static_cast<double>(h);
             double up = 0.0, down = 0.0;
             for (std::size_t i = 0; i < d_.stacks.size(); ++i) {
-                const double part = d_.stacks[i].part[h];
+                const double part = value(d_.stacks[i].part[h]), x = static_cast<double>(h);
                 double& at = part > 0.0 ? up : down;
-                const auto outline = box(x + 1.0, y_of(at + part), x + each - 1.0, y_of(at));
-                fill(outline, i);
+                if (part != 0.0)
+                    boxes[i].push_back({x + 0.08, x + 0.92, std::min(at, at + part), std::max(at, at + part)});
                 at += part;
             }
-            const double level = y_of(d_.whole[h]);
-            canvas_.line({x, level}, {x + each, level}, {ink, h == d_.hour && !d_.steady ? 3.5 : 1.8, {}});
+        }
+        for (std::size_t i = 0; i < boxes.size(); ++i) plot.boxes(boxes[i], shade(i));
+        std::vector<Tick> hours;
+        for (std::size_t h = 0; h < 24; ++h) {
+            const double level = value(d_.whole[h]), x = static_cast<double>(h);
+            plot.curve({{x, level}, {x + 1.0, level}}, {ink, h == d_.hour && !d_.steady ? 3.5 : 1.8});
             if (h % 3 == 0)
-                canvas_.text({x + 0.5 * each, bottom + 18.0},
-                             fmt::format("{}", (h + static_cast<std::size_t>(d_.first_clock_hour)) % 24), small);
+                hours.push_back({x + 0.5, std::to_string((h + static_cast<std::size_t>(d_.first_clock_hour)) % 24)});
         }
-        canvas_.line({left, y_of(0.0)}, {right, y_of(0.0)}, {ink, 1.2, {}});
-        for (double mark = step_of(most); mark <= most; mark += step_of(most)) {
-            canvas_.line({left, y_of(mark)}, {right, y_of(mark)}, {ink, 0.4, {2.0, 3.0}});
-            canvas_.text({left - canvas_.text_width(number(mark), small) - 6.0, y_of(mark) + 4.0}, number(mark), small,
-                         false, false);
-        }
-        canvas_.text({0.5 * (left + right), bottom + 40.0},
-                     d_.steady ? "clock hour; strokes: all together, steady"
-                               : "clock hour; strokes: all together, the thick one the peak",
-                     small);
+        plot.curve({{0.0, 0.0}, {24.0, 0.0}}, {ink, 1.2});
+        plot.x_ticks(hours);
+        plot.no_lines_up();
+        plot.no_frame();
+        const Frame& frame = plot.frame();
+        add_key(frame.left);
+        sheet_.text({frame.left + 0.5 * frame.width, frame.top + frame.height + 40.0},
+                    d_.steady ? "clock hour; strokes: all together, steady"
+                              : "clock hour; strokes: all together, the thick one the peak",
+                    {small.size, false, At::middle});
+        sheet_.add(std::move(plot));
     }
 
-    void fill(const std::vector<Spot>& outline, std::size_t i)
-    {
-        if (std::abs(outline[0].y - outline[2].y) < 0.3) return;
-        canvas_.fill(outline, shades[i % std::size(shades)]);
-        if (const double spacing = hatches[i % std::size(hatches)]; spacing > 0.0)
-            canvas_.hatch(outline, {ink, 0.6, {}}, spacing);
-        canvas_.outline(outline, {ink, 0.4, {}});
-    }
+    static const Shade& shade(std::size_t i) { return of_stacks[i % std::size(of_stacks)]; }
 
-    void draw_key(double left)
+    void add_key(double left)
     {
-        const double wide = 0.5 * (sheet_.width - Ground::margin - left);
+        const double wide = 0.5 * (how_.width - edge_px - left);
         for (std::size_t i = 0; i < d_.stacks.size(); ++i) {
-            const double x = left + wide * static_cast<double>(i % 2),
-                         y = Ground::top + 26.0 * static_cast<double>(i / 2);
-            fill(box(x, y, x + 22.0, y + 15.0), i);
-            canvas_.text({x + 30.0, y + 12.0}, d_.stacks[i].name, usual, false, false);
+            const double x = left + wide * static_cast<double>(i % 2), y = top_px + 26.0 * static_cast<double>(i / 2);
+            sheet_.box({x, y}, {x + 22.0, y + 15.0}, shade(i));
+            sheet_.text({x + 30.0, y + 12.0}, d_.stacks[i].name, usual);
         }
     }
 
     const PartsDrawing& d_;
     const PartsDrawingOptions& how_;
-    Ground sheet_;
-    Canvas canvas_;
+    PlotSheet sheet_;
+    double middle_;
 };
 
 } // namespace

@@ -1,0 +1,136 @@
+#include <venture/draw/gnuplot.hpp>
+
+#include <algorithm>
+#include <cctype>
+#include <cstdlib>
+#include <filesystem>
+#include <fstream>
+#include <sstream>
+
+#include <boost/process/child.hpp>
+#include <boost/process/io.hpp>
+#include <fmt/format.h>
+
+#include <venture/quantity/error.hpp>
+#include <venture/quantity/shown_text.hpp>
+
+namespace venture::draw {
+
+namespace {
+
+namespace files = std::filesystem;
+namespace process = boost::process;
+
+/// A folder of its own, gone when done.
+class ScratchFolder {
+public:
+    ScratchFolder() : path_{(files::temp_directory_path() / "venture-XXXXXX").string()}
+    {
+        if (mkdtemp(path_.data()) == nullptr)
+            throw quantity::Error{fmt::format("charts: no folder can be made in '{}'; TMPDIR names another place",
+                                              files::temp_directory_path().string())};
+    }
+    ~ScratchFolder()
+    {
+        std::error_code gone_already;
+        files::remove_all(path_, gone_already);
+    }
+    ScratchFolder(const ScratchFolder&) = delete;
+    ScratchFolder& operator=(const ScratchFolder&) = delete;
+    [[nodiscard]] files::path file(const char* name) const { return files::path{path_} / name; }
+
+private:
+    std::string path_;
+};
+
+std::string bytes_of(const files::path& file)
+{
+    std::ostringstream out;
+    if (std::ifstream in{file, std::ios::binary}) out << in.rdbuf();
+    return std::move(out).str();
+}
+
+/// Letters and lines are so many px in each kind: they count letters in points, lines otherwise.
+std::string terminal(Picture picture, double width, double height)
+{
+    constexpr double px_per_inch = 96.0, letters = 0.75, lines_in_pdf = 2.0;
+    const std::string common = "noenhanced background '#ffffff' font 'DejaVu Sans,12'";
+    switch (picture) {
+    case Picture::png:
+        return fmt::format("set terminal pngcairo size {:.0f},{:.0f} {} fontscale {}\n", width, height, common,
+                           letters);
+    case Picture::pdf:
+        return fmt::format("set terminal pdfcairo size {}in,{}in {} fontscale {} linewidth {}\n", width / px_per_inch,
+                           height / px_per_inch, common, letters * letters, lines_in_pdf);
+    case Picture::svg:
+        break;
+    }
+    return fmt::format("set terminal svg size {:.0f},{:.0f} {}\n", width, height, common);
+}
+
+void replace_all(std::string& text, std::string_view what, std::string_view by)
+{
+    for (std::size_t at = text.find(what); at != std::string::npos; at = text.find(what, at + by.size()))
+        text.replace(at, what.size(), by);
+}
+
+/// A PDF that is dated 1 January 2000; bold letters that a browser knows, too.
+std::string mended(std::string bytes, Picture picture)
+{
+    constexpr std::string_view dated = "/CreationDate (D:", date = "20000101000000Z";
+    if (const std::size_t at = bytes.find(dated); picture == Picture::pdf && at != std::string::npos)
+        bytes.replace(at + dated.size(), date.size(), date);
+    if (picture == Picture::svg)
+        replace_all(bytes, "font-family=\"DejaVu Sans:Bold\"", "font-family=\"DejaVu Sans\" font-weight=\"bold\"");
+    return bytes;
+}
+
+/// @return  what it ended with
+int run_on(const files::path& script, const files::path& said)
+{
+    try {
+        process::child child{"gnuplot --default-settings -",
+                             process::std_in<script.string(), process::std_out> process::null,
+                             process::std_err > said.string()};
+        child.wait();
+        return child.exit_code();
+    } catch (const process::process_error& e) {
+        throw quantity::Error{
+            fmt::format("charts are drawn by gnuplot, which does not run ({}): install the package gnuplot-nox",
+                        e.code().message())};
+    }
+}
+
+} // namespace
+
+std::string quoted_for_gnuplot(const std::string& text)
+{
+    constexpr std::string_view plain = " ,.:;()/+-=<>#&*[]{}|!?%";
+    std::string out = "\"";
+    for (const char c : quantity::harmless(text)) {
+        const auto byte = static_cast<unsigned char>(c);
+        if (byte >= 0x80 || std::isalnum(byte) != 0 || plain.find(c) != std::string_view::npos)
+            out += c;
+        else
+            out += fmt::format("\\{:03o}", byte);
+    }
+    return out + "\"";
+}
+
+std::string run_gnuplot(const std::string& commands, Picture picture, double width, double height)
+{
+    const ScratchFolder scratch;
+    const files::path script = scratch.file("commands"), drawn = scratch.file("picture"), said = scratch.file("said");
+    std::ofstream{script, std::ios::binary} << terminal(picture, width, height) << "set encoding utf8\nset output "
+                                            << quoted_for_gnuplot(drawn.string()) << "\n"
+                                            << commands << "unset output\n";
+    const int ended = run_on(script, said);
+    std::string bytes = bytes_of(drawn);
+    if (ended == 0 && !bytes.empty()) return mended(std::move(bytes), picture);
+    constexpr std::size_t telling = 300; // it repeats the command first
+    const std::string words = bytes_of(said);
+    throw quantity::Error{fmt::format("charts: gnuplot ended with {}: ...{}", ended,
+                                      words.substr(words.size() - std::min(telling, words.size())))};
+}
+
+} // namespace venture::draw
