@@ -36,6 +36,7 @@ struct Column {
     Show show = Show::always;
     bool dash_for_zero = false; ///< for people: there is none of it
     bool go_together = false;   ///< where it finds no room, its likes of the same rank go, too
+    bool told_below = false;    ///< for people: words that rows share stand below the table, by number
     int finer = 0;              ///< so many decimals more than are usual, so that others can reckon with it
 };
 
@@ -53,6 +54,13 @@ struct Declaration {
 [[nodiscard]] inline Column finer(Column column, int decimals)
 {
     column.finer = decimals;
+    return column;
+}
+
+/// A column of long words that many rows share.
+[[nodiscard]] inline Column told_below(Column column)
+{
+    column.told_below = true;
     return column;
 }
 

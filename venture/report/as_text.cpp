@@ -2,6 +2,8 @@
 
 #include <algorithm>
 
+#include <fmt/format.h>
+
 #include <venture/figure/shown.hpp>
 
 namespace venture::report {
@@ -29,11 +31,34 @@ std::vector<std::string> cells_of(const Table& table, const std::vector<std::siz
     return out;
 }
 
+/// Words that stand below a table, once each.
+class Below {
+public:
+    /// What stands for them in the table.
+    std::string mark_of(const std::string& words)
+    {
+        const auto at = std::ranges::find(all_, words);
+        const auto number = at - all_.begin() + 1;
+        if (at == all_.end()) all_.push_back(words);
+        return fmt::format("[{}]", number);
+    }
+    [[nodiscard]] std::string lines() const
+    {
+        std::string out;
+        for (std::size_t i = 0; i < all_.size(); ++i) out += fmt::format("[{}]  {}\n", i + 1, all_[i]);
+        return out;
+    }
+
+private:
+    std::vector<std::string> all_{};
+};
+
 } // namespace
 
 Text as_text(const Table& table, const quantity::PreferredUnits& units)
 {
     TextTable out;
+    Below below;
     const std::vector<std::size_t> columns = columns_for_people(table);
     for (const std::size_t c : columns) {
         const Column& column = table.columns[c];
@@ -42,6 +67,8 @@ Text as_text(const Table& table, const quantity::PreferredUnits& units)
     }
     for (std::size_t r = 0; r < table.rows.size(); ++r) {
         std::vector<std::string> cells = cells_of(table, columns, table.rows[r], units);
+        for (std::size_t at = 0; at < columns.size(); ++at)
+            if (table.columns[columns[at]].told_below && !cells[at].empty()) cells[at] = below.mark_of(cells[at]);
         if (!table.marks.empty())
             for (std::size_t at = 0; at < columns.size(); ++at)
                 if (is_number(table.columns[columns[at]])) cells[at] += table.marks[r][columns[at]];
@@ -55,7 +82,7 @@ Text as_text(const Table& table, const quantity::PreferredUnits& units)
         cells.front() = total.what;
         out.add_row(std::move(cells));
     }
-    return Text{std::move(out)};
+    return Text{std::move(out)} + below.lines();
 }
 
 Text as_text(const figure::Document& document, const quantity::PreferredUnits& units)

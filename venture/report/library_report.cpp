@@ -46,7 +46,7 @@ const TableOf<Material>& material_columns()
             {{"density", "density", "density", "dry"}, [](const Material& m) -> Cell { return number_of(m.density); }},
             {{"specific_heat", "specific heat", "specific_heat", "dry"},
              [](const Material& m) -> Cell { return number_of(m.specific_heat); }},
-            {{"source", "source", "", "where the values come from", 2},
+            {figure::told_below({"source", "source", "", "where the values come from", 0}),
              [](const Material& m) -> Cell { return words_of(m.source); }},
         }};
     return all;
