@@ -52,6 +52,31 @@ TEST_F(YearCommands, AddUpMonthByMonthAndRoomByRoom)
     EXPECT_EQ(all["synthetic"], true);
 }
 
+TEST_F(YearCommands, TakeARoomApart)
+{
+    const json year = run_json("year house --step 60 --json --room Kitchen");
+    double sum_J = 0.0, whole_heating = 0.0;
+    for (const json& part : year["room_year_part"]) {
+        sum_J += part["whole"].get<double>();
+        if (part["path"] == "heating") whole_heating = part["whole"];
+        EXPECT_EQ(part["room"], "Kitchen");
+    }
+    EXPECT_GT(whole_heating, 0.0);
+    EXPECT_NEAR(sum_J, 0.0, 1e-3 * whole_heating); // but for what the air keeps
+    double by_month = 0.0;
+    for (const json& month : year["room_year_month"]) by_month += month["heating"].get<double>();
+    EXPECT_NEAR(by_month, whole_heating, 1e-9 * whole_heating);
+    for (const json& room : year["room_year"])
+        if (room["room"] == "Kitchen") {
+            EXPECT_NEAR(room["heating"].get<double>(), whole_heating, 1e-9 * whole_heating);
+        }
+
+    const Ran part = run("year house --step 60 --from \"1 July\" --days 10 --room Kitchen");
+    EXPECT_THAT(part.out, testing::AllOf(HasSubstr("Kitchen: heated for"), HasSubstr("Into the room"),
+                                         Not(HasSubstr("January  "))));
+    EXPECT_THAT(run("year house --room Kitchn").errors, HasSubstr("did you mean 'Kitchen'"));
+}
+
 TEST_F(YearCommands, PrintNoNumbersOfRoomsThatCannotBe)
 {
     const Ran r = run("year house --step 60 --days 2 --set \"room/Front bedroom/equipment_power=1000 kW\"");

@@ -127,8 +127,9 @@ RunResult run(const ThermalModel& model, const RunOptions& options)
                 break;
             }
         }
-        balance.advance(state, step, result,
-                        {.account = gather.needs(), .orders = options.control ? &orders : nullptr});
+        balance.advance(
+            state, step, result,
+            {.account = std::max(gather.needs(), options.account), .orders = options.control ? &orders : nullptr});
         keep.take(result, step);
         gather.take(result, step);
         if (options.watch) options.watch(step, result);

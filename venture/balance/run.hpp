@@ -31,8 +31,9 @@ struct RunOptions {
     std::vector<Ask> asks{};            ///< nothing else is stored
     Interval interval = Interval::hour; ///< of the values; means over it
     Control control{};
-    std::function<void(std::size_t step, const StepResult&)> watch{}; ///< after every step, as much as the asks need
-    double held_within_K = 0.1;                                       ///< a set-point missed by more counts as not held
+    std::function<void(std::size_t step, const StepResult&)> watch{}; ///< after every step
+    Account account = Account::loads; ///< what it is told at least; more if the asks need more
+    double held_within_K = 0.1;       ///< a set-point missed by more counts as not held
     FilmAccuracy films{};
 };
 

@@ -19,35 +19,6 @@ namespace venture::cli::of_draw_parts {
 
 namespace {
 
-/// Paths that stand together in the stack.
-const char* group_of(loads::PathKind kind)
-{
-    using K = loads::PathKind;
-    switch (kind) {
-    case K::sun_beam:
-    case K::sun_diffuse:
-    case K::sun_in_panes:
-    case K::sun_from_rooms:
-        return "sun through glass";
-    case K::people:
-    case K::lighting:
-    case K::equipment:
-        return "people, lighting, equipment";
-    case K::infiltration:
-    case K::ventilation:
-    case K::transfer_air:
-        return "air";
-    case K::partition:
-        return "rooms beside it";
-    case K::set_point:
-    case K::warm_ceiling:
-    case K::other:
-        return "set-point and others";
-    default:
-        return "walls, roofs, floors, windows";
-    }
-}
-
 /// What is taken apart: a load, or the warmth of a room that floats.
 enum class Which : std::uint8_t { heating, cooling, warmth };
 
@@ -78,15 +49,15 @@ draw::PartsDrawing drawing_of(const loads::PeakParts& peak, Which which, const q
                                      units.text(out.whole[peak.hour], "power"));
     out.subtitle = fmt::format("by path over its edge, {}, counted from {}", moment_of(peak),
                                units.text(parts.reference_C, "temperature"));
-    std::map<std::string, draw::PartStack> stacks;
+    std::map<std::string_view, draw::PartStack> stacks;
     for (const loads::LoadPath& path : parts.paths) {
         const loads::HourlyDay part = day_of(path, which);
         const auto gain =
             path.gain_W && which == Which::cooling ? std::optional{(*path.gain_W)[peak.hour]} : std::nullopt;
         if (std::abs(part[peak.hour]) >= least || gain.value_or(0.0) >= least)
             out.bars.push_back({in_words(path.kind, path.through), part[peak.hour], gain});
-        draw::PartStack& stack = stacks[group_of(path.kind)];
-        stack.name = group_of(path.kind);
+        draw::PartStack& stack = stacks[in_words(group_of(path.kind))];
+        stack.name = in_words(group_of(path.kind));
         for (std::size_t h = 0; h < stack.part.size(); ++h) stack.part[h] += part[h];
     }
     std::ranges::stable_sort(out.bars, std::greater{}, &draw::PartBar::part);

@@ -16,6 +16,7 @@ struct YearOptions {
     int days = 0;       ///< 0: to the end of the year
     double run_in_days = 30.0;
     std::vector<std::string> series{}; ///< empty, with csv: what most people look at
+    std::string room{};                ///< that is taken apart; empty: none
     bool csv = false;
 };
 

@@ -11,6 +11,7 @@
 #include <venture/cli/part_of_year.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/cli/progress.hpp>
+#include <venture/cli/room_argument.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/report/year_report.hpp>
 
@@ -60,6 +61,11 @@ ExitCode run(const CommonOptions& o, const YearOptions& y)
     if (!options) return ExitCode::bad_input;
     if (y.csv && options->series.empty())
         options->series = {"outdoor temperature", "operative temperature", "heating", "cooling"};
+    if (!y.room.empty()) {
+        const auto room = room_called(job, y.room);
+        if (!room) return ExitCode::bad_input;
+        options->room = job.building()->find_room(*room);
+    }
     std::optional<Progress> progress{"running through the weather year"};
     options->progress = [&progress](double share) { progress->tell(share); };
     const loads::BuildingYear result = job.project().year(*options);
@@ -90,6 +96,7 @@ std::function<ExitCode()> declare(Parser& parser)
              "hour by hour, of all rooms: a kind of series, e.g. \"operative temperature\"; \"list\" lists "
              "them all; may be repeated")
         .one_each();
+    parser.add("--room", year->room, "take one room apart: where its heat comes from and goes to, by path and month");
     parser.flag("--csv", year->csv, "the series as a table, a line an hour");
     return [options, year] { return run(*options, *year); };
 }

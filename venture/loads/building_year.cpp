@@ -4,6 +4,8 @@
 #include <cmath>
 
 #include <venture/loads/compile.hpp>
+#include <venture/loads/room_parts.hpp>
+#include <venture/loads/room_year_account.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::loads {
@@ -75,8 +77,15 @@ BuildingYear run_year(const building::Building& b, const climate::WeatherYear& y
                                 .steps = static_cast<std::size_t>(days) * per_day,
                                 .run_in_days = o.run_in_days};
     for (const std::string& kind : o.series) options.asks.push_back({kind});
+    std::optional<detail::RoomYearAccount> account;
+    if (o.room) {
+        account.emplace(compiled.model, compiled.zone_of_room.at(*o.room), naming(b, compiled, *o.room));
+        options.account = balance::Account::faces;
+    }
+    const std::size_t per_hour = compiled.model.steps / spell.month.size();
     options.watch = [&, done = std::size_t{0}](std::size_t step, const balance::StepResult& r) mutable {
         tally.take(step, r);
+        if (account) account->take(step, static_cast<std::size_t>(spell.month[step / per_hour] - 1), r);
         if (o.progress && ++done % per_day == 0)
             o.progress(static_cast<double>(done) / static_cast<double>(options.steps));
     };
@@ -91,6 +100,7 @@ BuildingYear run_year(const building::Building& b, const climate::WeatherYear& y
         const double peak = std::max(zone.heating_peak_W, zone.cooling_peak_W);
         if (peak > 0.0) out.film_residual = std::max(out.film_residual, zone.film_residual_W / peak);
     }
+    if (account) out.parts = std::move(*account).parts();
     out.series = std::move(r.series);
     out.worst_closure = r.worst_closure;
     out.unsettled_steps = r.unsettled_steps;

@@ -3,11 +3,13 @@
 
 #include <array>
 #include <functional>
+#include <optional>
 #include <string>
 #include <vector>
 
 #include <venture/balance/run.hpp>
 #include <venture/building/building.hpp>
+#include <venture/loads/room_year_parts.hpp>
 #include <venture/quantity/preferred_units.hpp>
 #include <venture/quantity/problem.hpp>
 
@@ -20,6 +22,7 @@ struct BuildingYearOptions {
     double run_in_days = 30.0;
     /// Kinds of series by room, hour means; names of series_kinds(); of all rooms, or of all surfaces.
     std::vector<std::string> series{};
+    std::optional<std::size_t> room{}; ///< of the building, that is taken apart
     /// Told the share of the run that is done, 0..1, once a day of it; nothing: nobody is.
     std::function<void(double)> progress{};
 };
@@ -43,6 +46,7 @@ struct BuildingYear {
     int first_day = 1, days = 365;
     std::vector<RoomYear> rooms{};                     ///< in the building's order
     std::vector<balance::Series> series{};             ///< kind by kind, rooms or surfaces in the order of their names
+    std::optional<RoomYearParts> parts{};              ///< of the room asked for
     double heating_peak_W = 0.0, cooling_peak_W = 0.0; ///< largest hours of the sums over all rooms
     std::size_t heating_peak_hour = 0, cooling_peak_hour = 0; ///< of the year, from 0
     double step_s = 0.0, run_in_days = 0.0;

@@ -5,6 +5,7 @@
 #include <fmt/format.h>
 
 #include <venture/fabric/wall_stepper.hpp>
+#include <venture/loads/path_in_model.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::loads::detail {
@@ -31,50 +32,6 @@ DayOfBuilding run_for_parts(const ThermalModel& model)
     out.day = run_periodic_day(model, options);
     return out;
 }
-
-namespace {
-
-PathKind kind_of(const Surface& s, const Face& far)
-{
-    switch (s.part) {
-    case balance::Part::outside_wall:
-        return PathKind::outside_wall;
-    case balance::Part::roof:
-        return PathKind::roof;
-    case balance::Part::window:
-        return PathKind::window;
-    case balance::Part::door:
-        return PathKind::door;
-    case balance::Part::ground:
-        return PathKind::floor;
-    case balance::Part::inner:
-        break;
-    }
-    return std::holds_alternative<ZoneFace>(far) ? PathKind::partition : PathKind::floor;
-}
-
-PathKind kind_of_gain(Forcing forcing)
-{
-    switch (forcing) {
-    case Forcing::people:
-        return PathKind::people;
-    case Forcing::lighting:
-        return PathKind::lighting;
-    case Forcing::equipment:
-        return PathKind::equipment;
-    case Forcing::sun:
-        return PathKind::sun_in_panes; // of shades inside
-    default:
-        return PathKind::other;
-    }
-}
-
-bool holds(const Drives& drives, SignalId signal)
-{
-    return std::ranges::any_of(drives, [&](const Drive& d) { return d.signal == signal; });
-}
-
-} // namespace
 
 RoomAtEdge::RoomAtEdge(const DayOfBuilding& building, std::size_t zone, double reference_C,
                        const std::function<std::string(std::size_t)>& name_of)
@@ -211,14 +168,6 @@ void RoomAtEdge::take_surfaces(const std::function<std::string(std::size_t)>& na
     }
 }
 
-PathKind RoomAtEdge::kind_of_light(SignalId signal) const
-{
-    const balance::SunThroughGlass& sun = b_.model.zones[zone_].sun;
-    if (holds(sun.beam, signal)) return PathKind::sun_beam;
-    if (holds(sun.diffuse, signal)) return PathKind::sun_diffuse;
-    return holds(sun.taken_up, signal) ? PathKind::sun_in_panes : PathKind::sun_from_rooms;
-}
-
 void RoomAtEdge::take_heat_on_faces()
 {
     for (std::size_t i = 0; i < silent_.surfaces.size(); ++i) {
@@ -227,7 +176,7 @@ void RoomAtEdge::take_heat_on_faces()
             const ZoneFace* face = face_in(inside ? s.inside : s.outside, zone_);
             if (face == nullptr) continue;
             for (const Drive& d : face->absorbed_W) {
-                const PathKind kind = kind_of_light(d.signal);
+                const PathKind kind = kind_of_light(b_.model.zones[zone_], d.signal);
                 acts_.push_back({.at = inside == turned_[i] ? Act::At::far_face : Act::At::near_face,
                                  .index = i,
                                  .drives = {d},

@@ -22,13 +22,6 @@ struct DayOfBuilding {
 /// @param model  outlives what is returned
 [[nodiscard]] DayOfBuilding run_for_parts(const balance::ThermalModel& model);
 
-/// A face that looks into a zone; nothing if it looks elsewhere.
-[[nodiscard]] inline const balance::ZoneFace* face_in(const balance::Face& face, std::size_t zone)
-{
-    const auto* in = std::get_if<balance::ZoneFace>(&face);
-    return in != nullptr && in->zone == zone ? in : nullptr;
-}
-
 /// A place where something acts, and which path it belongs to.
 struct Act {
     enum class At : std::uint8_t {
@@ -83,7 +76,6 @@ private:
     /// A temperature that the run had at each of its stages.
     balance::SignalId from_stages(const std::function<double(std::size_t stage)>& at_C);
     void add_stream(const balance::Drives& kg_per_s, balance::SignalId temperature, PathKind kind, std::string through);
-    [[nodiscard]] PathKind kind_of_light(balance::SignalId signal) const;
     [[nodiscard]] balance::ThermalModel with(const std::vector<const Act*>& acts) const;
     [[nodiscard]] std::vector<const Act*> acts_of(PathKind kind, const std::string& through) const;
     [[nodiscard]] std::vector<balance::SignalId> signals_of(const Act& act) const;

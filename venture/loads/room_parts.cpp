@@ -10,62 +10,6 @@
 
 namespace venture::loads {
 
-std::string_view in_words(PathKind kind)
-{
-    switch (kind) {
-    case PathKind::outside_wall:
-        return "outside wall";
-    case PathKind::roof:
-        return "roof";
-    case PathKind::floor:
-        return "floor";
-    case PathKind::window:
-        return "window, without sun";
-    case PathKind::door:
-        return "door";
-    case PathKind::partition:
-        return "room beside it";
-    case PathKind::sun_on_outside:
-        return "sun on the outside";
-    case PathKind::sun_beam:
-        return "sun through glass, beam";
-    case PathKind::sun_diffuse:
-        return "sun through glass, diffuse";
-    case PathKind::sun_in_panes:
-        return "sun taken up at windows";
-    case PathKind::sun_from_rooms:
-        return "sun by way of other rooms";
-    case PathKind::people:
-        return "people";
-    case PathKind::lighting:
-        return "lighting";
-    case PathKind::equipment:
-        return "equipment";
-    case PathKind::infiltration:
-        return "infiltration";
-    case PathKind::ventilation:
-        return "ventilation";
-    case PathKind::transfer_air:
-        return "air from another room";
-    case PathKind::thermal_bridges:
-        return "thermal bridges";
-    case PathKind::set_point:
-        return "departure of the set-point";
-    case PathKind::warm_ceiling:
-        return "warmer air under the ceiling";
-    case PathKind::other:
-        return "other";
-    }
-    VENTURE_UNREACHABLE("a path of no kind");
-}
-
-std::string in_words(PathKind kind, const std::string& through)
-{
-    const std::string own{in_words(kind)};
-    if (through.empty()) return own;
-    return through.starts_with(own) ? through : own + ", " + through;
-}
-
 namespace {
 
 /// How far the paths are from the load that they are to add up to.

@@ -2,7 +2,6 @@
 /// What a room's load is made of, by the paths over its edge: each wall, window, neighbour, gain and stream of air, with what
 /// radiates followed through its delay.
 
-#include <cstdint>
 #include <functional>
 #include <string>
 #include <vector>
@@ -11,35 +10,9 @@
 #include <venture/climate/design_day.hpp>
 #include <venture/loads/design_loads.hpp>
 #include <venture/loads/hourly_day.hpp>
+#include <venture/loads/path_kind.hpp>
 
 namespace venture::loads {
-
-enum class PathKind : std::uint8_t {
-    outside_wall,
-    roof,
-    floor,  ///< to ground or a given temperature
-    window, ///< through its glass and frame, without sun
-    door,
-    partition, ///< from a room beside, above or below, as warm as it was
-    sun_on_outside,
-    sun_beam, ///< through windows, where it falls
-    sun_diffuse,
-    sun_in_panes,   ///< taken up in panes and shades
-    sun_from_rooms, ///< through glass inside
-    people,
-    lighting,
-    equipment,
-    infiltration,
-    ventilation,
-    transfer_air,
-    thermal_bridges,
-    set_point, ///< its departure from the reference
-    warm_ceiling,
-    other,
-};
-[[nodiscard]] std::string_view in_words(PathKind kind);
-/// "sun on the outside, roof to outdoors"; "roof to outdoors" where that says the kind by itself.
-[[nodiscard]] std::string in_words(PathKind kind, const std::string& through);
 
 /// One path on one day; hour means.
 struct LoadPath {

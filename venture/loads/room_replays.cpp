@@ -4,6 +4,7 @@
 #include <cmath>
 #include <map>
 
+#include <venture/loads/path_in_model.hpp>
 #include <venture/loads/room_at_edge.hpp>
 
 namespace venture::loads::detail {

@@ -8,6 +8,7 @@
 #include <venture/fabric/wall_stepper.hpp>
 #include <venture/loads/admittance_method.hpp>
 #include <venture/loads/compile.hpp>
+#include <venture/loads/path_in_model.hpp>
 #include <venture/loads/response_terms.hpp>
 #include <venture/loads/room_at_edge.hpp>
 #include <venture/loads/series_method.hpp>

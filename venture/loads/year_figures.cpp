@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include <venture/climate/date.hpp>
+#include <venture/loads/room_year_figures.hpp>
 
 namespace venture::loads {
 
@@ -221,6 +222,7 @@ const figure::TablesOf<YearRow>& year_tables()
                  })
             .add(room_month_columns(), [](const YearRow& y) { return room_month_rows(*y.year); })
             .add(building_year_columns(), [](const YearRow& y) { return std::vector{y}; });
+        detail::add_room_year_tables(tables);
         return tables;
     }();
     return all;

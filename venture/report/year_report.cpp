@@ -45,6 +45,23 @@ std::string how_text(const BuildingYear& y)
                  "each room's set-points refer to.\n";
 }
 
+/// One room's, before those of all.
+void add_room(Document& out, const loads::YearRow& told)
+{
+    const loads::RoomYearParts& room = *told.year->parts;
+    const auto hours = [&](loads::Supply supply) { return room.hours[static_cast<std::size_t>(supply)]; };
+    out.add(fmt::format("{}: heated for {:.0f} h, cooled for {:.0f} h, neither for {:.0f} h\n", room.room,
+                        hours(loads::Supply::heats), hours(loads::Supply::cools), hours(loads::Supply::rests)));
+    out.add(loads::year_tables().table("room_year_part", told));
+    out.add(fmt::format("Sun and gains count as they come in, before any of it is stored. Walls, roofs, floors and "
+                        "windows count by what flows through their inside faces, with the sun that falls on them "
+                        "outside or warms their panes; what they take up and give back later is theirs. The sum is "
+                        "closed to {:.0e} of the flows in each step.\n",
+                        room.missing));
+    out.add(loads::year_tables().table("room_year_month", told));
+    out.add("\n");
+}
+
 } // namespace
 
 Document year_document(const building::Building& b, const BuildingYear& y, bool leap, const PreferredUnits& units)
@@ -55,6 +72,7 @@ Document year_document(const building::Building& b, const BuildingYear& y, bool 
                                               day(y.first_day + y.days - 1), y.weather,
                                               y.synthetic ? ", SYNTHETIC: made up, measured by nobody" : ""));
     const loads::YearRow told{&y, leap};
+    if (y.parts) add_room(out, told);
     out.add(loads::year_tables().table("room_year", told));
     out.add(loads::year_tables().table("month_year", told));
     const bool by_calendar =
