@@ -88,6 +88,19 @@ TEST_F(Variants, WriteTheArithmeticOfARoomDownToWhatWasTyped)
     EXPECT_EQ(run("loads house --arithmetic").code, 2);
 }
 
+TEST_F(Variants, TellTheCoolingOfTheBuildingsOwnWeek)
+{
+    EXPECT_THAT(run("loads house --week").out, HasSubstr("no room has cooling"));
+    const std::string cooled = "loads house --set room/Kitchen/cooling_setpoint=24 --week";
+    const json doc = run_json(cooled + " --json");
+    for (const json& room : doc["room_load"])
+        if (room["room"] == "Kitchen") {
+            EXPECT_NEAR(room["week"].get<double>(), room["cooling"].get<double>(),
+                        0.05 * room["cooling"].get<double>());
+        }
+    EXPECT_THAT(run(cooled).out, HasSubstr("than on the day repeated"));
+}
+
 TEST_F(Variants, TellTheHeatingAfterDaysOff)
 {
     EXPECT_THAT(run("loads house --after-days-off 2").out, HasSubstr("no room has a heating_setback"));

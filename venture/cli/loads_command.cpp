@@ -13,6 +13,7 @@
 #include <venture/cli/moment.hpp>
 #include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
+#include <venture/cli/progress.hpp>
 #include <venture/cli/room_apart.hpp>
 #include <venture/cli/room_argument.hpp>
 #include <venture/exchange/loads_table.hpp>
@@ -34,7 +35,7 @@ struct Options {
     bool hours = false;
     bool csv = false;
     RoomAsked apart{};
-    bool second_opinion = false;
+    bool second_opinion = false, week = false;
     int days_off = 0; ///< 0: not asked
     std::string come_back_in{};
     std::vector<std::string> together{}; ///< "Galley|Crew mess"
@@ -162,6 +163,7 @@ ExitCode run(const Options& options)
     }
     if (const auto off = days_off(options))
         asked.after = heating_after_days_off(*job.building(), *off, {.step_s = 60.0 * o.step_min});
+    if (options.week) asked.weeks = loads::cooling_over_weeks(*job.building(), {.step_s = 60.0 * o.step_min});
     if (!options.csv)
         return deliver(report::loads_document(*job.building(), job.design(), job.units(), asked), job, o,
                        job.design().converged());
@@ -191,6 +193,9 @@ std::function<ExitCode()> declare(Parser& parser)
                "also the heating after so many days of each week at the set-back, 1 to 6: a weekend, a long one");
     parser.add("--come-back-in", options->come_back_in,
                "with --after-days-off: the time in which rooms come back, in place of their ramps: \"2 h\"");
+    parser.flag("--week", options->week,
+                "also the cooling over a week of the building's own calendar, each design day's weather seven times: "
+                "what days without use leave and save");
     parser.flag(
         "--second-opinion", options->second_opinion,
         "instead: simpler methods beside the heat balance, with what each leaves out, and the swing of the glass "

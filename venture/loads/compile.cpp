@@ -242,7 +242,7 @@ void Compiler::add_control(const building::Room& room, balance::Zone& zone)
         zone.heat_below_C = set_point(use.heating_setpoint_C->value + warmer_K, use.heating_setback, -1.0);
     if (winter() || !use.cooling_setpoint_C) return;
     zone.cool_above_C = set_point(use.cooling_setpoint_C->value, use.cooling_setback, 1.0);
-    if (!use.humidity_limit && !on_design_day()) return;
+    if (!use.humidity_limit && !spell_.for_design) return;
     const auto limit = air::MoistAir::from_relative_humidity(
         quantity::Temperature::celsius(use.cooling_setpoint_C->value),
         use.humidity_limit ? use.humidity_limit->value : building::assumed_design_humidity, spell_.pressure);

@@ -8,6 +8,7 @@
 #include <venture/figure/tables_of.hpp>
 #include <venture/loads/days_off.hpp>
 #include <venture/loads/design_loads.hpp>
+#include <venture/loads/design_week.hpp>
 #include <venture/loads/room_parts.hpp>
 
 namespace venture::loads {
@@ -19,6 +20,7 @@ struct RoomLoadRow {
     /// Air that carries the sensible cooling, so much cooler than the room; nothing: not asked
     std::optional<double> supply_m3_per_s{};
     std::optional<double> after_days_off_W{}; ///< heating; nothing: not asked, or not heated
+    std::optional<RoomWeek> week{};           ///< cooling; nothing: not asked, or not cooled
 };
 /// Loads of some rooms together.
 struct GroupLoad {
@@ -89,6 +91,7 @@ struct DesignTold {
     std::optional<double> supply_K{};    ///< by how much supply air is to be cooler than rooms, if it is asked for
     std::vector<RoomList> together{};    ///< lists of rooms with peaks of their own
     std::optional<AfterDaysOff> after{}; ///< heating after days off, if it is asked for
+    std::optional<CoolingWeeks> weeks{}; ///< cooling over weeks, if it is asked for
 };
 /// Rooms in the order of the loads.
 [[nodiscard]] std::vector<RoomLoadRow> rows_of(const DesignTold& told);

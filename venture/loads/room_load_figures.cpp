@@ -75,6 +75,12 @@ const figure::TableOf<RoomLoadRow>& room_load_columns()
              [](const R& r) -> Cell { return figure::cell_of(r.supply_m3_per_s); }},
             {{"cooling_when", "at", "", "day and clock hour of the cooling", 2},
              [](const R& r) -> Cell { return where(r.load->cooled, r.load->cooling_when); }},
+            {{"week", "over its\nweek", "power",
+              "largest hour of cooling over a week of the building's own calendar under design days' weather", 2,
+              Sum::added, Show::if_any},
+             [](const R& r) -> Cell { return r.week ? Cell{r.week->cooling_W} : Cell{}; }},
+            {{"week_when", "on", "", "weekday, design day and hour of that", 6, Sum::none, Show::if_any},
+             [](const R& r) -> Cell { return r.week && r.week->cooling_W > 0.0 ? Cell{r.week->when} : Cell{}; }},
             {{"coldest", "Coldest", "temperature", "lowest hour mean of its air in winter design", 5, Sum::smallest},
              [](const R& r) -> Cell { return where(!r.load->typed, r.load->lowest_air_C); }},
             {{"warmest", "Warmest", "temperature", "highest hour mean of its air on cooling design days", 5,
@@ -130,6 +136,7 @@ std::vector<RoomLoadRow> rows_of(const DesignTold& told)
             row.supply_m3_per_s = load.cooling_sensible_peak_W / (heat_J_per_m3K * *told.supply_K);
         if (told.after && told.after->any_sets_back && index && load.heated)
             row.after_days_off_W = told.after->heating_W[*index];
+        if (told.weeks && index && load.cooled && !load.typed) row.week = told.weeks->rooms[*index];
     }
     return out;
 }

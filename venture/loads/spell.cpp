@@ -37,7 +37,10 @@ double wind_of(const climate::Site& site, const DesignDay& day)
 /// @param days  one or more, kept alive by what is returned
 Spell of_days(const climate::Site& site, std::vector<DesignDay> days)
 {
-    Spell out{.name = days.front().name, .winter_design = days.front().month == 0, .hours = 24 * days.size()};
+    Spell out{.name = days.front().name,
+              .winter_design = days.front().month == 0,
+              .for_design = true,
+              .hours = 24 * days.size()};
     out.pressure = days.front().pressure;
     for (std::size_t d = 0; d < days.size(); ++d) {
         const DesignDay& day = days[d];

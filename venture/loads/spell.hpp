@@ -14,6 +14,7 @@ namespace venture::loads {
 struct Spell {
     std::string name{};
     bool winter_design = false; ///< dark, without gains, air by plan at full
+    bool for_design = false;    ///< of design days: coils hold an assumed humidity where no limit was typed
     std::size_t hours = 24;
     std::size_t samples_per_hour = 1;
     bool sun_is_mean = false;

@@ -89,6 +89,22 @@ std::string after_days_off_text(const loads::AfterDaysOff& after, const GroupLoa
     return out;
 }
 
+/// Cooling over weeks beside that of the day repeated.
+std::string weeks_text(const loads::CoolingWeeks& weeks, const GroupLoad& all, const PreferredUnits& units)
+{
+    if (weeks.together.cooling_W <= 0.0) return "A week asks for nothing: no room has cooling that was computed.\n";
+    const double more_W = weeks.together.cooling_W - all.cooling.total_W;
+    std::string out = fmt::format(
+        "Own week {:>9}  of cooling, all rooms together: {} ({}), {} {} than on the day repeated. The weather of each "
+        "cooling design day came seven times in a row, with the hours of those seven days of its month that are used "
+        "most{}\n",
+        units.text(weeks.together.cooling_W, "total_power"), in_words(weeks.together.when), weeks.together.dates,
+        units.text(std::abs(more_W), "total_power"), more_W > 0.0 ? "more" : "less",
+        weeks.differs ? "" : "; no hours of use differ between those days");
+    if (!weeks.converged) out += "DO NOT USE: a week did not become periodic\n";
+    return out;
+}
+
 /// What a checker should know of how far to believe the days.
 std::string remarks_text(const std::vector<loads::RunNote>& runs, bool cools)
 {
@@ -193,7 +209,8 @@ Document loads_document(const building::Building& b, const loads::DesignLoads& d
                                  .building = &b,
                                  .supply_K = asked.supply_K,
                                  .together = asked.together,
-                                 .after = asked.after};
+                                 .after = asked.after,
+                                 .weeks = asked.weeks};
     const std::vector<GroupLoad> groups = loads::group_loads(all, asked.together);
     Document out{job_title(b)};
     out.add(site_line(b, units) +
@@ -208,6 +225,7 @@ Document loads_document(const building::Building& b, const loads::DesignLoads& d
             coming_back_text(all, units) + runs_text(design.runs) +
             remarks_text(design.runs, std::ranges::any_of(all.rooms, &RoomLoad::cooled)) + reading_text(b));
     if (asked.after) out.add(after_days_off_text(*asked.after, groups.front(), units));
+    if (asked.weeks) out.add(weeks_text(*asked.weeks, groups.front(), units));
     for (const GroupLoad& group : groups)
         if (std::ranges::find(asked.together, group.of, &loads::RoomList::of) != asked.together.end())
             out.add("\nTogether: " + group.of + "\n" + totals_text(all, group, units));

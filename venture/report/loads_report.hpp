@@ -22,6 +22,7 @@ struct LoadsAsked {
     std::optional<double> supply_K{}; ///< by how much supply air is to be cooler than rooms, for what flow that takes
     std::vector<loads::RoomList> together{};    ///< lists of rooms with peaks of their own
     std::optional<loads::AfterDaysOff> after{}; ///< heating after days off
+    std::optional<loads::CoolingWeeks> weeks{}; ///< cooling over weeks of the building's own calendar
 };
 
 /// A line a room, totals that say what they contain, and how the runs went.
