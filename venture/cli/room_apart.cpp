@@ -92,11 +92,12 @@ void add_origins_of_site(const Job& job, quantity::Ledger& ledger, int month)
 }
 
 /// Of what comes in in that hour.
-figure::Document arithmetic_of_gains(const Job& job, std::size_t room, const Moment& moment)
+figure::Document arithmetic_of_hour(const Job& job, std::size_t room, const Moment& moment, const quantity::Ledger& air)
 {
     figure::Document out;
     quantity::Ledger ledger = loads::ledger_of_gains(*job.building(), room, moment.day, moment.hour);
-    if (ledger.empty()) return out.add("\nNeither gains nor sun come in then: there is nothing to reckon.\n");
+    ledger.insert(ledger.end(), air.begin(), air.end());
+    if (ledger.empty()) return out.add("\nNeither gains nor sun nor air come in then: there is nothing to reckon.\n");
     add_origins_of_site(job, ledger, moment.day.month);
     out.add("\nArithmetic of what comes in, in SI and degrees\n");
     return out.add(report::ledger_document(ledger));
@@ -108,9 +109,11 @@ std::optional<figure::Document> in_one_hour(const Job& job, std::size_t room, co
     const Building& b = *job.building();
     const auto moment = moment_called(b, asked.at);
     if (!moment) return std::nullopt;
-    const loads::RoomHour hour = room_in_hour(b, room, moment->day, moment->hour, options);
+    quantity::Ledger air;
+    const loads::RoomHour hour =
+        room_in_hour(b, room, moment->day, moment->hour, options, asked.arithmetic ? &air : nullptr);
     figure::Document out = report::room_hour_document(hour, b.rooms[room], job.units());
-    if (asked.arithmetic) out.add(arithmetic_of_gains(job, room, *moment));
+    if (asked.arithmetic) out.add(arithmetic_of_hour(job, room, *moment, air));
     if (!asked.terms.empty() && !add_terms(out, b, room, moment->day, hour.parts, asked.terms, options, job.units()))
         return std::nullopt;
     return out;

@@ -20,8 +20,8 @@ namespace {
 
 using climate::MonthDay;
 
-constexpr int a_week = 7;
-constexpr std::size_t hours_a_day = 24;
+constexpr int days_of_week = 7;
+constexpr std::size_t hours_of_day = 24;
 
 /// The days after a date, round the end of the year.
 MonthDay later(MonthDay date, int days, bool leap)
@@ -45,7 +45,7 @@ public:
     {
         MonthDay best{month, 1};
         double most_h = -1.0;
-        for (int day = 1; day + a_week - 1 <= climate::days_in_month(month, leap_); ++day) {
+        for (int day = 1; day + days_of_week - 1 <= climate::days_in_month(month, leap_); ++day) {
             const MonthDay date{month, day};
             if (calendar::weekday_name(calendar::weekday(b_.project.year, date)) != "Monday") continue;
             if (const double used_h = hours_of_use(date); used_h > most_h) {
@@ -60,7 +60,7 @@ public:
     {
         return std::ranges::any_of(used_, [&](std::size_t c) {
             const calendar::Calendar& calendar = b_.calendars[c];
-            for (int d = 1; d < a_week; ++d)
+            for (int d = 1; d < days_of_week; ++d)
                 if (calendar.on(later(monday, d, leap_)).fraction != calendar.on(monday).fraction) return true;
             return false;
         });
@@ -75,7 +75,7 @@ public:
 
     [[nodiscard]] std::string dates(MonthDay monday) const
     {
-        return fmt::format("{} to {} {}", monday.day, climate::in_words(later(monday, a_week - 1, leap_)),
+        return fmt::format("{} to {} {}", monday.day, climate::in_words(later(monday, days_of_week - 1, leap_)),
                            b_.project.year);
     }
 
@@ -83,21 +83,21 @@ public:
     [[nodiscard]] static When when(const climate::DesignDay& day, std::size_t hour)
     {
         return {fmt::format("{}, {}", calendar::weekday_name(day_of_week(day, hour) + 1), day.name), day.month,
-                clock_hour(day.clock_ahead_h, hour % hours_a_day)};
+                clock_hour(day.clock_ahead_h, hour % hours_of_day)};
     }
 
 private:
     /// Of the clock, 0 for Monday.
     [[nodiscard]] static int day_of_week(const climate::DesignDay& day, std::size_t hour)
     {
-        const double clock_h = static_cast<double>(hour % hours_a_day) + day.clock_ahead_h;
-        return (static_cast<int>(hour / hours_a_day) + (clock_h < 24.0 ? 0 : 1)) % a_week;
+        const double clock_h = static_cast<double>(hour % hours_of_day) + day.clock_ahead_h;
+        return (static_cast<int>(hour / hours_of_day) + (clock_h < 24.0 ? 0 : 1)) % days_of_week;
     }
     [[nodiscard]] double hours_of_use(MonthDay monday) const
     {
         double sum = 0.0;
         for (const std::size_t c : used_)
-            for (int d = 0; d < a_week; ++d)
+            for (int d = 0; d < days_of_week; ++d)
                 for (const double share : b_.calendars[c].on(later(monday, d, leap_)).fraction) sum += share;
         return sum;
     }
@@ -125,7 +125,7 @@ void take(const building::Building& b, const Weeks& weeks, const WeekRun& run, C
     out.converged = out.converged && run.result.converged && run.result.unsettled_steps == 0;
     out.differs = out.differs || weeks.differs(run.monday);
     const std::string dates = weeks.dates(run.monday);
-    std::vector<double> together_W(a_week * hours_a_day, 0.0);
+    std::vector<double> together_W(days_of_week * hours_of_day, 0.0);
     for (std::size_t r = 0; r < b.rooms.size(); ++r) {
         if (!b.rooms[r].use.cooling_setpoint_C || b.rooms[r].left_out) continue;
         const balance::ZoneDay& zone = run.result.zones[run.zone_of_room[r]];

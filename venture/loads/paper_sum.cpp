@@ -5,6 +5,7 @@
 #include <venture/air/moist_air.hpp>
 #include <venture/building/surface_names.hpp>
 #include <venture/building/u_values.hpp>
+#include <venture/loads/air_lines.hpp>
 #include <venture/loads/compile.hpp>
 
 namespace venture::loads::detail {
@@ -14,6 +15,7 @@ using building::Neighbour;
 using quantity::Ledger;
 using quantity::LedgerInput;
 using quantity::LedgerLine;
+using quantity::LedgerOf;
 
 namespace {
 
@@ -127,6 +129,11 @@ private:
     {
         if (ledger_ != nullptr) ledger_->push_back(line());
     }
+    template <class Line>
+    void write(const std::string& of, const Line& line) const
+    {
+        if (ledger_ != nullptr) LedgerOf{*ledger_, of}.write(line());
+    }
     [[nodiscard]] LedgerInput own() const
     {
         return {"t_room", own_C(), "degC", said(b_.rooms[room_].use.heating_setpoint_C->origin)};
@@ -209,38 +216,15 @@ private:
         const double flow = counts * room.use.infiltration_per_h.value * room.volume_m3 / 3600.0;
         if (flow <= 0.0) return;
         write_counts("infiltration", counts);
-        write([&] {
-            return LedgerLine{
-                "infiltration",
-                "flow of air",
-                "V_air",
-                "counts*n*V/3600",
-                {counts_as(counts),
-                 {"n", room.use.infiltration_per_h.value, "1/h", said(room.use.infiltration_per_h.origin)},
-                 {"V", room.volume_m3, "m3", said(room.origin)}},
-                flow,
-                "m3/s"};
-        });
+        write("infiltration", [&] { return line_of_infiltration(b_, room_, counts, room.use.infiltration_per_h); });
         add_air("infiltration", flow, outdoors(), PaperTerm::Kind::infiltration);
     }
 
     /// Colder air is denser, where the project has volume flows of outdoor air as they are outdoors.
-    [[nodiscard]] LedgerInput counts_as(double counts) const
-    {
-        return {"counts", counts, "1", b_.method.flows_as_outdoors ? "above" : "flows are of air at 20 degC"};
-    }
     void write_counts(const char* of, double counts) const
     {
         if (b_.method.flows_as_outdoors)
-            write([&] {
-                return LedgerLine{of,
-                                  "what outdoor air counts as beside air of 20 degC",
-                                  "counts",
-                                  "293.15/(t_out + 273.15)",
-                                  {input("t_out", outdoors())},
-                                  counts,
-                                  "1"};
-            });
+            write(of, [&] { return line_of_counts(outdoors().at_C, outdoors().from, counts); });
     }
 
     void add_ventilation()
@@ -251,26 +235,11 @@ private:
         const double most = b_.calendars[u.ventilation_profile].on_design_day(0).highest();
         const double flow = counts * room.outdoor_air_by_plan_m3_per_s() * most;
         if (flow <= 0.0) return;
-        const auto from = [&](const auto& value) { return said(value.origin); };
         write_counts("ventilation", counts);
-        write([&] {
-            return LedgerLine{
-                "ventilation",
-                "flow of air by plan",
-                "V_air",
-                "counts*(people*q_person + A*q_area + V*n/3600 + q)*most",
-                {counts_as(counts),
-                 {"people", u.people.value, "1", from(u.people)},
-                 {"q_person", u.ventilation_per_person_m3_per_s.value, "m3/s", from(u.ventilation_per_person_m3_per_s)},
-                 {"A", room.floor_area_m2, "m2", said(room.origin)},
-                 {"q_area", u.ventilation_per_area_m_per_s.value, "m3/s.m2", from(u.ventilation_per_area_m_per_s)},
-                 {"V", room.volume_m3, "m3", said(room.origin)},
-                 {"n", u.ventilation_per_h.value, "1/h", from(u.ventilation_per_h)},
-                 {"q", u.ventilation_m3_per_s.value, "m3/s", from(u.ventilation_m3_per_s)},
-                 {"most", most, "1",
-                  fmt::format("largest hour of profile '{}'", b_.calendars[u.ventilation_profile].name)}},
-                flow,
-                "m3/s"};
+        write("ventilation", [&] {
+            return line_of_ventilation(
+                b_, room_, counts, most,
+                fmt::format("largest hour of profile '{}'", b_.calendars[u.ventilation_profile].name));
         });
         add_air("ventilation", flow, outdoors());
     }
@@ -280,16 +249,9 @@ private:
         const double most = b_.calendars[air.profile].on_design_day(0).highest();
         const std::string of = "air from " + b_.rooms[from].name;
         if (air.flow_m3_per_s * most <= 0.0) return;
-        write([&] {
-            return LedgerLine{
-                of,
-                "flow of air",
-                "V_air",
-                "q*most",
-                {{"q", air.flow_m3_per_s, "m3/s", said(air.origin)},
-                 {"most", most, "1", fmt::format("largest hour of profile '{}'", b_.calendars[air.profile].name)}},
-                air.flow_m3_per_s * most,
-                "m3/s"};
+        write(of, [&] {
+            return line_of_transfer(b_, air, most,
+                                    fmt::format("largest hour of profile '{}'", b_.calendars[air.profile].name));
         });
         // One way it is no exchange: the air that left the warmer room was heated once, and leaves from this one.
         add_air(of, air.flow_m3_per_s * most, room_side(from), air.both_ways ? towards(from) : PaperTerm::Kind::other);
@@ -303,24 +265,8 @@ private:
         const double heat =
             air_specific_heat_J_per_kgK(b_.method, climate::winter_design_day(b_.site).humidity_ratio[0]);
         const double h = flow_m3_per_s * density * heat, loss_W = h * (own_C() - far.at_C);
-        write([&] {
-            return LedgerLine{of,
-                              "pressure of the air here",
-                              "p",
-                              "101325*(1 - 2.25577e-5*height)^5.2559",
-                              {{"height", b_.site.place.height_m, "m", "site/height"}},
-                              pressure.pascal(),
-                              "Pa"};
-        });
-        write([&] {
-            return LedgerLine{of,
-                              "density of room air",
-                              "rho",
-                              "p/(287.042*293.15)",
-                              {{"p", pressure.pascal(), "Pa", "above"}},
-                              density,
-                              "kg/m3"};
-        });
+        if (ledger_ != nullptr)
+            for (LedgerLine& line : lines_of_density(b_)) write(of, [&] { return std::move(line); });
         write([&] {
             return LedgerLine{of,
                               "loss",

@@ -1,5 +1,6 @@
 #include <venture/loads/room_hour.hpp>
 
+#include <venture/loads/air_ledger.hpp>
 #include <venture/loads/compile.hpp>
 #include <venture/loads/design_day_run.hpp>
 #include <venture/loads/load_figures.hpp>
@@ -13,7 +14,7 @@ std::string_view RoomHour::of() const
 }
 
 RoomHour room_in_hour(const building::Building& b, std::size_t room, const climate::DesignDay& day, std::size_t hour,
-                      const DesignOptions& options)
+                      const DesignOptions& options, quantity::Ledger* told)
 {
     quantity::check_range("room_in_hour", "hour", static_cast<double>(hour), {0.0, 23.0}, "h");
     const Compiled compiled = compile(b, day, {.step_s = options.step_s});
@@ -27,6 +28,7 @@ RoomHour room_in_hour(const building::Building& b, std::size_t room, const clima
                  .operative_C = zone.operative_C[hour],
                  .outdoor_C = 0.5 * (day.dry_bulb_C[hour] + day.dry_bulb_C[hour + 1]),
                  .balance = detail::balance_of(zone.parts[hour])};
+    if (told != nullptr) detail::write_air({b, day, hour, compiled, run}, room, *told);
     double reference_C = mean_outdoors_C(day);
     if (out.of() == "heating") reference_C = use.heating_setpoint_C->value;
     if (out.of() == "sensible cooling" && use.cooling_setpoint_C) reference_C = use.cooling_setpoint_C->value;
