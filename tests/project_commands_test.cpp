@@ -301,6 +301,17 @@ TEST_F(ProjectCommands, ListTheLibraryThatShips)
     EXPECT_EQ(run("library --units furlongs").code, 2);
 }
 
+TEST_F(ProjectCommands, ExplainLoadsByTheirParts)
+{
+    EXPECT_THAT(run("explain house room_load/Kitchen/heating").out,
+                testing::AllOf(HasSubstr("room_load/Kitchen/heating"), HasSubstr("Steady loss by hand")));
+    const Ran r = run("explain house \"building_load/all rooms/heating\"");
+    EXPECT_THAT(r.out,
+                testing::AllOf(HasSubstr("In its hour of winter design each room gives"), HasSubstr("together")));
+    EXPECT_THAT(run("explain house building_load/nowhere/heating").out, HasSubstr("none of them"));
+    EXPECT_THAT(run("explain house").errors, HasSubstr("'house' is a folder: name behind it"));
+}
+
 TEST_F(ProjectCommands, TellWhereMaterialsOfTheLibraryComeFrom)
 {
     EXPECT_THAT(run("check house --origins \"material\"").out, HasSubstr("library 'shipped' (library/materials.toml"));

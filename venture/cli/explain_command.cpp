@@ -1,6 +1,7 @@
 /// `venture explain`: a key, a build-up, a glazing or a calendar.
 
 #include <algorithm>
+#include <filesystem>
 #include <iterator>
 #include <memory>
 
@@ -15,6 +16,7 @@
 #include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/cli/room_apart.hpp>
+#include <venture/loads/load_shares.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/report/as_text.hpp>
 #include <venture/report/calendar_report.hpp>
@@ -77,6 +79,32 @@ ExitCode tell(figure::Document document, const std::optional<Job>& job, const qu
     return job ? deliver(std::move(document), *job, o) : deliver(document, units, o);
 }
 
+/// What one load is made of: of a room its paths, of rooms together what each gives in that hour.
+void add_parts(figure::Document& out, const std::string& path, Job& job, const CommonOptions& o)
+{
+    const figure::PathParts asked = figure::parts_of(path);
+    const bool of_load = asked.column.starts_with("heating") || asked.column.starts_with("cooling");
+    if (!of_load) return;
+    if (asked.table == "room_load" && job.building()->find_room(asked.subject)) {
+        if (auto told = room_taken_apart(job, std::string{asked.subject}, 60.0 * o.step_min)) {
+            out.add("\n" + told->title + "\n");
+            out.add(std::move(*told));
+        }
+    } else if (asked.table == "building_load") {
+        const loads::RoomLoads& all = job.design().loads;
+        std::vector<loads::GroupLoad> groups = loads::group_loads(all);
+        std::erase_if(groups, [&](const loads::GroupLoad& g) { return g.of != asked.subject; });
+        if (groups.empty()) return;
+        const bool cooling = asked.column.starts_with("cooling");
+        figure::Table shares = figure::table_of(loads::load_share_columns(), load_shares(all, groups, cooling));
+        if (shares.rows.empty()) return;
+        shares.add_total("together");
+        out.add(cooling ? fmt::format("\nIn its hour, {}, each room gives\n", in_words(groups.front().cooling.when))
+                        : std::string{"\nIn its hour of winter design each room gives\n"});
+        out.add(std::move(shares));
+    }
+}
+
 /// What a figure means and, of a project, what it is.
 ExitCode explain_figures(const std::string& path, const std::string& meaning, std::optional<Job>& job,
                          const quantity::PreferredUnits& units, const CommonOptions& o)
@@ -98,6 +126,7 @@ ExitCode explain_figures(const std::string& path, const std::string& meaning, st
         out.add("\nThis project has none of them.\n");
     else
         out.add(report::figures_table(figures, units));
+    add_parts(out, path, *job, o);
     return tell(std::move(out), job, units, o);
 }
 
@@ -162,6 +191,10 @@ ExitCode explain_piece(const std::string& name, std::optional<Job>& job, const q
     const auto shipped = shipped_fabric();
     if (figure::Document fabric = fabric_document(name, shipped.fabric, false, units); !fabric.blocks.empty())
         return tell(std::move(fabric), job, units, o);
+    if (std::filesystem::is_directory(name)) {
+        print_error(fmt::format("'{}' is a folder: name behind it what is to be explained, such as a room\n", name));
+        return ExitCode::bad_input;
+    }
     return no_such_name(name, &shipped.fabric);
 }
 

@@ -4,6 +4,8 @@
 
 #include <fmt/format.h>
 
+#include <venture/loads/load_shares.hpp>
+
 namespace venture::loads {
 
 using figure::Cell;
@@ -25,25 +27,25 @@ const figure::TableOf<GroupLoad>& building_load_columns()
             {{"of", "Of", "", "all rooms, or those of a storey", 0}, [](const G& g) -> Cell { return g.of; }},
             {{"rooms", "Rooms", "count", "how many"}, [](const G& g) -> Cell { return figure::whole(g.rooms); }},
             {{"heated_rooms", "heated", "count", "of them with a heating load"},
-             [](const G& g) -> Cell { return figure::whole(g.heated); }},
+             [](const G& g) -> Cell { return figure::whole(g.heated.size()); }},
             {{"heating", "Heating", "total_power", "largest hour of their sum in winter design"},
-             [](const G& g) -> Cell { return where(g.heated > 0, g.heating_W); }},
+             [](const G& g) -> Cell { return where(!g.heated.empty(), g.heating_W); }},
             {{"heated_area", "Heated", "area", "floor area of heated rooms"},
              [](const G& g) -> Cell { return where(g.heated_m2 > 0.0, g.heated_m2); }},
             {{"heating_per_area", "Heating", "power_per_area", "heating for each square metre of heated floor"},
              [](const G& g) -> Cell { return ratio(g.heating_W, g.heated_m2); }},
             {{"cooled_rooms", "cooled", "count", "rooms with a cooling load"},
-             [](const G& g) -> Cell { return figure::whole(g.cooled); }},
+             [](const G& g) -> Cell { return figure::whole(g.cooled.size()); }},
             {{"cooling", "Cooling", "total_power", "largest hour of their sum, sensible and latent together"},
-             [](const G& g) -> Cell { return where(g.cooled > 0, g.cooling.total_W); }},
+             [](const G& g) -> Cell { return where(!g.cooled.empty(), g.cooling.total_W); }},
             {{"cooling_sensible", "sensible", "total_power", "sensible part in that hour"},
-             [](const G& g) -> Cell { return where(g.cooled > 0, g.cooling.sensible_W); }},
+             [](const G& g) -> Cell { return where(!g.cooled.empty(), g.cooling.sensible_W); }},
             {{"cooling_latent", "latent", "total_power", "latent part in that hour"},
-             [](const G& g) -> Cell { return where(g.cooled > 0, g.cooling.latent_W); }},
+             [](const G& g) -> Cell { return where(!g.cooled.empty(), g.cooling.latent_W); }},
             {{"cooling_when", "at", "", "day and clock hour of it; not known where a load is typed"},
-             [](const G& g) -> Cell { return where(g.cooled > 0, g.cooling.when); }},
+             [](const G& g) -> Cell { return where(!g.cooled.empty(), g.cooling.when); }},
             {{"single_peaks", "Single peaks", "total_power", "sum of the rooms' coolings, each at its own hour"},
-             [](const G& g) -> Cell { return where(g.cooled > 0, g.cooling.sum_of_peaks_W); }},
+             [](const G& g) -> Cell { return where(!g.cooled.empty(), g.cooling.sum_of_peaks_W); }},
             {{"cooled_area", "Cooled", "area", "floor area of cooled rooms"},
              [](const G& g) -> Cell { return where(g.cooled_m2 > 0.0, g.cooled_m2); }},
             {{"cooling_per_area", "Cooling", "power_per_area", "cooling for each square metre of cooled floor"},
@@ -175,24 +177,22 @@ std::vector<GroupLoad> group_loads(const RoomLoads& loads, const std::vector<Roo
     std::vector<GroupLoad> out;
     const auto add = [&](const std::string& name, const auto& belongs) {
         GroupLoad group{.of = name, .fingerprint = loads.fingerprint};
-        std::vector<std::size_t> heated, cooled;
         for (std::size_t r = 0; r < loads.rooms.size(); ++r) {
             const RoomLoad& room = loads.rooms[r];
             if (!belongs(room)) continue;
             ++group.rooms;
             if (room.heated) {
-                heated.push_back(r);
+                group.heated.push_back(r);
                 group.heated_m2 += room.floor_area_m2;
             }
             if (room.cooled) {
-                cooled.push_back(r);
+                group.cooled.push_back(r);
                 group.cooled_m2 += room.floor_area_m2;
             }
         }
-        group.heated = heated.size();
-        group.cooled = cooled.size();
-        group.heating_W = heating_together_W(loads, heated);
-        group.cooling = coincident_cooling(loads, cooled);
+        group.heating_hour = hour_of_heating(loads, group.heated);
+        group.heating_W = heating_in_W(loads, group.heated, group.heating_hour);
+        group.cooling = coincident_cooling(loads, group.cooled);
         out.push_back(std::move(group));
     };
     add("all rooms", [](const RoomLoad&) { return true; });
@@ -292,6 +292,11 @@ const figure::TablesOf<DesignTold>& design_tables()
         figure::TablesOf<D> tables;
         tables.add(room_load_columns(), rows_of)
             .add(building_load_columns(), [](const D& d) { return group_loads(d.design->loads, d.together); })
+            .add(load_share_columns().declaration(),
+                 [](const D& d) {
+                     return for_data(figure::table_of(
+                         load_share_columns(), load_shares(d.design->loads, group_loads(d.design->loads, d.together))));
+                 })
             .add(typed_over_columns(), [](const D& d) { return typed_over(d.design->loads, *d.origins); })
             .add(steady_loss_columns().declaration(),
                  [](const D& d) {

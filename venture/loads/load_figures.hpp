@@ -25,8 +25,10 @@ struct RoomLoadRow {
 /// Loads of some rooms together.
 struct GroupLoad {
     std::string of{}; ///< "all rooms", or a storey
-    std::size_t rooms = 0, heated = 0, cooled = 0;
-    double heating_W = 0.0; ///< largest hour of their sum
+    std::size_t rooms = 0;
+    std::vector<std::size_t> heated{}, cooled{}; ///< of the loads
+    double heating_W = 0.0;                      ///< largest hour of their sum
+    std::size_t heating_hour = 0;                ///< that hour of winter design, of standard time
     double heated_m2 = 0.0, cooled_m2 = 0.0;
     Coincident cooling{};
     std::uint64_t fingerprint = 0; ///< of all that the loads follow from

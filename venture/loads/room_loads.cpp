@@ -65,18 +65,22 @@ void lay_over(const RoomLoads& typed, RoomLoads& onto)
     }
 }
 
-double heating_together_W(const RoomLoads& loads, const std::vector<std::size_t>& rooms)
+double heating_in_W(const RoomLoads& loads, const std::vector<std::size_t>& rooms, std::size_t hour)
 {
-    double most = 0.0;
-    for (std::size_t h = 0; h < 24; ++h) {
-        double sum = 0.0;
-        for (const std::size_t r : rooms) {
-            const RoomLoad& room = loads.rooms[r];
-            sum += room.heating_hours_W.empty() ? room.heating_W : room.heating_hours_W[h];
-        }
-        most = std::max(most, sum);
+    double sum = 0.0;
+    for (const std::size_t r : rooms) {
+        const RoomLoad& room = loads.rooms[r];
+        sum += room.heating_hours_W.empty() ? room.heating_W : room.heating_hours_W[hour];
     }
-    return most;
+    return sum;
+}
+
+std::size_t hour_of_heating(const RoomLoads& loads, const std::vector<std::size_t>& rooms)
+{
+    std::size_t at = 0;
+    for (std::size_t h = 1; h < 24; ++h)
+        if (heating_in_W(loads, rooms, h) > heating_in_W(loads, rooms, at)) at = h;
+    return at;
 }
 
 namespace {
@@ -119,6 +123,8 @@ Coincident coincident_cooling(const RoomLoads& loads, const std::vector<std::siz
             if (now.total_W <= most.total_W) continue;
             const LoadDay& day = days->cooling_days[d];
             now.when = {day.day, day.month, clock_hour(day.clock_ahead_h, h)};
+            now.day = d;
+            now.hour = h;
             most = now;
         }
     return most;

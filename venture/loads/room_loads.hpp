@@ -125,10 +125,18 @@ struct Coincident {
     double sum_of_peaks_W = 0.0; ///< of the same rooms, each at its own hour
     bool by_hour = true;         ///< false: some loads are typed, without hours, and were added at their peak
     When when{};
+    std::size_t day = 0, hour = 0; ///< the same: of RoomLoad::cooling_days, of standard time
 };
 [[nodiscard]] Coincident coincident_cooling(const RoomLoads& loads, const std::vector<std::size_t>& rooms);
 
-/// Largest hour of winter design of the sum of some rooms; typed loads count as they are.
-[[nodiscard]] double heating_together_W(const RoomLoads& loads, const std::vector<std::size_t>& rooms);
+/// What some rooms need of heating in an hour of winter design; typed loads count as they are.
+[[nodiscard]] double heating_in_W(const RoomLoads& loads, const std::vector<std::size_t>& rooms, std::size_t hour);
+/// The hour in which that is largest, the first of equals.
+[[nodiscard]] std::size_t hour_of_heating(const RoomLoads& loads, const std::vector<std::size_t>& rooms);
+/// What they need in that hour.
+[[nodiscard]] inline double heating_together_W(const RoomLoads& loads, const std::vector<std::size_t>& rooms)
+{
+    return heating_in_W(loads, rooms, hour_of_heating(loads, rooms));
+}
 
 } // namespace venture::loads

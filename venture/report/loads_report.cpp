@@ -22,7 +22,7 @@ std::string totals_text(const loads::RoomLoads& all, const GroupLoad& sum, const
     const bool sets_back = std::ranges::any_of(all.rooms, [](const RoomLoad& r) { return r.heating_up_W > 0.0; });
     std::string out =
         fmt::format("Heating  {:>10}  {} of {} rooms, {} of winter design; no margins, no pipes, {}",
-                    units.text(sum.heating_W, "total_power"), sum.heated, sum.rooms,
+                    units.text(sum.heating_W, "total_power"), sum.heated.size(), sum.rooms,
                     sets_back ? "largest hour of their sum in the periodic day" : "all together in the steady day",
                     sets_back ? "heating-up after set-backs in it" : "no heating-up");
     const auto each_area = [&](double w, double m2, const char* what) {
@@ -31,11 +31,11 @@ std::string totals_text(const loads::RoomLoads& all, const GroupLoad& sum, const
                    : std::string{};
     };
     out += each_area(sum.heating_W, sum.heated_m2, "heated") + "\n";
-    if (sum.cooled == 0) return out + "Cooling        none  no room has a cooling set-point\n";
+    if (sum.cooled.empty()) return out + "Cooling        none  no room has a cooling set-point\n";
     const loads::Coincident& c = sum.cooling;
     out += fmt::format("Cooling  {:>10}  {} of {} rooms, largest hour of their sum{} ({} sensible, {} "
                        "latent); the single peaks add up to {}",
-                       units.text(c.total_W, "total_power"), sum.cooled, sum.rooms,
+                       units.text(c.total_W, "total_power"), sum.cooled.size(), sum.rooms,
                        c.when.day.empty() ? "" : ": " + in_words(c.when), units.text(c.sensible_W, "total_power"),
                        units.text(c.latent_W, "total_power"), units.text(c.sum_of_peaks_W, "total_power"));
     out += each_area(c.total_W, sum.cooled_m2, "cooled");
