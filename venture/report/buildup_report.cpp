@@ -57,14 +57,14 @@ const figure::TableOf<LayerRow>& layer_columns()
              }},
             {{"conductivity", "conductivity", "conductivity", "as built in"}, of_material<&M::conductivity_W_per_mK>},
             {{"density", "density", "density", "dry", 3}, of_material<&M::density_kg_per_m3>},
-            {{"specific_heat", "specific heat", "specific_heat", "dry", 3}, of_material<&M::specific_heat_J_per_kgK>},
+            {{"specific_heat", "specific\nheat", "specific_heat", "dry", 3}, of_material<&M::specific_heat_J_per_kgK>},
             {{"resistance", "resistance", "resistance", "of the layer"},
              [](const R& r) -> Cell { return r.layer->resistance(); }},
             {{"mass", "mass", "areal_mass", "of the layer", 2},
              [](const R& r) -> Cell {
                  return where(r.layer->has_capacity(), r.layer->thickness_m * r.layer->material.density_kg_per_m3);
              }},
-            {{"inner_side", "inner side", "temperature", "between the temperatures said, at rest"},
+            {{"inner_side", "inner\nside", "temperature", "between the temperatures said, at rest"},
              [](const R& r) -> Cell { return r.inner_side_C; }},
         }};
     return all;

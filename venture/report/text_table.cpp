@@ -15,7 +15,7 @@ using quantity::display_width;
 namespace {
 
 constexpr std::size_t gap = 2;       ///< between columns
-constexpr std::size_t readable = 18; ///< columns of words are no narrower while others can be left out
+constexpr std::size_t readable = 24; ///< columns of words are no narrower while others can be left out
 constexpr std::size_t narrowest = 6; ///< nor than this at all
 
 void put(std::string& line, const std::string& cell, std::size_t width, Align align)
