@@ -10,6 +10,7 @@
 #include <boost/process/child.hpp>
 #include <boost/process/io.hpp>
 #include <fmt/format.h>
+#include <fontconfig/fontconfig.h>
 
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/shown_text.hpp>
@@ -101,13 +102,56 @@ int run_on(const files::path& script, const files::path& said)
     }
 }
 
+/// All letters that some font here has.
+class LettersOfFonts {
+public:
+    LettersOfFonts() : all_{FcCharSetCreate()}
+    {
+        FcPattern* any = FcPatternCreate();
+        FcObjectSet* what = FcObjectSetBuild(FC_CHARSET, static_cast<char*>(nullptr));
+        FcFontSet* fonts = FcFontList(nullptr, any, what);
+        for (int i = 0; fonts != nullptr && i < fonts->nfont; ++i) {
+            FcCharSet* of_font = nullptr;
+            if (FcPatternGetCharSet(fonts->fonts[i], FC_CHARSET, 0, &of_font) == FcResultMatch)
+                FcCharSetMerge(all_, of_font, nullptr);
+        }
+        if (fonts != nullptr) FcFontSetDestroy(fonts);
+        FcObjectSetDestroy(what);
+        FcPatternDestroy(any);
+    }
+    ~LettersOfFonts() { FcCharSetDestroy(all_); }
+    LettersOfFonts(const LettersOfFonts&) = delete;
+    LettersOfFonts& operator=(const LettersOfFonts&) = delete;
+    [[nodiscard]] bool has(FcChar32 letter) const { return FcCharSetHasChar(all_, letter) == FcTrue; }
+
+private:
+    FcCharSet* all_;
+};
+
+/// What no font has would be drawn as a box as large as the sheet: a small one stands in its place.
+std::string drawable(const std::string& text)
+{
+    static const LettersOfFonts letters;
+    constexpr std::string_view box = "\u25a1";
+    std::string out;
+    for (std::size_t at = 0; at < text.size();) {
+        FcChar32 letter = 0;
+        const int length = FcUtf8ToUcs4(reinterpret_cast<const FcChar8*>(text.data() + at), &letter,
+                                        static_cast<int>(text.size() - at));
+        const auto bytes = static_cast<std::size_t>(std::max(1, length));
+        out += length > 0 && letters.has(letter) ? std::string_view{text}.substr(at, bytes) : box;
+        at += bytes;
+    }
+    return out;
+}
+
 } // namespace
 
 std::string quoted_for_gnuplot(const std::string& text)
 {
     constexpr std::string_view plain = " ,.:;()/+-=<>#&*[]{}|!?%";
     std::string out = "\"";
-    for (const char c : quantity::harmless(text)) {
+    for (const char c : drawable(quantity::harmless(text))) {
         const auto byte = static_cast<unsigned char>(c);
         if (byte >= 0x80 || std::isalnum(byte) != 0 || plain.find(c) != std::string_view::npos)
             out += c;

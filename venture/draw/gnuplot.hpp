@@ -8,7 +8,7 @@
 namespace venture::draw {
 
 /// A text as gnuplot takes it without reading anything into it: in quotes, what might mean something as the number of its byte,
-/// with marks for what is no letter.
+/// with marks for what is no letter, and a box for letters that no font here has.
 [[nodiscard]] std::string quoted_for_gnuplot(const std::string& text);
 
 /// Runs commands for a sheet, px, and gives the picture: the same bytes for the same commands, with no clock time in them. No start-up

@@ -38,6 +38,7 @@ TEST(Gnuplot, ShowsTextsAsTheyAre)
     EXPECT_THAT(label_of("M\xc3\xa4rz, 20 \xc2\xb0, 5 %d"), HasSubstr("M\xc3\xa4rz, 20 \xc2\xb0, 5 %d"));
     EXPECT_THAT(label_of("<b>&amp;"), HasSubstr("&lt;b>&amp;amp;"));
     EXPECT_THAT(label_of("a\x1b[31m"), Not(HasSubstr("\x1b")));
+    EXPECT_THAT(label_of("a\xf4\x8f\xbf\xbd\x62"), HasSubstr(">a\u25a1b<")); // a letter of no font
 }
 
 /// A text that would be a command, in each of the ways in which gnuplot runs some.

@@ -32,7 +32,10 @@ public:
     std::string run()
     {
         constexpr double left = 70.0, top = 96.0, gap = 64.0, bottom = 62.0, names = 206.0;
-        sheet_.text({24.0, 34.0}, what_.title, {19.0, true});
+        constexpr Letters of_title{19.0, true};
+        constexpr double of_stamp = 420.0;
+        sheet_.text({24.0, 34.0}, fitted(what_.title, of_title, o_.width - (what_.synthetic ? of_stamp : 48.0)),
+                    of_title);
         sheet_.text({24.0, 56.0}, what_.subtitle, {12.0});
         if (what_.synthetic) sheet_.stamp({o_.width - 22.0, 34.0}, "SYNTHETIC weather: made up, measured by nobody");
         const bool loads = !what_.loads_W.empty();

@@ -29,7 +29,8 @@ public:
 
     std::string run()
     {
-        sheet_.text({edge_px, 44.0}, d_.title, {20.0, true});
+        constexpr Letters of_title{20.0, true};
+        sheet_.text({edge_px, 44.0}, fitted(d_.title, of_title, how_.width - 2.0 * edge_px), of_title);
         sheet_.text({edge_px, 68.0}, d_.subtitle, usual);
         add_bars();
         add_stacks();
@@ -54,6 +55,9 @@ private:
         return bars;
     }
 
+    /// Bars have at least half of their part of the sheet.
+    [[nodiscard]] std::string name_of(const PartBar& bar) const { return fitted(bar.name, usual, 0.5 * middle_); }
+
     /// Names to the left of all bars, from the top down.
     [[nodiscard]] Frame frame_of(const std::vector<PartBar>& bars) const
     {
@@ -61,7 +65,7 @@ private:
         for (const PartBar& b : bars) {
             least = std::min({least, value(b.part), value(b.comes_in.value_or(0.0))});
             most = std::max({most, value(b.part), value(b.comes_in.value_or(0.0))});
-            names = std::max(names, likely_width(b.name, usual));
+            names = std::max(names, likely_width(name_of(b), usual));
         }
         constexpr double of_numbers = 0.14; // room for them, as a share of the scale
         const double beyond = of_numbers * (most - least), left = edge_px + names;
@@ -86,7 +90,7 @@ private:
         for (std::size_t i = 0; i < bars.size(); ++i) {
             const auto y = static_cast<double>(i);
             const double part = value(bars[i].part);
-            names.push_back({y + 0.5, bars[i].name});
+            names.push_back({y + 0.5, name_of(bars[i])});
             (part < 0.0 ? less : more).push_back({std::min(0.0, part), std::max(0.0, part), y + 0.2, y + 0.85});
         }
         plot.y_names(names);

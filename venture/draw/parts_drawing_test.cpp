@@ -33,6 +33,7 @@ TEST(PartsDrawing, DrawsWhateverThereIs)
     EXPECT_FALSE(draw_parts({}).empty());
     PartsDrawing many = some_parts();
     for (int i = 0; i < 60; ++i) many.bars.push_back({"<b>\"x\"&amp; =1+1", 1.0 / (1.0 + i), {}});
+    many.bars.push_back({std::string(500, 'x'), 5.0, {}}); // its name is longer than the sheet is wide
     PartsDrawing warmth = some_parts();
     warmth.quantity = "temperature_difference";
     EXPECT_THAT(draw_parts(warmth, {.units = quantity::PreferredUnits{"inch-pound"}}), testing::StartsWith("<?xml"));

@@ -69,6 +69,17 @@ double likely_width(const std::string& text, const Letters& letters)
     return em * letters.size * static_cast<double>(quantity::display_width(text));
 }
 
+std::string fitted(std::string text, const Letters& letters, double width)
+{
+    if (likely_width(text, letters) <= width) return text;
+    const auto within_letter = [](char c) { return (static_cast<unsigned char>(c) & 0xc0U) == 0x80U; };
+    while (!text.empty() && likely_width(text + "...", letters) > width) {
+        while (text.size() > 1 && within_letter(text.back())) text.pop_back();
+        text.pop_back();
+    }
+    return text + "...";
+}
+
 std::string Plot::ticks_of(const std::vector<Tick>& ticks)
 {
     std::string out;

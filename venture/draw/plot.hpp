@@ -124,5 +124,7 @@ private:
 
 /// About how wide a text will be, px: gnuplot measures it when it draws, too late to arrange by.
 [[nodiscard]] double likely_width(const std::string& text, const Letters& letters);
+/// A text that ends with dots where it would likely be wider.
+[[nodiscard]] std::string fitted(std::string text, const Letters& letters, double width);
 
 } // namespace venture::draw

@@ -51,6 +51,19 @@ TEST(Plot, LeavesScalesOutWhereValuesArePlaces)
     EXPECT_THAT(drawn(plot), Not(HasSubstr("<text>")));
 }
 
+TEST(Fitted, EndsWithDotsWhereATextIsTooLong)
+{
+    const Letters letters{10.0};
+    EXPECT_EQ(fitted("short", letters, 200.0), "short");
+    const std::string cut = fitted("M\xc3\xa4rz M\xc3\xa4rz M\xc3\xa4rz M\xc3\xa4rz", letters, 60.0);
+    EXPECT_THAT(cut, testing::EndsWith("..."));
+    EXPECT_LE(likely_width(cut, letters), 60.0);
+    for (double width = 0.0; width < 60.0; width += 3.0) // never within a letter
+        EXPECT_THAT(
+            fitted("\xc3\xa4\xc3\xa4\xc3\xa4\xc3\xa4\xc3\xa4\xc3\xa4\xc3\xa4\xc3\xa4\xc3\xa4\xc3\xa4", letters, width),
+            testing::MatchesRegex("(\xc3\xa4)*(\\.\\.\\.)?"));
+}
+
 TEST(PlotSheet, IsTheSameBytesTwiceInEveryKind)
 {
     for (const Picture kind : {Picture::svg, Picture::png, Picture::pdf}) {
