@@ -215,6 +215,11 @@ std::variant<LayerWords, LayerProblem> parse_layer(std::string_view text)
     }
     if (!wrong.empty()) return LayerProblem{std::move(wrong), {}};
     out.name = std::string{trimmed(name)};
+    constexpr std::string_view gaps_by_other_names[] = {"air", "air space", "air cavity", "cavity", "gap"};
+    if (std::ranges::find(gaps_by_other_names, out.name) != std::end(gaps_by_other_names))
+        return LayerProblem{fmt::format("'{}' is no layer; expected {}", text.substr(0, 60), expected),
+                            fmt::format("air between layers is an air gap: \"{} air gap\"",
+                                        trimmed(text.substr(0, text.size() - m->rest.size())))};
     out.gap = gap_of(out.name, out.thickness_m);
     return out;
 }

@@ -79,6 +79,9 @@ TEST(LayerText, TellsWhatIsWrong)
 {
     EXPECT_THAT(problem("brick"), HasSubstr("is no layer; expected a thickness and a material"));
     EXPECT_THAT(problem("102 mm"), HasSubstr("is no layer"));
+    EXPECT_THAT(problem("3.5 in air"), HasSubstr("is no layer"));
+    const auto air = parse_layer("3.5 in air");
+    EXPECT_EQ(std::get<LayerProblem>(air).hint, "air between layers is an air gap: \"3.5 in air gap\"");
     EXPECT_THAT(problem("102 kg brick"), HasSubstr("kg"));
     EXPECT_THAT(problem("0 mm brick"), HasSubstr("a layer of no thickness"));
     EXPECT_THAT(problem("-20 mm brick"), HasSubstr("a layer of no thickness"));

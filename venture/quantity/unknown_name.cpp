@@ -73,7 +73,10 @@ Problem unknown_name(std::string_view what, std::string_view name, OriginId wher
                         ? fmt::format("the project has none of its own; that ship: {} (`venture library` lists them)",
                                       listed(offered, few))
                     : there.empty() ? fmt::format("there is no {} at all: add one, or leave the name out", what)
-                                    : fmt::format("there are: {}", listed(there))};
+                    : offered.empty()
+                        ? fmt::format("there are: {}", listed(there))
+                        : fmt::format("there are: {}; `venture library` lists those that ship, such as {}",
+                                      listed(there), offered.front())};
 }
 
 } // namespace venture::quantity

@@ -31,7 +31,9 @@ TEST(UnknownName, ElseThoseThatShareMostWordsWithIt)
 
 TEST(UnknownName, ElseThoseThatThereAre)
 {
-    EXPECT_EQ(hint("xyz", {"roof"}, {"solid"}), "there are: roof");
+    EXPECT_EQ(hint("xyz", {"roof"}), "there are: roof");
+    EXPECT_EQ(hint("xyz", {"roof"}, {"solid"}),
+              "there are: roof; `venture library` lists those that ship, such as solid");
     EXPECT_EQ(hint("xyz", {}, {"solid"}),
               "the project has none of its own; that ship: solid (`venture library` lists them)");
     EXPECT_EQ(hint("xyz", {}), "there is no build-up at all: add one, or leave the name out");

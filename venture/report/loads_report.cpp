@@ -92,15 +92,20 @@ std::string after_days_off_text(const loads::AfterDaysOff& after, const GroupLoa
 /// Cooling over weeks beside that of the day repeated.
 std::string weeks_text(const loads::CoolingWeeks& weeks, const GroupLoad& all, const PreferredUnits& units)
 {
-    if (weeks.together.cooling_W <= 0.0) return "A week asks for nothing: no room has cooling that was computed.\n";
+    if (weeks.together.cooling_W <= 0.0) return "A week asks for nothing: no room is cooled in any hour of it.\n";
     const double more_W = weeks.together.cooling_W - all.cooling.total_W;
-    std::string out = fmt::format(
-        "Own week {:>9}  of cooling, all rooms together: {} ({}), {} {} than on the day repeated. The weather of each "
-        "cooling design day came seven times in a row, with the hours of those seven days of its month that are used "
-        "most{}\n",
-        units.text(weeks.together.cooling_W, "total_power"), in_words(weeks.together.when), weeks.together.dates,
-        units.text(std::abs(more_W), "total_power"), more_W > 0.0 ? "more" : "less",
-        weeks.differs ? "" : "; no hours of use differ between those days");
+    constexpr double alike = 1e-3; // of the load: what repeating until periodic leaves
+    const std::string beside =
+        std::abs(more_W) < alike * all.cooling.total_W
+            ? "as on the day repeated"
+            : fmt::format("{} {} than on the day repeated", units.text(std::abs(more_W), "total_power"),
+                          more_W > 0.0 ? "more" : "less");
+    std::string out =
+        fmt::format("Own week {:>9}  of cooling, all rooms together: {} ({}), {}. The weather of each cooling design "
+                    "day came seven "
+                    "times in a row, with the hours of those seven days of its month that are used most{}\n",
+                    units.text(weeks.together.cooling_W, "total_power"), in_words(weeks.together.when),
+                    weeks.together.dates, beside, weeks.differs ? "" : "; no hours of use differ between those days");
     if (!weeks.converged) out += "DO NOT USE: a week did not become periodic\n";
     return out;
 }

@@ -60,7 +60,8 @@ std::string FaceNames::hint_of_room(std::string_view name, std::size_t room)
         if (std::ranges::find(faces, face) == faces.end()) faces.push_back(std::move(face));
     }
     return faces.empty() ? fmt::format("'{}' is a room, and none of its faces touches it", name)
-                         : fmt::format("'{}' is a room; it lies behind: {}", name, quantity::listed(faces));
+                         : fmt::format("'{}' is a room; it lies behind: {}; what leads to a room says so with `to`",
+                                       name, quantity::listed(faces));
 }
 
 /// In their order: its own, and those of other rooms that it lies behind.

@@ -98,7 +98,8 @@ TEST(NamedFace, IsNotThatOfTheRoomBehindIt)
 {
     Input in = with_rooms({room("Hall", 0, 0, 5, 4), room("Gallery", 5, 0, 5, 4), room("Shed", 30, 0, 5, 4)});
     in.rooms[1].openings = {window("Hall", 1.0, 1.0)};
-    EXPECT_EQ(problem_of(in, codes::no_face).hint, "'Hall' is a room; it lies behind: west wall");
+    EXPECT_EQ(problem_of(in, codes::no_face).hint,
+              "'Hall' is a room; it lies behind: west wall; what leads to a room says so with `to`");
     in.rooms[1].openings = {window("Shed", 1.0, 1.0)};
     EXPECT_EQ(problem_of(in, codes::no_face).hint, "'Shed' is a room, and none of its faces touches it");
 }
