@@ -56,7 +56,7 @@ private:
     }
 
     /// Bars have at least half of their part of the sheet.
-    [[nodiscard]] std::string name_of(const PartBar& bar) const { return fitted(bar.name, usual, 0.5 * middle_); }
+    [[nodiscard]] std::string name_of(const PartBar& bar) const { return fitted(bar.name, small, 0.5 * middle_); }
 
     /// Names to the left of all bars, from the top down.
     [[nodiscard]] Frame frame_of(const std::vector<PartBar>& bars) const
@@ -65,7 +65,7 @@ private:
         for (const PartBar& b : bars) {
             least = std::min({least, value(b.part), value(b.comes_in.value_or(0.0))});
             most = std::max({most, value(b.part), value(b.comes_in.value_or(0.0))});
-            names = std::max(names, likely_width(name_of(b), usual));
+            names = std::max(names, likely_width(name_of(b), small));
         }
         constexpr double of_numbers = 0.14; // room for them, as a share of the scale
         const double beyond = of_numbers * (most - least), left = edge_px + names;
@@ -94,7 +94,6 @@ private:
             (part < 0.0 ? less : more).push_back({std::min(0.0, part), std::max(0.0, part), y + 0.2, y + 0.85});
         }
         plot.y_names(names);
-        plot.x_ticks({});
         plot.no_lines_across();
         plot.no_frame();
         plot.boxes(more, of_bars);

@@ -110,18 +110,30 @@ std::string weeks_text(const loads::CoolingWeeks& weeks, const GroupLoad& all, c
     return out;
 }
 
+/// Whether cooling rests on some days and not on others.
+bool cooling_rests_for_days(const building::Building& b)
+{
+    return std::ranges::any_of(b.rooms, [&](const building::Room& room) {
+        const auto& setback = room.use.cooling_setback;
+        return room.use.cooling_setpoint_C && setback && !b.calendars[setback->profile].is_one_profile();
+    });
+}
+
 /// What a checker should know of how far to believe the days.
-std::string remarks_text(const std::vector<loads::RunNote>& runs, bool cools)
+std::string remarks_text(const std::vector<loads::RunNote>& runs, const building::Building& b, bool cools)
 {
     constexpr double much_kept = 0.5;
     std::string out;
     for (const loads::RunNote& run : runs)
         if (cools && run.share_kept > much_kept)
-            out += fmt::format(
-                "Memory   of warmth in the walls, rooms feel {:.0f} % still on the next day: a hot spell may "
-                "end before the repeated day is reached, so that cooling loads are on the safe "
-                "side\n",
-                100.0 * run.share_kept);
+            out +=
+                fmt::format("Memory   of warmth in the walls, rooms feel {:.0f} % still on the next day: {}\n",
+                            100.0 * run.share_kept,
+                            cooling_rests_for_days(b)
+                                ? "where cooling rests for days, the day after them may ask for more than the day "
+                                  "repeated; --week tells"
+                                : "a hot spell may end before the repeated day is reached, so that cooling loads are "
+                                  "on the safe side; --week tells those of the building's own week");
     const double residual = std::ranges::max(runs, {}, &loads::RunNote::film_residual).film_residual;
     if (residual > 0.0)
         out += fmt::format("Films    follow from temperatures; what is left between the two is at most {:.2f} % of a "
@@ -228,7 +240,7 @@ Document loads_document(const building::Building& b, const loads::DesignLoads& d
             units.text(*asked.supply_K, "temperature_difference")));
     out.add("\n" + totals_text(all, groups.front(), units) + overruled_text(typed_over(all, b.origins), units) +
             coming_back_text(all, units) + runs_text(design.runs) +
-            remarks_text(design.runs, std::ranges::any_of(all.rooms, &RoomLoad::cooled)) + reading_text(b));
+            remarks_text(design.runs, b, std::ranges::any_of(all.rooms, &RoomLoad::cooled)) + reading_text(b));
     if (asked.after) out.add(after_days_off_text(*asked.after, groups.front(), units));
     if (asked.weeks) out.add(weeks_text(*asked.weeks, groups.front(), units));
     for (const GroupLoad& group : groups)
