@@ -157,14 +157,6 @@ void Canvas::line(Spot from, Spot to, const Pen& pen)
     cairo_stroke(cairo_->context);
 }
 
-void Canvas::polyline(const std::vector<Spot>& spots, const Pen& pen)
-{
-    cairo_new_path(cairo_->context);
-    for (const Spot s : spots) cairo_line_to(cairo_->context, s.x, s.y);
-    cairo_->set(pen);
-    cairo_stroke(cairo_->context);
-}
-
 void Canvas::outline(const std::vector<Spot>& corners, const Pen& pen)
 {
     cairo_->trace(corners);

@@ -47,8 +47,6 @@ public:
     /// @throws quantity::Error if it is no PNG, or the two points are one
     void underlay(const std::string& png, const Spot (&seen)[2], const Spot (&to)[2], Spot low, Spot high);
     void line(Spot from, Spot to, const Pen& pen);
-    /// Straight from spot to spot; dashes run on through them.
-    void polyline(const std::vector<Spot>& spots, const Pen& pen);
     void outline(const std::vector<Spot>& corners, const Pen& pen);
     /// Parallel lines at 45 degrees inside an outline.
     void hatch(const std::vector<Spot>& corners, const Pen& pen, double spacing);
