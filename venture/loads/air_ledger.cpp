@@ -111,6 +111,48 @@ private:
 
 } // namespace
 
+void write_people(const HourOfRun& at, std::size_t room, const std::vector<double>& sensible_factors,
+                  quantity::Ledger& ledger)
+{
+    const balance::ThermalModel& model = at.compiled.model;
+    const auto clock = static_cast<std::size_t>(clock_hour(at.day.clock_ahead_h, at.hour));
+    std::size_t body = 0;
+    const auto next_of_room = [&] { // in the order of its gains
+        while (body < model.bodies.size() && model.bodies[body].zone != at.compiled.zone_of_room[room]) ++body;
+    };
+    next_of_room();
+    for (const building::Gain& gain : at.b.rooms[room].use.gains) {
+        if (!gain.at_room_C || gain.sensible_W() <= 0.0 || gain.moisture_kg_per_s <= 0.0) continue;
+        const balance::BodyHeat& heat = model.bodies.at(body);
+        const double factor = sensible_factors.at(body),
+                     as_if_C = heat.none_at_C - factor * (heat.none_at_C - heat.reference_C);
+        ++body;
+        next_of_room();
+        const calendar::Calendar& c = at.b.calendars[gain.profile];
+        const double share = c.on_design_day(at.day.month).fraction[clock];
+        if (share <= 0.0) continue;
+        const LedgerOf told{ledger, gain.name};
+        told.write(
+            {.what = "sensible heat as warm as the room is, over that at the temperature above",
+             .symbol = "f",
+             .formula = "(t_none - t_air)/(t_none - t_ref)",
+             .inputs = {{"t_none", heat.none_at_C, "degC", "people give none to air as warm as this"},
+                        {"t_air", as_if_C, "degC", "air of the room at the beginnings of steps, as the run had it"},
+                        {"t_ref", heat.reference_C, "degC", at.b.origins.describe(gain.origin)}},
+             .value = factor,
+             .unit = "1"});
+        told.write({.what = "sensible heat in that hour",
+                    .symbol = "Q_now",
+                    .formula = "(convective + radiant)*share*f",
+                    .inputs = {{"convective", gain.convective_W, "W", at.b.origins.describe(gain.origin)},
+                               {"radiant", gain.radiant_W, "W", at.b.origins.describe(gain.origin)},
+                               {"share", share, "1", fmt::format("profile '{}', {}-{} h", c.name, clock, clock + 1)},
+                               {"f", factor, "1", "above"}},
+                    .value = gain.sensible_W() * share * factor,
+                    .unit = "W"});
+    }
+}
+
 void write_air(const HourOfRun& at, std::size_t room, quantity::Ledger& ledger) { AirLedger{at, room, ledger}.run(); }
 
 } // namespace venture::loads::detail

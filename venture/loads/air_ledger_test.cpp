@@ -25,8 +25,9 @@ void expect_as_in_the_run(const input::Input& in, const std::vector<std::size_t>
                 quantity::Ledger ledger;
                 const RoomHour is = room_in_hour(b, r, day, hour, {}, &ledger);
                 testing_data::expect_reckoned(ledger);
-                double infiltration_W = 0.0, ventilation_W = 0.0, transfer_W = 0.0, bridges_W = 0.0;
+                double infiltration_W = 0.0, ventilation_W = 0.0, transfer_W = 0.0, bridges_W = 0.0, people_W = 0.0;
                 for (const quantity::LedgerLine& line : ledger) {
+                    if (line.symbol == "Q_now") people_W += line.value;
                     if (line.symbol != "Q") continue;
                     (line.of == "infiltration"      ? infiltration_W
                      : line.of == "ventilation"     ? ventilation_W
@@ -41,6 +42,8 @@ void expect_as_in_the_run(const input::Input& in, const std::vector<std::size_t>
                 near(ventilation_W, is.balance.ventilation_W);
                 near(transfer_W, is.balance.transfer_air_W);
                 near(bridges_W, is.balance.thermal_bridges_W);
+                for (const LoadPath& path : is.parts.parts.paths)
+                    if (path.kind == PathKind::people && people_W > 0.0) near(people_W, (*path.gain_W)[hour]);
             }
 }
 

@@ -77,6 +77,7 @@ private:
     balance::SignalId from_stages(const std::function<double(std::size_t stage)>& at_C);
     void add_stream(const balance::Drives& kg_per_s, balance::SignalId temperature, PathKind kind, std::string through);
     [[nodiscard]] balance::ThermalModel with(const std::vector<const Act*>& acts) const;
+    [[nodiscard]] double heat_of(const Act& act, const balance::ThermalModel& m, std::size_t step) const;
     [[nodiscard]] std::vector<const Act*> acts_of(PathKind kind, const std::string& through) const;
     [[nodiscard]] std::vector<balance::SignalId> signals_of(const Act& act) const;
 

@@ -18,7 +18,15 @@ RoomHour room_in_hour(const building::Building& b, std::size_t room, const clima
 {
     quantity::check_range("room_in_hour", "hour", static_cast<double>(hour), {0.0, 23.0}, "h");
     const Compiled compiled = compile(b, day, {.step_s = options.step_s});
-    const balance::PeriodicDay run = detail::run_with_films(compiled.model, false);
+    std::vector<double> factors;
+    const std::size_t per_hour = compiled.model.steps / 24;
+    const balance::PeriodicDay run = detail::run_with_films(compiled.model, false, [&]() -> balance::Watch {
+        factors.assign(compiled.model.bodies.size(), 0.0);
+        return [&](std::size_t step, const balance::StepResult& r) {
+            for (std::size_t i = 0; step / per_hour == hour && i < factors.size(); ++i)
+                factors[i] += r.sensible_factors[i] / static_cast<double>(per_hour);
+        };
+    });
     const balance::ZoneDay& zone = run.zones[compiled.zone_of_room[room]];
     const building::Use& use = b.rooms[room].use;
     RoomHour out{.heating_W = zone.heating_W[hour],
@@ -28,7 +36,11 @@ RoomHour room_in_hour(const building::Building& b, std::size_t room, const clima
                  .operative_C = zone.operative_C[hour],
                  .outdoor_C = 0.5 * (day.dry_bulb_C[hour] + day.dry_bulb_C[hour + 1]),
                  .balance = detail::balance_of(zone.parts[hour])};
-    if (told != nullptr) detail::write_air({b, day, hour, compiled, run}, room, *told);
+    if (told != nullptr) {
+        const detail::HourOfRun of_run{b, day, hour, compiled, run};
+        if (day.month > 0) detail::write_people(of_run, room, factors, *told);
+        detail::write_air(of_run, room, *told);
+    }
     double reference_C = mean_outdoors_C(day);
     if (out.of() == "heating") reference_C = use.heating_setpoint_C->value;
     if (out.of() == "sensible cooling" && use.cooling_setpoint_C) reference_C = use.cooling_setpoint_C->value;

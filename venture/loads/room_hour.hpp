@@ -19,7 +19,7 @@ struct RoomHour {
 
 /// Counted from the set-point that acts; where the room floats, from the day's mean outdoors.
 /// @param hour  of local standard time, 0 to 23
-/// @param told  where it is written how outdoor air, bridges and air from other rooms come to what they give to the room's air
+/// @param told  where it is written what people give in a room as warm as it is, and how outdoor air, bridges and air from other rooms come to what they give to the room's air
 [[nodiscard]] RoomHour room_in_hour(const building::Building& building, std::size_t room, const climate::DesignDay& day,
                                     std::size_t hour, const DesignOptions& options = {},
                                     quantity::Ledger* told = nullptr);

@@ -83,6 +83,20 @@ ThermalModel RoomAtEdge::with(const std::vector<const Act*>& acts) const
     return m;
 }
 
+/// Mean over a step; of people as much as was sensible then.
+double RoomAtEdge::heat_of(const Act& act, const ThermalModel& m, std::size_t step) const
+{
+    double sum = 0.0;
+    for (const balance::Drive& d : act.drives) {
+        double factor = d.factor;
+        for (std::size_t b = 0; b < m.bodies.size(); ++b)
+            if (m.bodies[b].sensible == d.signal)
+                factor *= recorded_.sensible_factors[2 * step * m.bodies.size() + b]; // of both stages
+        sum += factor * 0.5 * (m.value(d.signal, step, 0.0) + m.value(d.signal, step, 1.0));
+    }
+    return sum;
+}
+
 std::vector<LoadPath> RoomAtEdge::paths() const
 {
     using Key = std::pair<PathKind, std::string>;
@@ -113,8 +127,7 @@ std::vector<LoadPath> RoomAtEdge::paths() const
             HourlyDay& gain = path.gain_W.emplace();
             for (const Act* act : acts)
                 for (std::size_t i = 0; i < m.steps; ++i)
-                    gain[i / per_hour] += 0.5 * (m.value(act->drives, i, 0.0) + m.value(act->drives, i, 1.0)) /
-                                          static_cast<double>(per_hour);
+                    gain[i / per_hour] += heat_of(*act, m, i) / static_cast<double>(per_hour);
         }
         out.push_back(std::move(path));
     }
@@ -185,7 +198,7 @@ std::optional<std::array<RoomAtEdge::Term, 24>> RoomAtEdge::terms(PathKind kind,
                 const auto mean = [&](const auto& of) {
                     return 0.5 * (whole.value(of, i, 0.0) + whole.value(of, i, 1.0));
                 };
-                const double acted = act->drives.empty() ? mean(signals_of(*act).front()) : mean(act->drives);
+                const double acted = act->drives.empty() ? mean(signals_of(*act).front()) : heat_of(*act, whole, i);
                 out[h].acted += acted / static_cast<double>(per_hour * (heat ? 1 : acts.size()));
             }
         }
