@@ -310,6 +310,12 @@ TEST_F(ProjectCommands, ExplainLoadsByTheirParts)
                 testing::AllOf(HasSubstr("In its hour of winter design each room gives"), HasSubstr("together")));
     EXPECT_THAT(run("explain house building_load/nowhere/heating").out, HasSubstr("none of them"));
     EXPECT_THAT(run("explain house").errors, HasSubstr("'house' is a folder: name behind it"));
+    EXPECT_THAT(run("explain house \"unit/Kitchen, heating/full\"").out,
+                testing::AllOf(HasSubstr("What was considered"), HasSubstr("runner-up")));
+    const json checked = run_json("check house --json");
+    const json& wall = checked["build_up"][0];
+    const std::string name = wall["build_up"].get<std::string>() + ", " + wall["as"].get<std::string>();
+    EXPECT_THAT(run("explain house \"build_up/" + name + "/u\"").out, HasSubstr("Outside to inside"));
 }
 
 TEST_F(ProjectCommands, TellWhereMaterialsOfTheLibraryComeFrom)

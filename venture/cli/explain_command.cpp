@@ -27,6 +27,7 @@
 #include <venture/report/origins_report.hpp>
 #include <venture/report/size_report.hpp>
 #include <venture/resolve/effective.hpp>
+#include <venture/study/sizing.hpp>
 
 namespace venture::cli::of_explain {
 
@@ -79,29 +80,77 @@ ExitCode tell(figure::Document document, const std::optional<Job>& job, const qu
     return job ? deliver(std::move(document), *job, o) : deliver(document, units, o);
 }
 
-/// What one load is made of: of a room its paths, of rooms together what each gives in that hour.
+/// Every build-up and glazing of that name; nothing if there is none.
+figure::Document fabric_document(const std::string& name, const building::Building& b, bool has_site,
+                                 const quantity::PreferredUnits& units)
+{
+    figure::Document out;
+    for (const FabricPiece& piece : find_fabric(b, name)) {
+        figure::Document one = explained(b, piece, has_site, units);
+        if (out.title.empty())
+            out.title = std::move(one.title);
+        else
+            out.add("\n" + one.title + "\n");
+        out.add(std::move(one));
+    }
+    return out;
+}
+
+/// What rooms give in the hour of their sum.
+void add_shares(figure::Document& out, const figure::PathParts& asked, Job& job)
+{
+    const loads::RoomLoads& all = job.design().loads;
+    std::vector<loads::GroupLoad> groups = loads::group_loads(all);
+    std::erase_if(groups, [&](const loads::GroupLoad& g) { return g.of != asked.subject; });
+    if (groups.empty()) return;
+    const bool cooling = asked.column.starts_with("cooling");
+    figure::Table shares = figure::table_of(loads::load_share_columns(), load_shares(all, groups, cooling));
+    if (shares.rows.empty()) return;
+    shares.add_total("together");
+    out.add(cooling ? fmt::format("\nIn its hour, {}, each room gives\n", in_words(groups.front().cooling.when))
+                    : std::string{"\nIn its hour of winter design each room gives\n"});
+    out.add(std::move(shares));
+}
+
+/// Products that were considered for a unit ("Boat hall, heating") or a plant.
+void add_candidates(figure::Document& out, const std::string& subject, Job& job)
+{
+    figure::Table all = study::size_tables().table("candidate", job.project().sizing());
+    const auto is_of = [&](const std::vector<figure::Cell>& row) {
+        const auto* of = std::get_if<std::string>(&row[all.column("of")]);
+        const auto* duty = std::get_if<std::string>(&row[all.column("duty")]);
+        return of != nullptr && (subject == *of || (duty != nullptr && subject == *of + ", " + *duty));
+    };
+    std::erase_if(all.rows, [&](const auto& row) { return !is_of(row); });
+    if (all.rows.empty()) return;
+    all.told = figure::Told::everyone;
+    out.add("\nWhat was considered\n");
+    out.add(std::move(all));
+}
+
+/// What is behind one figure: of a room's load its paths, of a sum what each room gives, of a build-up or window its layers or panes,
+/// of a choice what else was considered.
 void add_parts(figure::Document& out, const std::string& path, Job& job, const CommonOptions& o)
 {
     const figure::PathParts asked = figure::parts_of(path);
+    const building::Building& b = *job.building();
+    const std::string subject{asked.subject};
     const bool of_load = asked.column.starts_with("heating") || asked.column.starts_with("cooling");
-    if (!of_load) return;
-    if (asked.table == "room_load" && job.building()->find_room(asked.subject)) {
-        if (auto told = room_taken_apart(job, std::string{asked.subject}, 60.0 * o.step_min)) {
-            out.add("\n" + told->title + "\n");
-            out.add(std::move(*told));
-        }
-    } else if (asked.table == "building_load") {
-        const loads::RoomLoads& all = job.design().loads;
-        std::vector<loads::GroupLoad> groups = loads::group_loads(all);
-        std::erase_if(groups, [&](const loads::GroupLoad& g) { return g.of != asked.subject; });
-        if (groups.empty()) return;
-        const bool cooling = asked.column.starts_with("cooling");
-        figure::Table shares = figure::table_of(loads::load_share_columns(), load_shares(all, groups, cooling));
-        if (shares.rows.empty()) return;
-        shares.add_total("together");
-        out.add(cooling ? fmt::format("\nIn its hour, {}, each room gives\n", in_words(groups.front().cooling.when))
-                        : std::string{"\nIn its hour of winter design each room gives\n"});
-        out.add(std::move(shares));
+    const auto piece = [&](const figure::Document& told) {
+        if (told.blocks.empty()) return;
+        out.add("\n" + told.title + "\n");
+        out.add(told);
+    };
+    if (asked.table == "room_load" && of_load && b.find_room(subject)) {
+        if (auto told = room_taken_apart(job, subject, 60.0 * o.step_min)) piece(*told);
+    } else if (asked.table == "building_load" && of_load) {
+        add_shares(out, asked, job);
+    } else if (asked.table == "unit" || asked.table == "plant") {
+        add_candidates(out, subject, job);
+    } else if (asked.table == "build_up" || asked.table == "window") {
+        for (const std::string& name : fabric_names(b))
+            if (subject == name || subject.starts_with(name + ", "))
+                return piece(fabric_document(name, b, true, job.units()));
     }
 }
 
@@ -152,22 +201,6 @@ ExitCode no_such_name(const std::string& name, const building::Building* buildin
                             : near           ? fmt::format("did you mean '{}'?", *near)
                                              : "all keys are in docs/keys.md, all figures in docs/figures.md"));
     return ExitCode::bad_input;
-}
-
-/// Every build-up and glazing of that name; nothing if there is none.
-figure::Document fabric_document(const std::string& name, const building::Building& b, bool has_site,
-                                 const quantity::PreferredUnits& units)
-{
-    figure::Document out;
-    for (const FabricPiece& piece : find_fabric(b, name)) {
-        figure::Document one = explained(b, piece, has_site, units);
-        if (out.title.empty())
-            out.title = std::move(one.title);
-        else
-            out.add("\n" + one.title + "\n");
-        out.add(std::move(one));
-    }
-    return out;
 }
 
 /// A room, build-up, glazing, profile or calendar.
