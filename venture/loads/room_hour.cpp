@@ -20,13 +20,15 @@ RoomHour room_in_hour(const building::Building& b, std::size_t room, const clima
     const Compiled compiled = compile(b, day, {.step_s = options.step_s});
     std::vector<double> factors;
     const std::size_t per_hour = compiled.model.steps / 24;
-    const balance::PeriodicDay run = detail::run_with_films(compiled.model, false, [&]() -> balance::Watch {
+    const auto watch = [&]() -> balance::Watch {
         factors.assign(compiled.model.bodies.size(), 0.0);
         return [&](std::size_t step, const balance::StepResult& r) {
             for (std::size_t i = 0; step / per_hour == hour && i < factors.size(); ++i)
                 factors[i] += r.sensible_factors[i] / static_cast<double>(per_hour);
         };
-    });
+    };
+    const balance::PeriodicDay run =
+        detail::run_with_films(compiled.model, false, told != nullptr ? std::function{watch} : nullptr);
     const balance::ZoneDay& zone = run.zones[compiled.zone_of_room[room]];
     const building::Use& use = b.rooms[room].use;
     RoomHour out{.heating_W = zone.heating_W[hour],
