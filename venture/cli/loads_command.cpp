@@ -163,7 +163,11 @@ ExitCode run(const Options& options)
     }
     if (const auto off = days_off(options))
         asked.after = heating_after_days_off(*job.building(), *off, {.step_s = 60.0 * o.step_min});
-    if (options.week) asked.weeks = loads::cooling_over_weeks(*job.building(), {.step_s = 60.0 * o.step_min});
+    if (options.week) {
+        Progress progress{"running through weeks of design days"};
+        asked.weeks = loads::cooling_over_weeks(*job.building(), {.step_s = 60.0 * o.step_min},
+                                                [&progress](double share) { progress.tell(share); });
+    }
     if (!options.csv)
         return deliver(report::loads_document(*job.building(), job.design(), job.units(), asked), job, o,
                        job.design().converged());

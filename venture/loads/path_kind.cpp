@@ -83,9 +83,16 @@ PathGroup group_of(PathKind kind)
     case K::warm_ceiling:
     case K::other:
         return PathGroup::control;
-    default:
+    case K::outside_wall:
+    case K::roof:
+    case K::floor:
+    case K::window:
+    case K::door:
+    case K::sun_on_outside:
+    case K::thermal_bridges:
         return PathGroup::envelope;
     }
+    VENTURE_UNREACHABLE("a kind of path that is none");
 }
 
 std::string_view in_words(PathGroup group)
