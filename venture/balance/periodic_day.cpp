@@ -5,6 +5,7 @@
 
 #include <venture/balance/period_account.hpp>
 #include <venture/balance/periodic_state.hpp>
+#include <venture/quantity/error.hpp>
 
 namespace venture::balance {
 
@@ -36,6 +37,18 @@ double share_kept(const ThermalModel& model, const HeatBalance& balance, const S
     return first > 0.0 ? std::clamp(second / first, 0.0, 1.0) : 0.0;
 }
 
+/// A whole state from what tells it.
+State state_near(const HeatBalance& balance, const PeriodBegin& begin)
+{
+    State out = balance.state_at(begin.air_C.empty() ? 0.0 : begin.air_C.front());
+    VENTURE_ASSERT(out.wall_modes.size() == begin.wall_modes.size() && out.air_C.size() == begin.air_C.size());
+    out.wall_modes = begin.wall_modes;
+    out.air_C = begin.air_C;
+    out.humidity_ratio = begin.humidity_ratio;
+    balance.recall(out);
+    return out;
+}
+
 } // namespace
 
 PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& options, const Watch& watch)
@@ -43,7 +56,7 @@ PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& o
     const HeatBalance balance{model, options.films};
     PeriodicDay day;
     PeriodAccount account{model};
-    State state = first_guess(model, balance, options);
+    State state = options.near != nullptr ? state_near(balance, *options.near) : first_guess(model, balance, options);
     const Convergence reached = find_periodic(model, balance, options, state, account);
     day.days = reached.days;
     day.residual_K = reached.residual_K;
@@ -61,6 +74,7 @@ PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& o
         }
     }
     account.write(day);
+    day.begin = {state.wall_modes, state.air_C, state.humidity_ratio};
     if (options.tell_memory) day.share_kept = share_kept(model, balance, state);
     return day;
 }

@@ -8,6 +8,11 @@
 
 namespace venture::balance {
 
+/// What a state is told by: all else of it follows, or is a first guess.
+struct PeriodBegin {
+    std::vector<double> wall_modes{}, air_C{}, humidity_ratio{}; ///< as in State
+};
+
 /// When a repeated day counts as periodic, and how long to try.
 struct PeriodicOptions {
     double temperature_tolerance_K = 1e-6; ///< largest change of any wall (as a root mean square) and air temperature
@@ -16,6 +21,8 @@ struct PeriodicOptions {
     Recording* record = nullptr;       ///< what the periodic day decides is written here
     const Recording* replay = nullptr; ///< nothing is decided: films and supplies do what they did
     bool tell_memory = false;          ///< three days more, for PeriodicDay::share_kept
+    /// Where an earlier run of the same model began, to start from; the steady state under mean forcing if null.
+    const PeriodBegin* near = nullptr;
 };
 
 /// Hour means over the periodic day, 24 per zone (or as many hours as the period has).
@@ -33,6 +40,7 @@ struct PeriodicDay {
     bool converged = false;     ///< never believe figures of a day that did not converge
     double worst_closure = 0.0; ///< largest |closure| / throughput of any step (throughput at least 1 W)
     int unsettled_steps = 0;
+    PeriodBegin begin{}; ///< and end
     /// After all walls were a little warmer: what rooms feel of it in the second period over what they feel in the first,
     /// by their radiant temperatures, 0..1; only if asked. Where it is much, a spell of such days ends before it is
     /// periodic: loads of the repeated day are then on the safe side.
@@ -42,7 +50,7 @@ struct PeriodicDay {
 /// Called for every step of the final, periodic day.
 using Watch = std::function<void(std::size_t step, const StepResult&)>;
 
-/// Starts from the steady state under mean forcing. After each repetition what walls took up is sent off through the
+/// Starts from the steady state under mean forcing, or near one that is known. After each repetition what walls took up is sent off through the
 /// steady network (HeatBalance::extrapolate_period), and the whole is accelerated by Anderson's method (Walker and Ni,
 /// SIAM J. Numer. Anal. 49, 2011); neither changes the periodic solution itself.
 [[nodiscard]] PeriodicDay run_periodic_day(const ThermalModel& model, const PeriodicOptions& options = {},

@@ -61,7 +61,7 @@ ExitCode run(const CommonOptions& o, const std::string& typed, const std::string
     if (!room) return ExitCode::bad_input;
     const auto day = design_day_called(b, asked.empty() ? worst_day(job, *room) : asked);
     if (!day) return ExitCode::bad_input;
-    std::vector<loads::LoadHour> hours = loads::design_hours(b, *day, {.step_s = 60.0 * o.step_min});
+    std::vector<loads::LoadHour> hours = loads::design_hours(b, *day, job.project().design_options());
     if (room->empty())
         hours = loads::hours_together(hours);
     else

@@ -75,16 +75,18 @@ Which which_of(const std::string& asked, const loads::RoomLoad& load)
     return Which::warmth;
 }
 
-std::optional<loads::PeakParts> peak_of(const building::Building& b, const loads::RoomLoad& load, Which which)
+std::optional<loads::PeakParts> peak_of(const Job& job, const loads::RoomLoad& load, Which which)
 {
+    const building::Building& b = *job.building();
+    const loads::DesignOptions options = job.project().design_options();
     const std::size_t room = *b.find_room(load.room);
     switch (which) {
     case Which::heating:
-        return parts_of_heating(b, room, load);
+        return parts_of_heating(b, room, load, options);
     case Which::cooling:
-        return parts_of_cooling(b, room, load);
+        return parts_of_cooling(b, room, load, options);
     case Which::warmth:
-        return parts_of_warmth(b, room, load);
+        return parts_of_warmth(b, room, load, options);
     }
     return {};
 }
@@ -98,7 +100,7 @@ ExitCode run(const CommonOptions& o, const std::string& typed, const std::string
     if (!room) return ExitCode::bad_input;
     const auto load = std::ranges::find(job.design().loads.rooms, *room, &loads::RoomLoad::room);
     const Which which = which_of(asked, *load);
-    const auto peak = peak_of(*job.building(), *load, which);
+    const auto peak = peak_of(job, *load, which);
     if (!peak) {
         print_error(
             which == Which::warmth

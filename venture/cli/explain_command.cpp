@@ -130,7 +130,7 @@ void add_candidates(figure::Document& out, const std::string& subject, Job& job)
 
 /// What is behind one figure: of a room's load its paths, of a sum what each room gives, of a build-up or window its layers or panes,
 /// of a choice what else was considered.
-void add_parts(figure::Document& out, const std::string& path, Job& job, const CommonOptions& o)
+void add_parts(figure::Document& out, const std::string& path, Job& job)
 {
     const figure::PathParts asked = figure::parts_of(path);
     const building::Building& b = *job.building();
@@ -142,7 +142,7 @@ void add_parts(figure::Document& out, const std::string& path, Job& job, const C
         out.add(told);
     };
     if (asked.table == "room_load" && of_load && b.find_room(subject)) {
-        if (auto told = room_taken_apart(job, subject, 60.0 * o.step_min)) piece(*told);
+        if (auto told = room_taken_apart(job, subject)) piece(*told);
     } else if (asked.table == "building_load" && of_load) {
         add_shares(out, asked, job);
     } else if (asked.table == "unit" || asked.table == "plant") {
@@ -175,7 +175,7 @@ ExitCode explain_figures(const std::string& path, const std::string& meaning, st
         out.add("\nThis project has none of them.\n");
     else
         out.add(report::figures_table(figures, units));
-    add_parts(out, path, *job, o);
+    add_parts(out, path, *job);
     return tell(std::move(out), job, units, o);
 }
 
@@ -212,7 +212,7 @@ ExitCode explain_piece(const std::string& name, std::optional<Job>& job, const q
         if (building->find_room(name)) {
             (void)job->design();
             if (job->failed()) return finish(*job, o);
-            auto told = room_taken_apart(*job, name, 60.0 * o.step_min, asked);
+            auto told = room_taken_apart(*job, name, asked);
             return told ? tell(std::move(*told), job, units, o) : ExitCode::bad_input;
         }
         if (figure::Document fabric = fabric_document(name, *building, true, units); !fabric.blocks.empty())

@@ -46,7 +46,7 @@ ExitCode loads_of_room(const Job& job, const CommonOptions& o, const std::string
 {
     const auto room = room_called(job, typed);
     if (!room) return ExitCode::bad_input;
-    auto told = room_taken_apart(job, *room, 60.0 * o.step_min, asked);
+    auto told = room_taken_apart(job, *room, asked);
     return told ? deliver(std::move(*told), job, o, job.design().converged()) : ExitCode::bad_input;
 }
 
@@ -61,7 +61,7 @@ ExitCode hours(const CommonOptions& o, const Options& asked)
     if (!room) return ExitCode::bad_input;
     const auto day = design_day_called(b, asked.day.empty() ? worst_day(job, *room) : asked.day);
     if (!day) return ExitCode::bad_input;
-    std::vector<loads::LoadHour> rows = loads::design_hours(b, *day, {.step_s = 60.0 * o.step_min});
+    std::vector<loads::LoadHour> rows = loads::design_hours(b, *day, job.project().design_options());
     if (room->empty())
         rows = loads::hours_together(rows);
     else
@@ -154,7 +154,7 @@ ExitCode run(const Options& options)
     }
     if (options.second_opinion) {
         constexpr double usual_supply_K = 10.0;
-        const loads::DesignOptions how{.step_s = 60.0 * o.step_min};
+        const loads::DesignOptions how = job.project().design_options();
         const loads::RoomLoads& all = job.design().loads;
         return deliver(report::second_opinion_document(all, second_opinions(*job.building(), all, how),
                                                        glass_swings(*job.building(), all, how), job.units(),
@@ -165,7 +165,7 @@ ExitCode run(const Options& options)
         asked.after = heating_after_days_off(*job.building(), *off, {.step_s = 60.0 * o.step_min});
     if (options.week) {
         Progress progress{"running through weeks of design days"};
-        asked.weeks = loads::cooling_over_weeks(*job.building(), {.step_s = 60.0 * o.step_min},
+        asked.weeks = loads::cooling_over_weeks(*job.building(), job.project().design_options(),
                                                 [&progress](double share) { progress.tell(share); });
     }
     if (!options.csv)

@@ -153,11 +153,10 @@ void needs_no_room(const RoomAsked& asked)
         throw Misuse{"--by-source, --arithmetic, --at and --terms take one room apart, and none is named"};
 }
 
-std::optional<figure::Document> room_taken_apart(const Job& job, const std::string& room, double step_s,
-                                                 const RoomAsked& asked)
+std::optional<figure::Document> room_taken_apart(const Job& job, const std::string& room, const RoomAsked& asked)
 {
     const auto found = std::ranges::find(job.design().loads.rooms, room, &loads::RoomLoad::room);
-    const DesignOptions options{.step_s = step_s};
+    const DesignOptions options = job.project().design_options();
     const auto index = job.building()->find_room(room);
     if (asked.by_source && !asked.at.empty())
         throw Misuse{"--by-source takes the peaks apart, --at another hour: ask for one of them"};

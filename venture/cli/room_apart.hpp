@@ -23,7 +23,7 @@ void add_room_asked(Parser& parser, RoomAsked& asked, const std::string& when = 
 void needs_no_room(const RoomAsked& asked);
 
 /// @param room  that has loads   @returns nothing, and told, if it is asked for what there is not
-[[nodiscard]] std::optional<figure::Document> room_taken_apart(const Job& job, const std::string& room, double step_s,
+[[nodiscard]] std::optional<figure::Document> room_taken_apart(const Job& job, const std::string& room,
                                                                const RoomAsked& asked = {});
 
 } // namespace venture::cli

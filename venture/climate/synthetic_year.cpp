@@ -57,9 +57,10 @@ double between_noons(const std::vector<double>& at_noon, std::size_t hour)
 Anchors month_means(const std::vector<double>& hourly)
 {
     Anchors sum{}, count{};
-    for (std::size_t h = 0; h < hours; ++h) {
-        sum[month_index(h / 24)] += hourly[h];
-        count[month_index(h / 24)] += 1.0;
+    for (std::size_t d = 0; d < days; ++d) {
+        const std::size_t m = month_index(d);
+        for (std::size_t h = 24 * d; h < 24 * (d + 1); ++h) sum[m] += hourly[h];
+        count[m] += 24.0;
     }
     for (std::size_t m = 0; m < 12; ++m) sum[m] /= count[m];
     return sum;

@@ -55,7 +55,7 @@ AfterDaysOff heating_after_days_off(const building::Building& b, const DaysOff& 
         if (room.use.heating_setback && asked.come_back_in_h) room.use.heating_setback->ramp_h = *asked.come_back_in_h;
     Compiled compiled = compile(as_asked, climate::winter_design_day(b.site), {.step_s = options.step_s});
     const balance::ThermalModel week = week_of(std::move(compiled.model), static_cast<std::size_t>(asked.days));
-    const balance::PeriodicDay run = detail::run_with_films(week, false);
+    const balance::PeriodicDay run = detail::run_with_films(week);
     AfterDaysOff out{.asked = asked,
                      .any_sets_back = std::ranges::any_of(
                          b.rooms, [](const building::Room& r) { return r.use.heating_setback.has_value(); }),

@@ -15,14 +15,14 @@ double film_residual(const balance::PeriodicDay& day)
     return worst;
 }
 
-balance::PeriodicDay run_with_films(const balance::ThermalModel& model, bool tell_memory,
-                                    const std::function<balance::Watch()>& watch)
+balance::PeriodicDay run_with_films(const balance::ThermalModel& model, const DayRunOptions& options)
 {
     constexpr double most_residual = 0.01, finest_W_per_m2 = 0.002;
     balance::FilmAccuracy films;
     for (;;) {
         balance::PeriodicDay day =
-            run_periodic_day(model, {.films = films, .tell_memory = tell_memory}, watch ? watch() : balance::Watch{});
+            run_periodic_day(model, {.films = films, .tell_memory = options.tell_memory, .near = options.near},
+                             options.watch ? options.watch() : balance::Watch{});
         const double residual = film_residual(day);
         if (residual <= most_residual || films.inside_W_per_m2 <= finest_W_per_m2) return day;
         const double finer = std::min(0.5, 0.5 * most_residual / residual);

@@ -12,10 +12,14 @@ namespace venture::loads::detail {
 
 /// Worst of any zone that is heated or cooled, as a share of its peak.
 [[nodiscard]] double film_residual(const balance::PeriodicDay& day);
+struct DayRunOptions {
+    bool tell_memory = false;
+    const balance::PeriodBegin* near = nullptr; ///< both as in balance::PeriodicOptions
+    std::function<balance::Watch()> watch{}; ///< makes a new one for each try; the last is of the day that is returned
+};
 /// Films that vary must belong to their temperatures within 1 % of any room's peak; small peaks ask for more.
-/// @param watch  makes a new one for each try; the last is of the day that is returned
-[[nodiscard]] balance::PeriodicDay run_with_films(const balance::ThermalModel& model, bool tell_memory,
-                                                  const std::function<balance::Watch()>& watch = {});
+[[nodiscard]] balance::PeriodicDay run_with_films(const balance::ThermalModel& model,
+                                                  const DayRunOptions& options = {});
 /// What flows into a room's air in one hour.
 [[nodiscard]] AirBalance balance_of(const balance::ZoneStep& hour);
 /// A limit that was typed holds at all times. One that is assumed asks for nothing while the room is not cooled: no coil

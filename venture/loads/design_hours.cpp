@@ -6,7 +6,7 @@
 #include <memory>
 
 #include <venture/balance/series.hpp>
-#include <venture/loads/compile.hpp>
+#include <venture/loads/day_models.hpp>
 #include <venture/loads/design_day_run.hpp>
 #include <venture/loads/hourly_day.hpp>
 
@@ -65,9 +65,11 @@ constexpr AirBalance operator+(const AirBalance& a, const AirBalance& b)
 std::vector<LoadHour> design_hours(const building::Building& b, const climate::DesignDay& day,
                                    const DesignOptions& options)
 {
-    const Compiled compiled = compile(b, day, {.step_s = options.step_s});
+    const auto models = models_of(b, options);
+    const Compiled compiled = models->compile(b, day);
     DayWatch watch{compiled.model};
-    const balance::PeriodicDay run = detail::run_with_films(compiled.model, false, [&watch] { return watch.begin(); });
+    const balance::PeriodicDay run = detail::run_with_films(
+        compiled.model, {.near = models->begin_of(day), .watch = [&watch] { return watch.begin(); }});
     const auto series = std::move(watch).series();
     std::vector<LoadHour> out;
     for (std::size_t r = 0; r < b.rooms.size(); ++r) {

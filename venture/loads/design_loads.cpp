@@ -9,11 +9,10 @@
 #include <venture/air/moist_air.hpp>
 #include <venture/balance/fingerprint.hpp>
 #include <venture/balance/periodic_day.hpp>
-#include <venture/loads/compile.hpp>
+#include <venture/loads/day_models.hpp>
 #include <venture/loads/design_day_run.hpp>
 #include <venture/loads/hourly_day.hpp>
 #include <venture/loads/paper_sum.hpp>
-#include <venture/loads/scenes.hpp>
 #include <venture/loads/side_by_side.hpp>
 #include <venture/quantity/hash.hpp>
 
@@ -39,9 +38,8 @@ class Days {
 public:
     Days(const Building& b, const DesignOptions& options)
         : b_{b},
-          options_{options},
-          modes_{build_up_modes(b, options.step_s)},
-          scenes_{b}
+          threads_{options.threads},
+          models_{std::make_shared<DayModels>(b, options.step_s)}
     {
     }
 
@@ -55,26 +53,26 @@ public:
                 failed[i] = std::current_exception();
             }
         };
-        side_by_side(runs.size(), solve_one, options_.threads);
+        side_by_side(runs.size(), solve_one, threads_);
         for (const std::exception_ptr& problem : failed)
             if (problem) std::rethrow_exception(problem);
+        for (Run& run : runs)
+            if (run.setbacks) models_->keep(run.day, std::move(run.result.begin));
     }
+    [[nodiscard]] std::shared_ptr<const DayModels> models() const { return models_; }
 
 private:
     void solve(Run& run) const
     {
-        Compiled compiled = compile(
-            b_, run.day,
-            {.step_s = options_.step_s, .setbacks = run.setbacks, .build_up_modes = modes_, .scenes = &scenes_});
+        Compiled compiled = models_->compile(b_, run.day, run.setbacks);
         run.zone_of_room = std::move(compiled.zone_of_room);
-        run.result = run_with_films(compiled.model, run.tell_memory);
+        run.result = run_with_films(compiled.model, {.tell_memory = run.tell_memory});
         run.fingerprint = fingerprint_of(compiled.model);
     }
 
     const Building& b_;
-    const DesignOptions& options_;
-    std::vector<fabric::WallModes> modes_;
-    Scenes scenes_;
+    unsigned threads_;
+    std::shared_ptr<DayModels> models_;
 };
 
 /// Winter design, the cooling days, and winter design once more without set-backs where there are some.
@@ -246,6 +244,7 @@ DesignLoads design_loads(const Building& building, const DesignOptions& options)
     for (const building::Room& room : building.rooms)
         for (const auto* typed : {&room.heating_load_W, &room.sensible_load_W, &room.latent_load_W})
             if (*typed) all.add((*typed)->value);
+    out.models = days.models();
     out.loads.fingerprint = all.value();
     out.loads.outdoor_winter_C = building.site.winter.dry_bulb_C;
     out.loads.pressure_Pa = runs.front().day.pressure.pascal();

@@ -1,6 +1,7 @@
 #pragma once
 /// Design loads of a building: winter design and the design days of each month, peaks by room and together.
 
+#include <memory>
 #include <string>
 #include <vector>
 
@@ -11,9 +12,13 @@
 
 namespace venture::loads {
 
+class DayModels;
+
 struct DesignOptions {
     double step_s = 600.0; ///< 60 to 3600, a divisor of an hour
     unsigned threads = 2;  ///< design days are independent; the result does not depend on how many
+    /// DesignLoads::models of an earlier call, to go on from; of no use with another building or step.
+    std::shared_ptr<const DayModels> known{};
 };
 
 /// How one design day was solved.
@@ -33,6 +38,7 @@ struct RunNote {
 struct DesignLoads {
     RoomLoads loads{};           ///< rooms in the building's order
     std::vector<RunNote> runs{}; ///< winter design first, then the cooling days, month by month in the site's order
+    std::shared_ptr<const DayModels> models{}; ///< for DesignOptions::known, when more is asked of these days
     [[nodiscard]] bool converged() const;
 };
 

@@ -8,10 +8,9 @@
 
 #include <venture/building/calendars_in_use.hpp>
 #include <venture/calendar/days.hpp>
-#include <venture/loads/compile.hpp>
+#include <venture/loads/day_models.hpp>
 #include <venture/loads/design_day_run.hpp>
 #include <venture/loads/hourly_day.hpp>
-#include <venture/loads/scenes.hpp>
 #include <venture/loads/side_by_side.hpp>
 
 namespace venture::loads {
@@ -146,8 +145,7 @@ CoolingWeeks cooling_over_weeks(const building::Building& b, const DesignOptions
                                 const std::function<void(double)>& progress)
 {
     const Weeks weeks{b};
-    const Scenes scenes{b};
-    const std::vector<fabric::WallModes> modes = build_up_modes(b, options.step_s);
+    const auto models = models_of(b, options);
     std::vector<WeekRun> runs;
     for (const climate::DesignDay& day : climate::cooling_design_days(b.site))
         runs.push_back({.day = day, .monday = weeks.monday(day.month)});
@@ -156,10 +154,9 @@ CoolingWeeks cooling_over_weeks(const building::Building& b, const DesignOptions
     side_by_side(
         runs.size(),
         [&](std::size_t i) {
-            Compiled compiled = compile(b, weeks.spell(runs[i].day, runs[i].monday),
-                                        {.step_s = options.step_s, .build_up_modes = modes, .scenes = &scenes});
+            Compiled compiled = models->compile(b, weeks.spell(runs[i].day, runs[i].monday));
             runs[i].zone_of_room = std::move(compiled.zone_of_room);
-            runs[i].result = detail::run_with_films(compiled.model, false);
+            runs[i].result = detail::run_with_films(compiled.model);
             const std::lock_guard one_at_a_time{telling};
             if (progress) progress(static_cast<double>(++done) / static_cast<double>(runs.size()));
         },

@@ -4,7 +4,7 @@
 #include <cmath>
 #include <map>
 
-#include <venture/loads/compile.hpp>
+#include <venture/loads/day_models.hpp>
 #include <venture/loads/load_parts.hpp>
 #include <venture/quantity/error.hpp>
 
@@ -29,10 +29,12 @@ balance::ThermalModel sun_through_glass_alone(const balance::ThermalModel& model
 std::vector<HourlyDay> glass_loads(const building::Building& b, const climate::DesignDay& day,
                                    const DesignOptions& options)
 {
-    const Compiled compiled = compile(b, day, {.step_s = options.step_s});
+    const auto models = models_of(b, options);
+    const Compiled compiled = models->compile(b, day);
     balance::Recording recorded;
     balance::PeriodicOptions recording;
     recording.record = &recorded;
+    recording.near = models->begin_of(day);
     (void)run_periodic_day(compiled.model, recording);
     for (std::size_t s = 0; s < recorded.stages;
          ++s) // as if it were held all day: what glass brings is asked of every hour
@@ -51,8 +53,10 @@ std::vector<HourlyDay> glass_loads(const building::Building& b, const climate::D
     return out;
 }
 
-std::vector<SwingOf> glass_swings(const building::Building& b, const RoomLoads& loads, const DesignOptions& options)
+std::vector<SwingOf> glass_swings(const building::Building& b, const RoomLoads& loads, const DesignOptions& asked)
 {
+    DesignOptions options = asked;
+    options.known = models_of(b, asked); // one for all days
     constexpr double least_W = 1.0;
     std::map<std::string, std::pair<climate::DesignDay, std::vector<HourlyDay>>> by_day;
     const auto of_day = [&](const std::string& name) -> const auto& {

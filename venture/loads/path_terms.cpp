@@ -5,7 +5,7 @@
 #include <fmt/format.h>
 
 #include <venture/building/surface_names.hpp>
-#include <venture/loads/compile.hpp>
+#include <venture/loads/day_models.hpp>
 #include <venture/loads/load_figures.hpp>
 #include <venture/loads/room_at_edge.hpp>
 
@@ -22,8 +22,9 @@ std::optional<PathTerms> terms_of_path(const building::Building& b, std::size_t 
                                        std::size_t hour, double reference_C, PathKind kind, const std::string& through,
                                        const DesignOptions& options)
 {
-    const Compiled compiled = compile(b, day, {.step_s = options.step_s});
-    const detail::DayOfBuilding run = detail::run_for_parts(compiled.model);
+    const auto models = models_of(b, options);
+    const Compiled compiled = models->compile(b, day);
+    const detail::DayOfBuilding run = detail::run_for_parts(compiled.model, models->begin_of(day));
     const std::size_t zone = compiled.zone_of_room[room];
     const detail::RoomAtEdge at_edge{run, zone, reference_C, naming(b, compiled, room)};
     const auto terms = at_edge.terms(kind, through, hour);

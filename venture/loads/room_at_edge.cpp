@@ -23,12 +23,13 @@ using balance::Surface;
 using balance::ThermalModel;
 using balance::ZoneFace;
 
-DayOfBuilding run_for_parts(const ThermalModel& model)
+DayOfBuilding run_for_parts(const ThermalModel& model, const balance::PeriodBegin* near)
 {
     DayOfBuilding out{.model = model};
     out.recorded.with_faces = true;
     balance::PeriodicOptions options{.temperature_tolerance_K = 1e-7};
     options.record = &out.recorded;
+    options.near = near;
     out.day = run_periodic_day(model, options);
     return out;
 }

@@ -19,8 +19,8 @@ struct DayOfBuilding {
     balance::Recording recorded{};
     balance::PeriodicDay day{};
 };
-/// @param model  outlives what is returned
-[[nodiscard]] DayOfBuilding run_for_parts(const balance::ThermalModel& model);
+/// @param model  outlives what is returned   @param near  where it is known to begin; may be null
+[[nodiscard]] DayOfBuilding run_for_parts(const balance::ThermalModel& model, const balance::PeriodBegin* near);
 
 /// A place where something acts, and which path it belongs to.
 struct Act {

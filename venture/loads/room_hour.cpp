@@ -1,7 +1,7 @@
 #include <venture/loads/room_hour.hpp>
 
 #include <venture/loads/air_ledger.hpp>
-#include <venture/loads/compile.hpp>
+#include <venture/loads/day_models.hpp>
 #include <venture/loads/design_day_run.hpp>
 #include <venture/loads/load_figures.hpp>
 #include <venture/quantity/error.hpp>
@@ -17,7 +17,8 @@ RoomHour room_in_hour(const building::Building& b, std::size_t room, const clima
                       const DesignOptions& options, quantity::Ledger* told)
 {
     quantity::check_range("room_in_hour", "hour", static_cast<double>(hour), {0.0, 23.0}, "h");
-    const Compiled compiled = compile(b, day, {.step_s = options.step_s});
+    const auto models = models_of(b, options);
+    const Compiled compiled = models->compile(b, day);
     std::vector<double> factors;
     const std::size_t per_hour = compiled.model.steps / 24;
     const auto watch = [&]() -> balance::Watch {
@@ -27,8 +28,8 @@ RoomHour room_in_hour(const building::Building& b, std::size_t room, const clima
                 factors[i] += r.sensible_factors[i] / static_cast<double>(per_hour);
         };
     };
-    const balance::PeriodicDay run =
-        detail::run_with_films(compiled.model, false, told != nullptr ? std::function{watch} : nullptr);
+    const balance::PeriodicDay run = detail::run_with_films(
+        compiled.model, {.near = models->begin_of(day), .watch = told != nullptr ? std::function{watch} : nullptr});
     const balance::ZoneDay& zone = run.zones[compiled.zone_of_room[room]];
     const building::Use& use = b.rooms[room].use;
     RoomHour out{.heating_W = zone.heating_W[hour],

@@ -4,7 +4,7 @@
 
 #include <venture/building/surface_names.hpp>
 
-#include <venture/loads/compile.hpp>
+#include <venture/loads/day_models.hpp>
 #include <venture/loads/room_at_edge.hpp>
 #include <venture/quantity/error.hpp>
 
@@ -48,8 +48,9 @@ std::vector<RoomParts> parts_of_rooms(const building::Building& b, const climate
                                       const DesignOptions& options)
 {
     VENTURE_ASSERT(rooms.size() == reference_C.size());
-    const Compiled compiled = compile(b, day, {.step_s = options.step_s});
-    const detail::DayOfBuilding run = detail::run_for_parts(compiled.model);
+    const auto models = models_of(b, options);
+    const Compiled compiled = models->compile(b, day);
+    const detail::DayOfBuilding run = detail::run_for_parts(compiled.model, models->begin_of(day));
     std::vector<RoomParts> out;
     for (std::size_t i = 0; i < rooms.size(); ++i) {
         const std::size_t zone = compiled.zone_of_room[rooms[i]];

@@ -7,7 +7,7 @@
 #include <venture/fabric/periodic.hpp>
 #include <venture/fabric/wall_stepper.hpp>
 #include <venture/loads/admittance_method.hpp>
-#include <venture/loads/compile.hpp>
+#include <venture/loads/day_models.hpp>
 #include <venture/loads/path_in_model.hpp>
 #include <venture/loads/response_terms.hpp>
 #include <venture/loads/room_at_edge.hpp>
@@ -313,11 +313,12 @@ std::vector<SecondOpinion> second_opinions(const building::Building& b, const Ro
         by_day[day->day].emplace_back(r, out.size());
         out.push_back(std::move(one));
     }
+    const auto models = models_of(b, options);
     for (const auto& [name, rooms] : by_day) {
         const auto day = climate::design_day_called(b.site, name);
         VENTURE_ASSERT(day.has_value());
-        const Compiled compiled = compile(b, *day, {.step_s = options.step_s});
-        const detail::DayOfBuilding run = detail::run_for_parts(compiled.model);
+        const Compiled compiled = models->compile(b, *day);
+        const detail::DayOfBuilding run = detail::run_for_parts(compiled.model, models->begin_of(*day));
         for (const auto& [room, at] : rooms) {
             out[at].air_C = run.day.zones[compiled.zone_of_room[room]].air_C[out[at].balance.hour];
             Simplified{b, compiled, run, room, out[at].air_C}.take(out[at]);

@@ -278,6 +278,10 @@ GridPoint label_point(const Polygon& polygon)
         low = {std::min(low.x, p.x), std::min(low.y, p.y)};
         high = {std::max(high.x, p.x), std::max(high.y, p.y)};
     }
+    // As far from all edges as any point of the box can be: the middle of a rectangle is asked for most.
+    const GridPoint middle{low.x + (high.x - low.x) / 2, low.y + (high.y - low.y) / 2};
+    const double half = 0.5 * static_cast<double>(std::min(high.x - low.x, high.y - low.y));
+    if (inside(polygon, middle) && distance_to_edges(polygon, middle) >= half - 0.5) return middle;
     constexpr std::int64_t steps = 24;
     double most = -1.0;
     for (std::int64_t i = 1; i < steps; ++i)

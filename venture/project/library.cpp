@@ -33,9 +33,11 @@ public:
         quantity::for_each_record_in(record, [&](const quantity::ConstRecord& r) {
             for (const quantity::Key& key : r.keys()) {
                 if (key.spec.names.empty() || !r.is_given(key)) continue;
-                if (key.shape == quantity::ValueShape::text)
+                if (key.shape == quantity::ValueShape::text) {
                     take(key.spec, *r.at<std::string>(key));
-                else
+                    if (std::ranges::find(key.spec.names, "material") != key.spec.names.end())
+                        take_layers(*r.at<std::string>(key));
+                } else
                     for (const quantity::PlacedText& text : *r.at<quantity::TextList>(key)) take(key.spec, text.text);
             }
         });
@@ -59,16 +61,21 @@ private:
                 words.whole.insert(text);
                 continue;
             }
-            if (!words.texts.insert(text).second) continue; // looked at already
-            // a wall in words names the materials of its layers
-            if (const auto wall = input::wall_in_words(text); std::holds_alternative<input::WallInWords>(wall))
-                std::ranges::copy(std::get<input::WallInWords>(wall).layers,
-                                  std::inserter(words.texts, words.texts.end()));
+            words.texts.insert(text);
         }
+    }
+    /// A wall in words names the materials of its layers.
+    void take_layers(const std::string& text)
+    {
+        if (!walls_.insert(text).second) return;
+        const auto wall = input::wall_in_words(text);
+        if (!std::holds_alternative<input::WallInWords>(wall)) return;
+        std::set<std::string>& materials = of_["material"].texts;
+        for (const std::string& layer : std::get<input::WallInWords>(wall).layers) materials.insert(layer);
     }
 
     std::map<std::string, Words, std::less<>> of_{}; ///< by table
-    std::set<std::string> asked_{};
+    std::set<std::string> asked_{}, walls_{};
 };
 
 bool is_of_region(const input::RoomTypeInput& type, const input::Input& own)
@@ -142,7 +149,8 @@ void take_from_library(input::Input& own, quantity::Problems& problems, LibraryF
     for (const quantity::Nested& table : input::Input::spec().nested()) {
         const quantity::ConstRecords held = quantity::ConstRecord{library}.records(table);
         for (std::size_t i = 0; table.in_library && i < held.size(); ++i)
-            if (const Given<std::string>* called = quantity::name_of(held[i])) own.offered[std::string{table.name}].push_back(**called);
+            if (const Given<std::string>* called = quantity::name_of(held[i]))
+                own.offered[std::string{table.name}].push_back(**called);
     }
 }
 

@@ -83,6 +83,11 @@ const loads::DesignLoads& Case::loads() const
     return state_->loads;
 }
 
+loads::DesignOptions Case::design_options() const
+{
+    return {.step_s = state_->options.step_s, .known = state_->loads.models};
+}
+
 const Sizing& Case::sizing() const
 {
     state_->choose();

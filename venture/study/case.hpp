@@ -43,6 +43,8 @@ public:
     [[nodiscard]] const services::Services& services() const;
     /// Computed loads with typed ones over them; none where problems say why.
     [[nodiscard]] const loads::DesignLoads& loads() const;
+    /// How they are computed, and what is known of their days once they were: for what else is asked of these.
+    [[nodiscard]] loads::DesignOptions design_options() const;
     /// Units and plant.
     [[nodiscard]] const Sizing& sizing() const;
     /// Through the weather year, anew each time. @pre building and weather are there
