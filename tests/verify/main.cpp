@@ -44,6 +44,8 @@ const Answers& answers()
         add_envelope(a);
         add_glass_and_waves(a);
         add_load_methods(a);
+        add_rating(a);
+        add_emitters(a);
         return a;
     }();
     return all;

@@ -20,7 +20,12 @@ void add_sun_and_sky(Answers& answers);
 void add_envelope(Answers& answers);
 void add_glass_and_waves(Answers& answers);
 void add_load_methods(Answers& answers);
-/// Those of them that are plain sums.
+void add_rating(Answers& answers);
+void add_emitters(Answers& answers);
+inline const std::string topic_of_rating =
+    "rating and selection: capacity tables, packaged equipment, fan coils, beams, "
+    "radiators, floors, panels, noise";
+/// Those of the load methods that are plain sums.
 void add_load_sums(Answers& answers, const std::string& topic);
 
 /// Answers a file of response factors, and tells beside it how far the stepper's own are from them.

@@ -3,27 +3,9 @@
 #include <algorithm>
 
 #include <venture/quantity/error.hpp>
+#include <venture/rating/grid_table.hpp>
 
 namespace venture::rating {
-
-namespace {
-
-/// Cell that holds x, and how far into it.
-struct Place {
-    std::size_t cell;
-    double share;
-};
-
-Place place_of(const std::vector<double>& lines, double x)
-{
-    if (lines.size() == 1) return {0, 0.0};
-    const auto above = std::upper_bound(lines.begin(), lines.end() - 1, x);
-    const std::size_t cell = above == lines.begin() ? 0 : static_cast<std::size_t>(above - lines.begin()) - 1;
-    const std::size_t low = std::min(cell, lines.size() - 2);
-    return {low, (x - lines[low]) / (lines[low + 1] - lines[low])};
-}
-
-} // namespace
 
 CapacityTable::CapacityTable(std::string name, std::vector<double> rows, std::vector<double> columns,
                              std::vector<std::vector<double>> values)
@@ -46,7 +28,7 @@ double CapacityTable::at(double row, double column) const
 {
     quantity::check_range(name_, "first condition", row, {rows_.front(), rows_.back()}, "degC");
     quantity::check_range(name_, "second condition", column, {columns_.front(), columns_.back()}, "degC");
-    const Place r = place_of(rows_, row), c = place_of(columns_, column);
+    const Place r = place_in(rows_, row), c = place_in(columns_, column);
     const std::size_t r1 = std::min(r.cell + 1, rows_.size() - 1), c1 = std::min(c.cell + 1, columns_.size() - 1);
     const double low = values_[r.cell][c.cell] + c.share * (values_[r.cell][c1] - values_[r.cell][c.cell]);
     const double high = values_[r1][c.cell] + c.share * (values_[r1][c1] - values_[r1][c.cell]);

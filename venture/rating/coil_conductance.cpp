@@ -1,0 +1,255 @@
+#include <venture/rating/coil_conductance.hpp>
+
+#include <algorithm>
+#include <cmath>
+
+#include <fmt/format.h>
+
+#include <venture/air/root.hpp>
+#include <venture/rating/exchanger.hpp>
+
+namespace venture::rating {
+
+namespace {
+
+using air::latent_heat_of_vaporisation_J_per_kg;
+using air::specific_heat_of_dry_air_J_per_kgK;
+using quantity::Pressure;
+using quantity::Temperature;
+
+constexpr double specific_heat_of_vapour_J_per_kgK = 1860.0;
+
+double moist_specific_heat(double humidity_ratio)
+{
+    return specific_heat_of_dry_air_J_per_kgK + specific_heat_of_vapour_J_per_kgK * humidity_ratio;
+}
+double vapour_enthalpy(double t_C)
+{
+    return latent_heat_of_vaporisation_J_per_kg + specific_heat_of_vapour_J_per_kgK * t_C;
+}
+double enthalpy(double t_C, double w) { return specific_heat_of_dry_air_J_per_kgK * t_C + w * vapour_enthalpy(t_C); }
+double temperature_of(double h, double w)
+{
+    return (h - w * latent_heat_of_vaporisation_J_per_kg) / moist_specific_heat(w);
+}
+double saturated(double t_C, Pressure p) { return air::saturation_humidity_ratio(Temperature::celsius(t_C), p); }
+
+/// Rise of saturated enthalpy for each kelvin of water, over the water's way.
+double slope_of_saturation(double water_in_C, double water_out_C, Pressure p)
+{
+    const double apart = water_out_C - water_in_C;
+    if (std::abs(apart) > 1e-3)
+        return (saturated_enthalpy_J_per_kg(water_out_C, p) - saturated_enthalpy_J_per_kg(water_in_C, p)) / apart;
+    return (saturated_enthalpy_J_per_kg(water_in_C + 5e-3, p) - saturated_enthalpy_J_per_kg(water_in_C - 5e-3, p)) /
+           1e-2;
+}
+
+/// Where the line from the entering through the leaving state meets saturation, below the leaving state: degC.
+double apparatus_dew_point(double h_in, double w_in, double h_out, double w_out, Pressure p)
+{
+    // Above saturation on the line the air could hold more than it does: there is room (positive). The first place
+    // from the outlet on where there is none.
+    const double dry_at = w_in > w_out ? w_out / (w_in - w_out) : 50.0; // there the line has no vapour left
+    const auto room_at = [&](double beyond) {                           // 0 at the outlet; on along the line
+        const double h = h_out - beyond * (h_in - h_out), w = w_out - beyond * (w_in - w_out);
+        return saturated(temperature_of(h, w), p) - w;
+    };
+    double near = 0.0, far = 0.0;
+    for (double step = 0.01; room_at(far) > 0.0; step *= 1.3) {
+        near = far;
+        far += step;
+        if (far >= dry_at)
+            throw quantity::Error{"the line from the entering through the leaving air never meets saturation: more "
+                                  "latent than a coil can take"};
+    }
+    const double at = air::root_of_increasing([&](double x) { return -room_at(x); }, near, far);
+    return temperature_of(h_out - at * (h_in - h_out), w_out - at * (w_in - w_out));
+}
+
+double checked_share(double share, const char* what)
+{
+    if (!(share > 0.0 && share < 1.0))
+        throw quantity::Error{fmt::format("{} would take {:.3g} of all the heat there is to be had", what, share)};
+    return share;
+}
+
+} // namespace
+
+double saturated_enthalpy_J_per_kg(double t_C, Pressure p) { return enthalpy(t_C, saturated(t_C, p)); }
+
+double saturation_temperature_C(double h, Pressure p)
+{
+    return air::root_of_increasing([&](double t) { return saturated_enthalpy_J_per_kg(t, p) - h; }, -60.0, 70.0);
+}
+
+CoilConductances CoilConductances::of(const CoilRating& rated, FlowExponents exponents)
+{
+    const CoilFlows& f = rated.flows;
+    CoilConductances out;
+    out.exponents_ = exponents;
+    out.rated_air_kg_per_s_ = f.dry_air_kg_per_s;
+    out.rated_water_kg_per_s_ = f.water_kg_per_s;
+    const double cp = moist_specific_heat(f.humidity_ratio), air = f.dry_air_kg_per_s;
+    const double latent_W = rated.total_W - rated.sensible_W;
+    if (!(rated.sensible_W > 0.0) || latent_W < -1e-9 * rated.total_W)
+        throw quantity::Error{"sensible capacity is nil or above total"};
+    const double w_out = f.humidity_ratio - latent_W / (air * vapour_enthalpy(f.air_C));
+    const double h_in = enthalpy(f.air_C, f.humidity_ratio), h_out = h_in - rated.total_W / air;
+    const double out_C = temperature_of(h_out, w_out), water = f.water_kg_per_s * specific_heat_of_water_J_per_kgK;
+    const double water_out_C = f.water_in_C + rated.total_W / water;
+    if (out_C <= f.water_in_C)
+        throw quantity::Error{
+            fmt::format("air would leave at {:.1f} degC, colder than the water at {:.1f} degC", out_C, f.water_in_C)};
+    if (w_out < 0.0 || w_out > saturated(out_C, f.pressure))
+        throw quantity::Error{fmt::format("air would leave at {:.1f} degC with {:.1f} g/kg, more than it can hold",
+                                          out_C, 1000.0 * w_out)};
+    if (latent_W <= 1e-6 * rated.total_W) { // one conductance is all that it tells: shared as is usual
+        const double smaller = std::min(air * cp, water), larger = std::max(air * cp, water);
+        const double e = checked_share(rated.total_W / (smaller * (f.air_C - f.water_in_C)), "the rating");
+        out.share_dry(counterflow_ntu(e, smaller / larger) * smaller, f);
+        return out;
+    }
+    const double dew_point_C = apparatus_dew_point(h_in, f.humidity_ratio, h_out, w_out, f.pressure);
+    const double h_adp = saturated_enthalpy_J_per_kg(dew_point_C, f.pressure);
+    if (dew_point_C <= f.water_in_C)
+        throw quantity::Error{fmt::format("its apparatus dew point of {:.1f} degC lies below the water at {:.1f} degC",
+                                          dew_point_C, f.water_in_C)};
+    const double bypass = checked_share((h_out - h_adp) / (h_in - h_adp), "the air side");
+    const double ntu_air = -std::log(bypass);
+    out.air_W_per_K_ = ntu_air * air * cp;
+    const double cs = slope_of_saturation(f.water_in_C, water_out_C, f.pressure), ratio = air * cs / water;
+    const double e = checked_share(
+        rated.total_W / (air * (h_in - saturated_enthalpy_J_per_kg(f.water_in_C, f.pressure))), "the rating");
+    const double inside = (1.0 - e * ratio) / (1.0 - e);
+    if (!(inside > 0.0)) throw quantity::Error{"the water would have to leave warmer than the air comes"};
+    const double ntu = std::abs(1.0 - ratio) < 1e-9 ? e / (1.0 - e) : std::log(inside) / (1.0 - ratio);
+    const double water_resistance = 1.0 / ntu - 1.0 / ntu_air;
+    if (!(water_resistance > 0.0))
+        throw quantity::Error{"its latent share is larger than its total capacity allows: check total and sensible"};
+    out.water_W_per_K_ = air * cs / water_resistance;
+    return out;
+}
+
+void CoilConductances::share_dry(double ua_W_per_K, const CoilFlows& rated)
+{
+    constexpr double usual_air_share = 0.7; // of the resistance of finned coils; our assumption
+    const auto give = [&](double air_share) {
+        air_W_per_K_ = ua_W_per_K / air_share;
+        water_W_per_K_ = ua_W_per_K / (1.0 - air_share);
+    };
+    give(usual_air_share);
+    if (rated.humidity_ratio <= saturated(rated.water_in_C, rated.pressure)) return; // it could not be wet
+    const auto is_dry = [&] { return wet(rated, sides(rated)).total_W <= dry(rated, sides(rated)).total_W; };
+    if (is_dry()) return;
+    // It was rated dry: its face was warmer than that, so the air has a smaller share.
+    double low = 0.01, high = usual_air_share;
+    for (int i = 0; i < 50; ++i) {
+        const double middle = 0.5 * (low + high);
+        give(middle);
+        (is_dry() ? low : high) = middle;
+    }
+    give(low);
+}
+
+CoilConductances::Sides CoilConductances::sides(const CoilFlows& f) const
+{
+    return {air_W_per_K_ * std::pow(f.dry_air_kg_per_s / rated_air_kg_per_s_, exponents_.air),
+            water_W_per_K_ * std::pow(f.water_kg_per_s / rated_water_kg_per_s_, exponents_.water)};
+}
+
+CoilOutput CoilConductances::dry(const CoilFlows& f, const Sides& s) const
+{
+    const double ua = 1.0 / (1.0 / s.air_W_per_K + 1.0 / s.water_W_per_K);
+    const double air = f.dry_air_kg_per_s * moist_specific_heat(f.humidity_ratio),
+                 water = f.water_kg_per_s * specific_heat_of_water_J_per_kgK;
+    const Exchange e = exchange(Arrangement::counter, ua, f.air_C, air, f.water_in_C, water);
+    CoilOutput out;
+    out.total_W = out.sensible_W = e.heat_W;
+    out.dry = true;
+    out.air_out_C = e.hot_out_C;
+    out.humidity_ratio_out = f.humidity_ratio;
+    out.water_out_C = e.cold_out_C;
+    return out;
+}
+
+CoilOutput CoilConductances::wet(const CoilFlows& f, const Sides& s) const
+{
+    const double air = f.dry_air_kg_per_s, cp = moist_specific_heat(f.humidity_ratio),
+                 water = f.water_kg_per_s * specific_heat_of_water_J_per_kgK;
+    const double ntu_air = s.air_W_per_K / (air * cp);
+    const double h_in = enthalpy(f.air_C, f.humidity_ratio),
+                 h_water = saturated_enthalpy_J_per_kg(f.water_in_C, f.pressure);
+    const auto total_with = [&](double water_out_C) {
+        const double cs = slope_of_saturation(f.water_in_C, water_out_C, f.pressure), ratio = air * cs / water;
+        const double ntu = 1.0 / (1.0 / ntu_air + air * cs / s.water_W_per_K);
+        const double left = std::exp(-ntu * (1.0 - ratio));
+        const double e = std::abs(1.0 - ratio) < 1e-9 ? ntu / (1.0 + ntu) : (1.0 - left) / (1.0 - ratio * left);
+        return e * air * (h_in - h_water);
+    };
+    CoilOutput out;
+    // The warmer the water leaves, the steeper saturation and the less is taken: one root, and below the air that comes.
+    out.water_out_C = air::root_of_increasing([&](double t) { return t - f.water_in_C - total_with(t) / water; },
+                                              f.water_in_C, f.air_C);
+    out.total_W = water * (out.water_out_C - f.water_in_C);
+    out.bypass_factor = std::exp(-ntu_air);
+    const double h_out = h_in - out.total_W / air, h_adp = h_in - (h_in - h_out) / (1.0 - out.bypass_factor);
+    out.apparatus_dew_point_C = saturation_temperature_C(h_adp, f.pressure);
+    const double w_adp = saturated(out.apparatus_dew_point_C, f.pressure);
+    out.humidity_ratio_out = w_adp + out.bypass_factor * (f.humidity_ratio - w_adp);
+    out.air_out_C = temperature_of(h_out, out.humidity_ratio_out);
+    if (out.humidity_ratio_out > saturated(out.air_out_C, f.pressure)) { // of nearly saturated air the line crosses
+        out.air_out_C = saturation_temperature_C(h_out, f.pressure);
+        out.humidity_ratio_out = saturated(out.air_out_C, f.pressure);
+    }
+    out.condensate_kg_per_s = air * (f.humidity_ratio - out.humidity_ratio_out);
+    out.sensible_W = out.total_W - out.condensate_kg_per_s * vapour_enthalpy(f.air_C);
+    return out;
+}
+
+std::variant<CoilOutput, Refusal> CoilConductances::cools(const CoilFlows& f) const
+{
+    if (!(f.dry_air_kg_per_s > 0.0)) return Refusal{Refusal::Why::too_little_air, At::air_flow, f.dry_air_kg_per_s};
+    if (!(f.water_in_C < f.air_C))
+        return Refusal{Refusal::Why::no_difference, At::water_supply, f.water_in_C, {f.air_C, f.air_C}};
+    const Sides s = sides(f);
+    CoilOutput out = dry(f, s);
+    if (f.humidity_ratio <= saturated(f.water_in_C, f.pressure)) return out;
+    const CoilOutput wetted = wet(f, s);
+    return wetted.total_W > out.total_W && wetted.condensate_kg_per_s > 0.0 ? wetted : out;
+}
+
+std::variant<CoilOutput, Refusal> CoilConductances::heats(const CoilFlows& f) const
+{
+    if (!(f.dry_air_kg_per_s > 0.0)) return Refusal{Refusal::Why::too_little_air, At::air_flow, f.dry_air_kg_per_s};
+    if (!(f.water_in_C > f.air_C))
+        return Refusal{Refusal::Why::no_difference, At::water_supply, f.water_in_C, {f.air_C, f.air_C}};
+    CoilOutput out = dry(f, sides(f)); // the other way round
+    out.total_W = out.sensible_W = -out.total_W;
+    return out;
+}
+
+CoilOutput heats_by_one_conductance(const HeatingRating& rated, double air_share, FlowExponents exponents,
+                                    const CoilFlows& flows)
+{
+    const double rated_air = rated.dry_air_kg_per_s * specific_heat_of_dry_air_J_per_kgK,
+                 rated_water = rated.water_kg_per_s * specific_heat_of_water_J_per_kgK;
+    const auto [smaller, larger] = std::minmax(rated_air, rated_water);
+    const double e = checked_share(rated.heating_W / (smaller * (rated.water_in_C - rated.air_in_C)), "the rating");
+    const double ua = counterflow_ntu(e, smaller / larger) * smaller;
+    const double resistance =
+        (air_share * std::pow(flows.dry_air_kg_per_s / rated.dry_air_kg_per_s, -exponents.air) +
+         (1.0 - air_share) * std::pow(flows.water_kg_per_s / rated.water_kg_per_s, -exponents.water)) /
+        ua;
+    const Exchange now = exchange(Arrangement::counter, 1.0 / resistance, flows.water_in_C,
+                                  flows.water_kg_per_s * specific_heat_of_water_J_per_kgK, flows.air_C,
+                                  flows.dry_air_kg_per_s * specific_heat_of_dry_air_J_per_kgK);
+    CoilOutput out;
+    out.total_W = out.sensible_W = now.heat_W;
+    out.dry = true;
+    out.air_out_C = now.cold_out_C;
+    out.water_out_C = now.hot_out_C;
+    out.humidity_ratio_out = flows.humidity_ratio;
+    return out;
+}
+
+} // namespace venture::rating
