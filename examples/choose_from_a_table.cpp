@@ -14,7 +14,7 @@ int main()
     for (const study::UnitRow& row : study::unit_rows(lodge.sizing())) {
         const rating::Rated& chosen = *row.selection->choice.chosen;
         std::printf("%-12s %5.0f W  %s, %s\n", row.sizing->loads.rooms[row.selection->room].room.c_str(),
-                    row.selection->duty_W, study::called(chosen).c_str(), chosen.in_words().c_str());
+                    row.selection->duty.W, chosen.called().c_str(), chosen.in_words().c_str());
     }
     for (const std::string& condition : lodge.assumed()) std::printf("assumed: %s\n", condition.c_str());
 }

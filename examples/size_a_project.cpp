@@ -12,10 +12,10 @@ int main(int argc, char** argv)
         if (problem.severity == quantity::Severity::error) std::printf("error: %s\n", problem.message.c_str());
     if (house.failed()) return 2;
     for (const terminal::RoomSelection& unit : sizing.units)
-        std::printf("%-16s %5.0f W  %s\n", sizing.loads.rooms[unit.room].room.c_str(), unit.duty_W,
-                    unit.choice.chosen ? study::called(*unit.choice.chosen).c_str() : "nothing suffices");
+        std::printf("%-16s %5.0f W  %s\n", sizing.loads.rooms[unit.room].room.c_str(), unit.duty.W,
+                    unit.choice.chosen ? unit.choice.chosen->called().c_str() : "nothing suffices");
     for (const plant::PlantSelection& plant : sizing.plants)
-        std::printf("%-16s %5.0f W  %s\n", sizing.services.plants[plant.plant].name.c_str(), plant.duty_W,
-                    plant.choice.chosen ? study::called(*plant.choice.chosen).c_str() : "nothing suffices");
+        std::printf("%-16s %5.0f W  %s\n", sizing.services.plants[plant.plant].name.c_str(), plant.duty.W,
+                    plant.choice.chosen ? plant.choice.chosen->called().c_str() : "nothing suffices");
     return sizing.met() ? 0 : 1;
 }

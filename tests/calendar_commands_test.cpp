@@ -230,7 +230,8 @@ TEST_F(SchoolCommands, CountDiversityApartFromMargins)
 {
     const json all = run_json("size school --json");
     for (const json& plant : all["plant"]) {
-        const double expected = plant["rooms_need"].get<double>() * plant["circuits_diversity"].get<double>() *
+        const char* taken = plant["units_take"].is_number() ? "units_take" : "rooms_need";
+        const double expected = plant[taken].get<double>() * plant["circuits_diversity"].get<double>() *
                                 plant["plant_diversity"].get<double>() * (1.0 + plant["margin"].get<double>());
         EXPECT_NEAR(plant["needs"].get<double>(), expected, 1e-6 * expected);
     }

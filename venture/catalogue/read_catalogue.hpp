@@ -1,23 +1,23 @@
 #pragma once
 /// Product data files into products.
 
-#include <map>
+#include <memory>
+#include <span>
 #include <string>
-#include <vector>
 
-#include <venture/plant/selection.hpp>
 #include <venture/project/diagnostics.hpp>
 #include <venture/quantity/problems.hpp>
-#include <venture/terminal/products.hpp>
+#include <venture/rating/kind.hpp>
 
 namespace venture::catalogue {
 
+/// Every kind of product that a catalogue can hold: units, then plant.
+[[nodiscard]] std::span<const rating::Kind* const> all_kinds();
+
 struct Catalogue {
-    terminal::Products units{};
-    plant::Products plants{};
+    rating::Stocks stocks{};
     quantity::Problems problems{};
     quantity::OriginPool origins{};
-    std::map<std::string, quantity::OriginId> places{}; ///< of each product, by its name
     project::Sources sources{};
 };
 
@@ -25,6 +25,6 @@ struct Catalogue {
 void read_catalogue_text(std::string text, const std::string& file, Catalogue& into);
 
 /// Everything that ships, read once.
-[[nodiscard]] const Catalogue& shipped_catalogue();
+[[nodiscard]] std::shared_ptr<const Catalogue> shipped_catalogue();
 
 } // namespace venture::catalogue

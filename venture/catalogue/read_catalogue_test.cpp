@@ -1,15 +1,20 @@
 #include <venture/catalogue/read_catalogue.hpp>
 
-#include <set>
+#include <algorithm>
 
 #include <gmock/gmock.h>
 #include <gtest/gtest.h>
 
 #include <venture/catalogue/shipped.hpp>
+#include <venture/input/services.hpp>
+#include <venture/plant/kinds.hpp>
 #include <venture/quantity/error.hpp>
+#include <venture/terminal/kinds.hpp>
 
 namespace venture::catalogue {
 namespace {
+
+using rating::At;
 
 Catalogue read(const std::string& text)
 {
@@ -18,32 +23,52 @@ Catalogue read(const std::string& text)
     return c;
 }
 
+const rating::Kind& kind_called(std::string_view key)
+{
+    return **std::ranges::find(all_kinds(), key, [](const rating::Kind* k) { return k->key; });
+}
+
+TEST(Kinds, AreThoseOfTheirLists)
+{
+    const auto words_of = [](std::span<const rating::Kind* const> kinds) {
+        std::vector<std::string_view> out;
+        for (const rating::Kind* kind : kinds) out.push_back(kind->words);
+        return out;
+    };
+    EXPECT_THAT(words_of(terminal::unit_kinds()), testing::ElementsAreArray(quantity::WordsOf<input::UnitKind>::words));
+    EXPECT_THAT(words_of(plant::plant_kinds()), testing::ElementsAreArray(quantity::WordsOf<input::PlantKind>::words));
+    for (const rating::Kind* kind : all_kinds()) {
+        EXPECT_FALSE(kind->gives.empty()) << kind->words;
+        EXPECT_EQ(kind->shelf()->records().table().name, kind->key);
+        std::string with_blanks{kind->key};
+        std::ranges::replace(with_blanks, '_', ' ');
+        EXPECT_EQ(with_blanks, kind->words);
+    }
+}
+
 TEST(ShippedCatalogue, IsReadWithoutAComplaint)
 {
-    const Catalogue& c = shipped_catalogue();
-    for (const auto& p : c.problems) ADD_FAILURE() << p.message;
-    EXPECT_GE(c.units.radiators.size(), 40u);
-    EXPECT_GE(c.units.fan_coils.size(), 6u);
-    EXPECT_GE(c.plants.boilers.size(), 10u);
-    EXPECT_GE(c.plants.chillers.size(), 8u);
+    const auto c = shipped_catalogue();
+    for (const auto& p : c->problems) ADD_FAILURE() << p.message;
+    for (const auto& [key, least] : {std::pair{"radiator", 40u}, {"fan_coil", 6u}, {"boiler", 10u}, {"chiller", 8u}})
+        EXPECT_GE(c->stocks.products(kind_called(key)).size(), least) << key;
 }
 
-TEST(ShippedCatalogue, NamesEachProductOnce)
+TEST(ShippedCatalogue, FallsWithWarmerWaterAndKeepsSensibleWithinTotal)
 {
-    std::set<std::string> names;
-    for (const auto& r : shipped_catalogue().units.radiators) EXPECT_TRUE(names.insert(r.name).second) << r.name;
-    for (const auto& f : shipped_catalogue().units.fan_coils) EXPECT_TRUE(names.insert(f.name).second) << f.name;
-}
-
-TEST(ShippedCatalogue, KeepsSensibleWithinTotalAndFallsWithWarmerWater)
-{
-    for (const auto& f : shipped_catalogue().units.fan_coils)
-        for (const double wet_bulb : {9.0, 14.0, 19.0, 23.0}) {
-            EXPECT_LE(f.sensible_W.at(7.0, wet_bulb), f.total_W.at(7.0, wet_bulb)) << f.name;
-            EXPECT_GT(f.total_W.at(6.0, wet_bulb), f.total_W.at(12.0, wet_bulb)) << f.name;
+    for (const auto& f : shipped_catalogue()->stocks.products(kind_called("fan_coil")))
+        for (const double wet_bulb_C : {12.0, 16.0, 19.0, 22.0}) {
+            const auto with = [&](double supply_C) {
+                return std::get<rating::Output>(f->rate(rating::Conditions{}
+                                                            .set(At::water_supply, supply_C)
+                                                            .set(At::water_return, supply_C + 5.0)
+                                                            .set(At::entering_dry_bulb, 25.0)
+                                                            .set(At::entering_wet_bulb, wet_bulb_C)));
+            };
+            const auto cooling = rating::Service::cooling;
+            EXPECT_LE(with(7.0).sensible_W, with(7.0).gives_W[cooling] + 1e-9) << f->name();
+            EXPECT_GT(with(6.0).gives_W[cooling], with(12.0).gives_W[cooling]) << f->name();
         }
-    for (const auto& c : shipped_catalogue().plants.chillers)
-        EXPECT_GT(c.capacity_W.at(7.0, 20.0), c.capacity_W.at(7.0, 40.0)) << c.name;
 }
 
 TEST(ReadCatalogue, TellsWhatAProductLacksAndKeepsTheOthers)
@@ -52,8 +77,10 @@ TEST(ReadCatalogue, TellsWhatAProductLacksAndKeepsTheOthers)
         read("[[boiler]]\nname=\"A\"\noutput=\"10 kW\"\n[[boiler]]\nname=\"B\"\noutput=\"12 kW\"\nhighest_supply=80\n");
     ASSERT_EQ(c.problems.size(), 1u);
     EXPECT_THAT(c.problems[0].message, testing::HasSubstr("'A' has no readable 'highest_supply'"));
-    ASSERT_EQ(c.plants.boilers.size(), 1u);
-    EXPECT_EQ(c.plants.boilers[0].name, "B");
+    const auto boilers = c.stocks.products(kind_called("boiler"));
+    ASSERT_EQ(boilers.size(), 1u);
+    EXPECT_EQ(boilers[0]->name(), "B");
+    EXPECT_THAT(boilers[0]->from(), testing::HasSubstr("c.toml:5"));
 }
 
 TEST(ReadCatalogue, TellsATableOfTheWrongShape)
@@ -61,7 +88,15 @@ TEST(ReadCatalogue, TellsATableOfTheWrongShape)
     const Catalogue c =
         read("[[chiller]]\nname=\"A\"\noutdoor=[20,30]\n[[chiller.at_water]]\nsupply=7\ncapacity=[5000]\n");
     ASSERT_EQ(c.problems.size(), 1u);
-    EXPECT_THAT(c.problems[0].message, testing::HasSubstr("one value for each pair"));
+    EXPECT_THAT(c.problems[0].message, testing::HasSubstr("'A': the table needs 2 values"));
+}
+
+TEST(ReadCatalogue, TellsOneProductTwice)
+{
+    const std::string one = "[[boiler]]\nname=\"A\"\noutput=\"10 kW\"\nhighest_supply=80\n";
+    const Catalogue c = read(one + one);
+    ASSERT_EQ(c.problems.size(), 1u);
+    EXPECT_THAT(c.problems[0].message, testing::HasSubstr("a second boiler is called 'A'"));
 }
 
 TEST(ReadCatalogue, TellsUnknownTables)

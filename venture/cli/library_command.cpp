@@ -39,8 +39,9 @@ std::string near_to(const input::Input& library, const std::string& word)
     take(library.profiles);
     take(library.calendars);
     if (std::ranges::any_of(names, holds)) return {};
-    for (const auto& [product, place] : catalogue::shipped_catalogue().places)
-        if (holds(product)) products.push_back(product);
+    for (const rating::Stock& stock : catalogue::shipped_catalogue()->stocks.all())
+        for (const auto& product : stock.products)
+            if (holds(product->name())) products.push_back(product->name());
     if (!products.empty())
         return fmt::format("'{}' is no material, build-up, pane, glazing, shade, room type or profile, but products: "
                            "{}; `venture size` "

@@ -68,13 +68,11 @@ study::TypedLoads typed_loads(const project::SourceFile& table, input::Input& in
     return {std::move(read.loads), std::move(read.assumed)};
 }
 
-study::Products shipped_products()
+std::shared_ptr<const rating::Stocks> shipped_products()
 {
-    const catalogue::Catalogue& shipped = catalogue::shipped_catalogue();
-    VENTURE_ASSERT(shipped.problems.empty());
-    study::Products out{shipped.units, shipped.plants, {}};
-    for (const auto& [name, place] : shipped.places) out.from[name] = shipped.origins.describe(place);
-    return out;
+    const auto shipped = catalogue::shipped_catalogue();
+    VENTURE_ASSERT(shipped->problems.empty());
+    return {shipped, &shipped->stocks};
 }
 
 /// The case of a file that was read; the file stays for whoever reads more of it later.

@@ -26,6 +26,8 @@ const std::vector<PlainQuantity>& plain_quantities()
         {"people", "", 1.0, 1, "1"},
         {"ratio", "", 1.0, 2, "1"},
         {"fine_ratio", "", 1.0, 3, "1"},
+        {"sound_power", "dB(A)", 1.0, 0, "dB(A)"},
+        {"sound_power", "dB(A)", 1.0, 0},
         {"residual", "", 1.0, 9, "1"},
         {"residual_temperature", "K", 1.0, 9},
     };

@@ -38,6 +38,12 @@ const RecordSpec& PlantInput::spec()
                           "share of what its circuits need together that it meets at once; before the margin"),
                    1.0, "all of it"),
          &T::diversity},
+        {otherwise(
+             number("air_warmer", Kind::temperature_difference, 0, 20,
+                    "air that it takes its own heat from or gives it to is warmer than outdoors by this: on a hot "
+                    "roof, in a yard"),
+             0.0, "as outdoors"),
+         &T::air_warmer},
         {otherwise(number("units", Kind::number, 1, 12, "how many equal units share the duty"), 1.0, "one"), &T::units},
         note_key<T>(),
     });

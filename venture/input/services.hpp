@@ -6,16 +6,18 @@
 #include <string_view>
 
 #include <venture/input/given.hpp>
+#include <venture/rating/kind_list.hpp>
 
 namespace venture::input {
 
 /// What a room, a circuit or a plant is for.
 enum class Duty : std::uint8_t { heating, cooling };
 
-/// Kinds of terminal unit that rooms can have.
-enum class UnitKind : std::uint8_t { radiator, fan_coil };
-
-enum class PlantKind : std::uint8_t { boiler, chiller };
+/// Kinds of terminal unit that rooms can have, and of plant; by name, in the order of the lists that they come from.
+#define VENTURE_ENUMERATOR(kind, words) kind,
+enum class UnitKind : std::uint8_t { VENTURE_UNIT_KINDS(VENTURE_ENUMERATOR) };
+enum class PlantKind : std::uint8_t { VENTURE_PLANT_KINDS(VENTURE_ENUMERATOR) };
+#undef VENTURE_ENUMERATOR
 
 } // namespace venture::input
 
@@ -26,15 +28,17 @@ struct quantity::WordsOf<input::Duty> {
     static constexpr std::array<std::string_view, 2> words = {"heating", "cooling"};
 };
 
+#define VENTURE_WORDS(kind, words) std::string_view{words},
 template <>
 struct quantity::WordsOf<input::UnitKind> {
-    static constexpr std::array<std::string_view, 2> words = {"radiator", "fan coil"};
+    static constexpr std::array words = {VENTURE_UNIT_KINDS(VENTURE_WORDS)};
 };
 
 template <>
 struct quantity::WordsOf<input::PlantKind> {
-    static constexpr std::array<std::string_view, 2> words = {"boiler", "chiller"};
+    static constexpr std::array words = {VENTURE_PLANT_KINDS(VENTURE_WORDS)};
 };
+#undef VENTURE_WORDS
 
 } // namespace venture
 
@@ -53,7 +57,7 @@ struct CircuitInput {
 struct PlantInput {
     Given<std::string> name, note;
     Choice<PlantKind> kind;
-    Given<double> margin, diversity;
+    Given<double> margin, diversity, air_warmer;
     Whole units;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };

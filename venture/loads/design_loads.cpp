@@ -193,6 +193,7 @@ RoomLoad load_of(const Building& b, const std::vector<Run>& runs, std::size_t r)
     out.heated = room.use.heating_setpoint_C.has_value();
     out.cooled = room.use.cooling_setpoint_C.has_value();
     out.sets_back = room.use.heating_setback.has_value();
+    out.humidity_held = room.use.humidity_limit.has_value();
     if (out.heated) {
         out.heating_room_C = room.use.heating_setpoint_C->value;
         out.heating_setpoint_origin = room.use.heating_setpoint_C->origin;

@@ -87,6 +87,7 @@ struct RoomLoad {
     double cooling_outdoor_C = 0.0;                            ///< outdoor air in that hour
     When cooling_when{}, cooling_sensible_when{};
 
+    bool humidity_held = false; ///< somebody limits it: what cools must take the moisture, too
     std::vector<LoadDay> cooling_days{};            ///< one per design month; empty for typed loads
     std::vector<PaperTerm> paper{};                 ///< steady heat loss, line by line; empty for typed loads
     AirBalance cooling_balance{};                   ///< in the hour of the peak

@@ -2,26 +2,69 @@
 
 #include <gtest/gtest.h>
 
+#include <venture/plant/boiler.hpp>
+#include <venture/plant/chiller.hpp>
+
 namespace venture::plant {
 namespace {
 
-using services::Duty;
+using rating::Service;
+
+const rating::Kind radiators = {.key = "radiator", .words = "radiator", .gives = {Service::heating}};
+const rating::Kind coils = {.key = "coil", .words = "coil", .gives = {Service::cooling}};
 
 services::Services boiler_and_chiller(double margin, int units)
 {
     services::Services s;
-    s.plants = {{"boiler", services::PlantKind::boiler, margin, units},
-                {"chiller", services::PlantKind::chiller, 0.0, 1}};
-    s.circuits = {{"warm", Duty::heating, 70, 50, services::UnitKind::radiator, 0},
-                  {"cold", Duty::cooling, 7, 12, services::UnitKind::fan_coil, 1}};
-    s.rooms.assign(2, {0, 1});
+    s.plants = {{"boiler", &boiler, margin, units}, {"chiller", &chiller, 0.0, 1}};
+    s.circuits = {{"warm", Service::heating, 70, 50, &radiators, 0}, {"cold", Service::cooling, 7, 12, &coils, 1}};
+    services::Link both;
+    both[Service::heating] = 0;
+    both[Service::cooling] = 1;
+    s.rooms.assign(2, both);
     return s;
 }
 
-Products some_products()
+BoilerData boiler_of(const char* name, double output_W, double highest_C)
 {
-    return {{{"ten", "", 10e3, 80}, {"twelve", "", 12e3, 80}, {"cool ten", "", 10.9e3, 60}},
-            {{"five", "", {"five", {5, 9}, {20, 40}, {{5200, 4200}, {5800, 4800}}}}}};
+    BoilerData d;
+    d.name = std::string{name};
+    d.output = output_W;
+    d.highest_supply = highest_C;
+    return d;
+}
+
+ChillerData five()
+{
+    ChillerData d;
+    d.name = std::string{"five"};
+    d.outdoor = quantity::QuantityList{20.0, 40.0};
+    for (const auto& [supply, capacity] :
+         {std::pair{5.0, quantity::QuantityList{5200, 4200}}, {9.0, quantity::QuantityList{5800, 4800}}}) {
+        ChillerRow& row = d.at_water.emplace_back();
+        row.supply = supply;
+        row.capacity = capacity;
+    }
+    return d;
+}
+
+const rating::Stocks& some_products()
+{
+    static const rating::Stocks all = [] {
+        rating::Stocks s;
+        for (const BoilerData& d :
+             {boiler_of("ten", 10e3, 80), boiler_of("twelve", 12e3, 80), boiler_of("cool ten", 10.9e3, 60)})
+            s.of(boiler).products.push_back(std::make_unique<const Boiler>(d, ""));
+        s.of(chiller).products.push_back(std::make_unique<const Chiller>(five(), ""));
+        return s;
+    }();
+    return all;
+}
+
+std::vector<PlantSelection> select(const loads::RoomLoads& loads, const services::Services& services,
+                                   const Outdoors& outdoors = {.hottest_C = 30.0})
+{
+    return select_plants(loads, loads, services, some_products(), outdoors);
 }
 
 loads::LoadDay july(double first_W, double second_W)
@@ -46,29 +89,29 @@ loads::RoomLoads two_rooms()
 
 TEST(SelectPlants, AddsHeatingAndTheMarginOnce)
 {
-    const auto plants = select_plants(two_rooms(), boiler_and_chiller(0.1, 1), some_products(), 30.0);
+    const auto plants = select(two_rooms(), boiler_and_chiller(0.1, 1));
     EXPECT_DOUBLE_EQ(plants[0].rooms_W, 10000.0);
-    EXPECT_NEAR(plants[0].duty_W, 11000.0, 1e-9);
-    EXPECT_EQ(plants[0].choice.chosen->product, "twelve");
-    EXPECT_EQ(plants[0].choice.next_down->product, "ten");
+    EXPECT_NEAR(plants[0].duty.W, 11000.0, 1e-9);
+    EXPECT_EQ(plants[0].choice.chosen->product->name(), "twelve");
+    EXPECT_EQ(plants[0].choice.next_down->product->name(), "ten");
 }
 
 TEST(SelectPlants, RefusesABoilerThatIsNotHotEnough)
 {
-    const auto plants = select_plants(two_rooms(), boiler_and_chiller(0.05, 1), some_products(), 30.0);
-    EXPECT_EQ(plants[0].choice.chosen->product, "twelve"); // "cool ten" would fit but delivers 60 degC at most
+    const auto plants = select(two_rooms(), boiler_and_chiller(0.05, 1));
+    EXPECT_EQ(plants[0].choice.chosen->product->name(), "twelve"); // "cool ten" would fit but delivers 60 degC at most
 }
 
 TEST(SelectPlants, SharesTheDutyAmongEqualUnits)
 {
-    const auto plants = select_plants(two_rooms(), boiler_and_chiller(0.0, 2), some_products(), 30.0);
-    EXPECT_EQ(plants[0].choice.chosen->product, "ten");
+    const auto plants = select(two_rooms(), boiler_and_chiller(0.0, 2));
+    EXPECT_EQ(plants[0].choice.chosen->product->name(), "ten");
     EXPECT_EQ(plants[0].choice.chosen->count, 2);
 }
 
 TEST(SelectPlants, CoolsTheCoincidentPeakAndSaysWhen)
 {
-    const auto plants = select_plants(two_rooms(), boiler_and_chiller(0.0, 1), some_products(), 30.0);
+    const auto plants = select(two_rooms(), boiler_and_chiller(0.0, 1));
     EXPECT_DOUBLE_EQ(plants[1].rooms_W, 3000.0 + 400.0 + 200.0); // at 10 h standard, not the sum of peaks
     EXPECT_DOUBLE_EQ(plants[1].coincident.sum_of_peaks_W, 3100.0 + 2900.0);
     EXPECT_EQ(plants[1].coincident.when.clock_hour, 11);
@@ -82,7 +125,7 @@ TEST(SelectPlants, AddsTypedLoadsAtTheirPeak)
     all.rooms[1].cooling_days.clear();
     all.rooms[1].cooling_sensible_W = 2800.0;
     all.rooms[1].cooling_latent_W = 100.0;
-    const auto plants = select_plants(all, boiler_and_chiller(0.0, 1), some_products(), 30.0);
+    const auto plants = select(all, boiler_and_chiller(0.0, 1));
     EXPECT_DOUBLE_EQ(plants[1].rooms_W, 3100.0 + 2900.0);
     EXPECT_FALSE(plants[1].coincident.by_hour);
 }
@@ -90,15 +133,38 @@ TEST(SelectPlants, AddsTypedLoadsAtTheirPeak)
 TEST(SelectPlants, RatesAKeptPlant)
 {
     services::Services s = boiler_and_chiller(0.0, 1);
-    s.kept = {{"boiler", Duty::heating, "ten", 1, 8000.0, {}}};
-    const auto plants = select_plants(two_rooms(), s, some_products(), 30.0);
+    s.kept = {{"boiler", Service::heating, "ten", 1, 8000.0, {}}};
+    const auto plants = select(two_rooms(), s);
     EXPECT_TRUE(plants[0].kept && plants[0].met());
     EXPECT_NEAR(plants[0].duty_moved, 0.25, 1e-12);
 }
 
 TEST(SelectPlants, MeetsNothingOutsideTheTable)
 {
-    EXPECT_FALSE(select_plants(two_rooms(), boiler_and_chiller(0.0, 1), some_products(), 45.0)[1].met());
+    EXPECT_FALSE(select(two_rooms(), boiler_and_chiller(0.0, 1), {.hottest_C = 45.0})[1].met());
+}
+
+TEST(SelectPlants, CoolsWhatUnitsTakeAndSaysWhatRoomsNeed)
+{
+    loads::RoomLoads of_units = two_rooms();
+    for (loads::RoomLoad& room : of_units.rooms)
+        for (double& W : room.cooling_days[0].latent_W) W += 50.0;
+    const auto plants =
+        select_plants(two_rooms(), of_units, boiler_and_chiller(0.0, 1), some_products(), {.hottest_C = 30.0});
+    EXPECT_DOUBLE_EQ(plants[1].rooms_W, 3600.0);
+    EXPECT_DOUBLE_EQ(plants[1].units_W, 3700.0);
+    EXPECT_DOUBLE_EQ(plants[1].duty.W, 3700.0);
+}
+
+TEST(SelectPlants, RateAChillerInTheAirThatItTakes)
+{
+    services::Services s = boiler_and_chiller(0.0, 1);
+    s.plants[1].air_warmer_K = 6.0;
+    const auto plants = select(two_rooms(), s);
+    EXPECT_DOUBLE_EQ(plants[1].outdoor_C, 36.0);
+    const auto cooler = select(two_rooms(), boiler_and_chiller(0.0, 1));
+    EXPECT_LT(plants[1].choice.chosen->one.gives_W[Service::cooling],
+              cooler[1].choice.chosen->one.gives_W[Service::cooling]);
 }
 
 } // namespace

@@ -2,7 +2,6 @@
 
 #include <algorithm>
 #include <limits>
-#include <tuple>
 
 #include <fmt/format.h>
 
@@ -11,15 +10,21 @@ namespace venture::rating {
 namespace {
 
 constexpr double rounding = 1e-9;
+constexpr double infinite = std::numeric_limits<double>::infinity();
 
-const Share* hardest(const Rated& rated)
+double ratio(double duty_W, double capacity_W)
 {
-    const auto ratio = [](const Share& s) {
-        return s.capacity_W > 0.0 ? s.duty_W / s.capacity_W
-                                  : (s.duty_W > 0.0 ? std::numeric_limits<double>::infinity() : 0.0);
-    };
-    const auto most = std::ranges::max_element(rated.shares, {}, ratio);
-    return most == rated.shares.end() ? nullptr : &*most;
+    if (duty_W <= 0.0) return 0.0;
+    return capacity_W > 0.0 ? duty_W / capacity_W : infinite;
+}
+
+/// Of one unit: the harder of its parts.
+double fullness_of_one(const Rated& r)
+{
+    if (r.refused) return infinite;
+    return std::max({ratio(r.duty.W, r.one.gives_W[r.duty.service]),
+                     r.duty.sensible_W ? ratio(*r.duty.sensible_W, r.one.sensible_W) : 0.0,
+                     r.duty.latent_W ? ratio(*r.duty.latent_W, r.one.latent_W()) : 0.0});
 }
 
 /// Capacity offered per duty, with a tenth added for each further unit: less is better, as long as it suffices.
@@ -29,74 +34,113 @@ double cost_of(const Rated& rated)
     return (1.0 + per_further_unit * (rated.count - 1)) / rated.fullness();
 }
 
-std::string why_lost(const Rated& loser, const Rated& winner)
+/// As few as suffice, as far as they may.
+int count_for(const Rated& one, Counts counts)
 {
-    const double fuller = 100.0 * (winner.fullness() - loser.fullness());
-    if (fuller >= 0.5) return fmt::format("{:.0f} % full", 100.0 * loser.fullness());
-    if (loser.count > winner.count) return fmt::format("{} units, not {}", loser.count, winner.count);
-    return "as good; the name decides";
+    if (one.refused) return counts.fewest;
+    const double needed = std::ceil(fullness_of_one(one) * (1.0 - rounding));
+    return needed > counts.most ? counts.most : std::max(counts.fewest, static_cast<int>(needed));
+}
+
+bool is_before(double cost, const Rated& rated, double other_cost, const std::optional<Rated>& other)
+{
+    if (!other || cost != other_cost) return !other || cost < other_cost;
+    return rated.product->name() < other->product->name();
+}
+
+/// By the harder part; of products that have nothing to give towards one, by how much they give in all.
+bool is_nearer(const Rated& rated, const Rated& other)
+{
+    const double full = rated.fullness(), of_other = other.fullness();
+    if (full != of_other) return full < of_other;
+    return rated.one.gives_W[rated.duty.service] > other.one.gives_W[rated.duty.service];
 }
 
 } // namespace
 
-double Rated::fullness() const
-{
-    if (!refused.empty()) return std::numeric_limits<double>::infinity();
-    const Share* most = hardest(*this);
-    if (most == nullptr || most->duty_W <= 0.0) return 0.0;
-    return most->capacity_W > 0.0 ? most->duty_W / most->capacity_W : std::numeric_limits<double>::infinity();
-}
+double Rated::fullness() const { return fullness_of_one(*this) / count; }
 
 bool Rated::suffices() const { return fullness() <= 1.0 + rounding; }
 
+std::vector<Share> Rated::shares() const
+{
+    if (refused) return {};
+    std::vector<Share> out = {
+        {duty.sensible_W ? "total" : quantity::name_of(duty.service), duty.W, count * one.gives_W[duty.service]}};
+    if (duty.sensible_W) out.push_back({"sensible", *duty.sensible_W, count * one.sensible_W});
+    if (duty.latent_W) out.push_back({"latent", *duty.latent_W, count * one.latent_W()});
+    return out;
+}
+
 std::string Rated::in_words() const
 {
-    if (!refused.empty()) return refused;
-    const Share* most = hardest(*this);
-    if (most == nullptr) return "no duty";
+    if (refused) return rating::in_words(*refused);
     if (suffices()) return fmt::format("runs {:.0f} % full", 100.0 * fullness());
-    const std::string on = shares.size() > 1 ? " (" + most->what + ")" : std::string{};
-    return fmt::format("{:.1f} % short{}", 100.0 * (1.0 - most->capacity_W / most->duty_W), on);
+    const std::vector<Share> parts = shares();
+    const Share& most =
+        *std::ranges::max_element(parts, {}, [](const Share& s) { return ratio(s.duty_W, s.capacity_W); });
+    if (most.capacity_W <= 0.0)
+        return one.dry && most.what == "latent" ? "takes no moisture: the coil stays dry"
+                                                : fmt::format("has nothing to give ({})", most.what);
+    return fmt::format("{:.1f} % short{}", 100.0 * (1.0 - most.capacity_W / most.duty_W),
+                       parts.size() > 1 ? fmt::format(" ({})", most.what) : std::string{});
 }
 
-namespace {
-
-/// The largest that falls short with `count` units.
-std::optional<Rated> largest_short(std::size_t products, int count, const std::function<Rated(std::size_t, int)>& rate)
+std::string Rated::called() const
 {
-    std::optional<Rated> best;
-    for (std::size_t i = 0; i < products; ++i) {
-        Rated rated = rate(i, count);
-        if (rated.suffices() || !rated.refused.empty()) continue;
-        if (!best || rated.fullness() < best->fullness()) best = std::move(rated);
-    }
-    return best;
+    return count == 1 ? product->name() : fmt::format("{} x {}", count, product->name());
 }
 
-} // namespace
-
-Choice choose(std::size_t products, Counts counts, const std::function<Rated(std::size_t, int)>& rate)
+std::string Choice::why_runner_up_lost() const
 {
-    Choice choice;
-    for (std::size_t i = 0; i < products; ++i) {
-        int count = counts.fewest;
-        Rated rated = rate(i, count);
-        while (count < counts.most && !rated.suffices() && rated.refused.empty()) rated = rate(i, ++count);
-        choice.all.push_back(std::move(rated));
-    }
-    std::ranges::sort(choice.all, {}, [](const Rated& r) {
-        return std::tuple{!r.suffices(), r.suffices() ? cost_of(r) : r.fullness(), r.product};
-    });
-    for (const Rated& r : choice.all) {
-        if (!r.suffices()) break;
-        if (!choice.chosen) {
-            choice.chosen = r;
-        } else if (!choice.runner_up) {
-            choice.runner_up = r;
-            choice.why_runner_up_lost = why_lost(r, *choice.chosen);
+    const double fuller = 100.0 * (chosen->fullness() - runner_up->fullness());
+    if (fuller >= 0.5) return fmt::format("{:.0f} % full", 100.0 * runner_up->fullness());
+    if (runner_up->count > chosen->count) return fmt::format("{} units, not {}", runner_up->count, chosen->count);
+    return "as good; the name decides";
+}
+
+Rated rated_at(const Product& product, int count, const Conditions& at, const Duty& duty)
+{
+    Rated out{.product = &product, .count = count, .duty = duty};
+    const auto rating = product.rate(at);
+    if (const auto* refused = std::get_if<Refusal>(&rating))
+        out.refused = *refused;
+    else
+        out.one = std::get<Output>(rating);
+    return out;
+}
+
+Choice choose(std::span<const std::unique_ptr<const Product>> products, Counts counts, const Conditions& at,
+              const Duty& duty)
+{
+    Choice choice{.candidates = products.size()};
+    double best = infinite, second = infinite;
+    std::vector<Rated> short_alone; // the next down is looked for when the number of units is known
+    for (const auto& product : products) {
+        Rated rated = rated_at(*product, counts.fewest, at, duty);
+        if (rated.refused) {
+            if (!choice.refused || product->name() < choice.refused->product->name()) choice.refused = rated;
+            continue;
+        }
+        short_alone.push_back(rated);
+        rated.count = count_for(rated, counts);
+        if (!rated.suffices()) continue;
+        const double cost = cost_of(rated);
+        if (is_before(cost, rated, best, choice.chosen)) {
+            second = best;
+            choice.runner_up = std::move(choice.chosen);
+            best = cost;
+            choice.chosen = std::move(rated);
+        } else if (is_before(cost, rated, second, choice.runner_up)) {
+            second = cost;
+            choice.runner_up = std::move(rated);
         }
     }
-    choice.next_down = largest_short(products, choice.chosen ? choice.chosen->count : counts.most, rate);
+    const int count = choice.chosen ? choice.chosen->count : counts.most;
+    for (Rated& rated : short_alone) {
+        rated.count = count;
+        if (!rated.suffices() && (!choice.next_down || is_nearer(rated, *choice.next_down))) choice.next_down = rated;
+    }
     return choice;
 }
 

@@ -169,28 +169,36 @@ CoilOutput CoilConductances::dry(const CoilFlows& f, const Sides& s) const
     out.air_out_C = e.hot_out_C;
     out.humidity_ratio_out = f.humidity_ratio;
     out.water_out_C = e.cold_out_C;
+    out.water_kg_per_s = f.water_kg_per_s;
     return out;
 }
 
-CoilOutput CoilConductances::wet(const CoilFlows& f, const Sides& s) const
+namespace {
+
+/// What a wet coil takes, by enthalpy. @param cs  slope of saturated enthalpy over the water's way
+double wet_total_W(const CoilFlows& f, double ntu_air, double water_side_W_per_K, double cs)
 {
-    const double air = f.dry_air_kg_per_s, cp = moist_specific_heat(f.humidity_ratio),
-                 water = f.water_kg_per_s * specific_heat_of_water_J_per_kgK;
-    const double ntu_air = s.air_W_per_K / (air * cp);
-    const double h_in = enthalpy(f.air_C, f.humidity_ratio),
-                 h_water = saturated_enthalpy_J_per_kg(f.water_in_C, f.pressure);
-    const auto total_with = [&](double water_out_C) {
-        const double cs = slope_of_saturation(f.water_in_C, water_out_C, f.pressure), ratio = air * cs / water;
-        const double ntu = 1.0 / (1.0 / ntu_air + air * cs / s.water_W_per_K);
-        const double left = std::exp(-ntu * (1.0 - ratio));
-        const double e = std::abs(1.0 - ratio) < 1e-9 ? ntu / (1.0 + ntu) : (1.0 - left) / (1.0 - ratio * left);
-        return e * air * (h_in - h_water);
-    };
+    const double air = f.dry_air_kg_per_s, water = f.water_kg_per_s * specific_heat_of_water_J_per_kgK;
+    const double ratio = air * cs / water, ntu = 1.0 / (1.0 / ntu_air + air * cs / water_side_W_per_K);
+    const double left = std::exp(-ntu * (1.0 - ratio));
+    const double e = std::abs(1.0 - ratio) < 1e-9 ? ntu / (1.0 + ntu) : (1.0 - left) / (1.0 - ratio * left);
+    return e * air * (enthalpy(f.air_C, f.humidity_ratio) - saturated_enthalpy_J_per_kg(f.water_in_C, f.pressure));
+}
+
+double transfer_units_of_air(const CoilFlows& f, double air_side_W_per_K)
+{
+    return air_side_W_per_K / (f.dry_air_kg_per_s * moist_specific_heat(f.humidity_ratio));
+}
+
+} // namespace
+
+CoilOutput CoilConductances::wetted(const CoilFlows& f, double ntu_air, double total_W)
+{
     CoilOutput out;
-    // The warmer the water leaves, the steeper saturation and the less is taken: one root, and below the air that comes.
-    out.water_out_C = air::root_of_increasing([&](double t) { return t - f.water_in_C - total_with(t) / water; },
-                                              f.water_in_C, f.air_C);
-    out.total_W = water * (out.water_out_C - f.water_in_C);
+    const double air = f.dry_air_kg_per_s, h_in = enthalpy(f.air_C, f.humidity_ratio);
+    out.total_W = total_W;
+    out.water_kg_per_s = f.water_kg_per_s;
+    out.water_out_C = f.water_in_C + total_W / (f.water_kg_per_s * specific_heat_of_water_J_per_kgK);
     out.bypass_factor = std::exp(-ntu_air);
     const double h_out = h_in - out.total_W / air, h_adp = h_in - (h_in - h_out) / (1.0 - out.bypass_factor);
     out.apparatus_dew_point_C = saturation_temperature_C(h_adp, f.pressure);
@@ -206,6 +214,24 @@ CoilOutput CoilConductances::wet(const CoilFlows& f, const Sides& s) const
     return out;
 }
 
+CoilOutput CoilConductances::wet(const CoilFlows& f, const Sides& s) const
+{
+    const double water = f.water_kg_per_s * specific_heat_of_water_J_per_kgK;
+    const double ntu_air = transfer_units_of_air(f, s.air_W_per_K);
+    const auto total_with = [&](double water_out_C) {
+        return wet_total_W(f, ntu_air, s.water_W_per_K, slope_of_saturation(f.water_in_C, water_out_C, f.pressure));
+    };
+    // The warmer the water leaves, the steeper saturation and the less is taken: one root, and below the air that comes.
+    const double out_C = air::root_of_increasing([&](double t) { return t - f.water_in_C - total_with(t) / water; },
+                                                 f.water_in_C, f.air_C);
+    return wetted(f, ntu_air, water * (out_C - f.water_in_C));
+}
+
+bool CoilConductances::can_be_wet(const CoilFlows& f) const
+{
+    return f.humidity_ratio > saturated(f.water_in_C, f.pressure);
+}
+
 std::variant<CoilOutput, Refusal> CoilConductances::cools(const CoilFlows& f) const
 {
     if (!(f.dry_air_kg_per_s > 0.0)) return Refusal{Refusal::Why::too_little_air, At::air_flow, f.dry_air_kg_per_s};
@@ -213,9 +239,54 @@ std::variant<CoilOutput, Refusal> CoilConductances::cools(const CoilFlows& f) co
         return Refusal{Refusal::Why::no_difference, At::water_supply, f.water_in_C, {f.air_C, f.air_C}};
     const Sides s = sides(f);
     CoilOutput out = dry(f, s);
-    if (f.humidity_ratio <= saturated(f.water_in_C, f.pressure)) return out;
-    const CoilOutput wetted = wet(f, s);
-    return wetted.total_W > out.total_W && wetted.condensate_kg_per_s > 0.0 ? wetted : out;
+    if (!can_be_wet(f)) return out;
+    const CoilOutput other = wet(f, s);
+    return other.total_W > out.total_W && other.condensate_kg_per_s > 0.0 ? other : out;
+}
+
+template <class Total>
+std::optional<double> CoilConductances::flow_meeting(CoilFlows f, double rise_K, Total total_W) const
+{
+    constexpr double most_times = 50.0; // of the rated flow
+    // The more water, the less it warms.
+    const auto too_small_rise = [&](double log_flow) {
+        f.water_kg_per_s = std::exp(log_flow);
+        return rise_K - total_W(f) / (f.water_kg_per_s * specific_heat_of_water_J_per_kgK);
+    };
+    const double least = std::log(rated_water_kg_per_s_ / most_times),
+                 most = std::log(rated_water_kg_per_s_ * most_times);
+    if (too_small_rise(least) > 0.0 || too_small_rise(most) < 0.0) return std::nullopt;
+    return std::exp(air::root_of_increasing(too_small_rise, least, most));
+}
+
+std::variant<CoilOutput, Refusal> CoilConductances::cools_to(CoilFlows f, double water_out_C) const
+{
+    if (!(f.dry_air_kg_per_s > 0.0)) return Refusal{Refusal::Why::too_little_air, At::air_flow, f.dry_air_kg_per_s};
+    if (!(f.water_in_C < f.air_C))
+        return Refusal{Refusal::Why::no_difference, At::water_supply, f.water_in_C, {f.air_C, f.air_C}};
+    const quantity::Range allowed{f.water_in_C, f.air_C};
+    if (!(water_out_C > f.water_in_C && water_out_C < f.air_C))
+        return Refusal{Refusal::Why::outside, At::water_return, water_out_C, allowed};
+    const double rise_K = water_out_C - f.water_in_C;
+    std::optional<CoilOutput> out;
+    if (const auto flow = flow_meeting(f, rise_K, [&](const CoilFlows& at) { return dry(at, sides(at)).total_W; })) {
+        f.water_kg_per_s = *flow;
+        out = dry(f, sides(f));
+    }
+    if (can_be_wet(f)) {
+        const double cs = slope_of_saturation(f.water_in_C, water_out_C, f.pressure);
+        const auto total_W = [&](const CoilFlows& at) {
+            const Sides s = sides(at);
+            return wet_total_W(at, transfer_units_of_air(at, s.air_W_per_K), s.water_W_per_K, cs);
+        };
+        if (const auto flow = flow_meeting(f, rise_K, total_W)) {
+            f.water_kg_per_s = *flow;
+            const CoilOutput other = wetted(f, transfer_units_of_air(f, sides(f).air_W_per_K), total_W(f));
+            if (other.condensate_kg_per_s > 0.0 && (!out || other.total_W > out->total_W)) out = other;
+        }
+    }
+    if (!out) return Refusal{Refusal::Why::outside, At::water_return, water_out_C, allowed};
+    return *out;
 }
 
 std::variant<CoilOutput, Refusal> CoilConductances::heats(const CoilFlows& f) const

@@ -26,7 +26,7 @@ struct CoilFlows {
 /// What it does to both.
 struct CoilOutput : CoilHeat {
     double air_out_C = 0.0, humidity_ratio_out = 0.0;
-    double water_out_C = 0.0;
+    double water_out_C = 0.0, water_kg_per_s = 0.0;
     double condensate_kg_per_s = 0.0;
     double apparatus_dew_point_C = 0.0, bypass_factor = 0.0; ///< of a wet coil
 };
@@ -53,6 +53,9 @@ public:
     [[nodiscard]] double water_side_W_per_K() const { return water_W_per_K_; } ///< the same
     /// Cooling. Dry where the dew point is not above the water, whatever a formula would say.
     [[nodiscard]] std::variant<CoilOutput, Refusal> cools(const CoilFlows& flows) const;
+    /// The same with as much water as leaves at a temperature; the flow of `flows` is not read.
+    /// @returns a refusal where no flow would: it lies outside a fiftieth to fifty times the rated one
+    [[nodiscard]] std::variant<CoilOutput, Refusal> cools_to(CoilFlows flows, double water_out_C) const;
     /// Heating by the same coil: total_W and sensible_W are what it gives.
     [[nodiscard]] std::variant<CoilOutput, Refusal> heats(const CoilFlows& flows) const;
 
@@ -65,6 +68,12 @@ private:
     void share_dry(double ua_W_per_K, const CoilFlows& rated);
     [[nodiscard]] CoilOutput dry(const CoilFlows& flows, const Sides& sides) const;
     [[nodiscard]] CoilOutput wet(const CoilFlows& flows, const Sides& sides) const;
+    /// What the air becomes of which a wet coil takes so much.
+    [[nodiscard]] static CoilOutput wetted(const CoilFlows& flows, double ntu_air, double total_W);
+    [[nodiscard]] bool can_be_wet(const CoilFlows& flows) const;
+    /// Flow at which a formula of the total meets the water's rise, kg/s.
+    template <class Total>
+    [[nodiscard]] std::optional<double> flow_meeting(CoilFlows flows, double rise_K, Total total_W) const;
 
     double air_W_per_K_ = 0.0, water_W_per_K_ = 0.0;
     double rated_air_kg_per_s_ = 0.0, rated_water_kg_per_s_ = 0.0;

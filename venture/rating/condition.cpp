@@ -24,7 +24,7 @@ constexpr std::array<RatingInput, number_of_inputs> inputs = {{
     {"room", "room temperature", Kind::temperature},
     {"height_above_sea", "height above sea", Kind::length},
     {"glycol", "share of glycol", Kind::fraction},
-    {"external_pressure", "external pressure", Kind::pressure},
+    {"air_pressure", "air pressure", Kind::pressure},
 }};
 
 } // namespace

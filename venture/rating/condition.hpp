@@ -28,7 +28,7 @@ enum class At : std::uint8_t {
     room,
     height_above_sea,
     glycol,
-    external_pressure,
+    air_pressure,
 };
 inline constexpr std::size_t number_of_inputs = 13;
 

@@ -22,11 +22,11 @@ std::string plant_notes(const Sizing& s, const PreferredUnits& units)
     std::string out;
     for (const PlantSelection& p : s.plants) {
         const services::Plant& plant = s.services.plants[p.plant];
-        if (p.duty_W <= 0.0) {
+        if (p.duty.W <= 0.0) {
             out += fmt::format("{}: nothing to do\n", plant.name);
             continue;
         }
-        if (plant.kind == services::PlantKind::boiler) {
+        if (p.duty.service == rating::Service::heating) {
             const bool heats_up =
                 std::ranges::any_of(p.rooms, [&](std::size_t r) { return s.loads.rooms[r].heating_up_W > 0.0; });
             out += fmt::format("{}: heating of {} rooms together in winter design ({} outdoors), water at {}; {}\n",
@@ -36,8 +36,8 @@ std::string plant_notes(const Sizing& s, const PreferredUnits& units)
                                         : "no heating-up, pipe losses or hot water in it");
             continue;
         }
-        out += fmt::format("{}: largest hour of the sum of {} rooms{}; single peaks add up to {}; rated with "
-                           "{} water and {} outdoors\n",
+        out += fmt::format("{}: largest hour of what the units of {} rooms take together{}; their single peaks add up to "
+                           "{}; rated with {} water and air at {}\n",
                            plant.name, p.rooms.size(),
                            p.coincident.when.day.empty() ? "" : ", " + in_words(p.coincident.when),
                            units.text(p.coincident.sum_of_peaks_W, "total_power"),
@@ -54,7 +54,7 @@ std::string circuits_text(const Sizing& s, const PreferredUnits& units)
         out += fmt::format("{}: {} at {:g}/{:g} {}, {}s, fed by {}\n", c.name, name_of(c.carries),
                            quantity::from_si(c.supply_C, units.symbol("temperature"), quantity::Kind::temperature),
                            quantity::from_si(c.return_C, units.symbol("temperature"), quantity::Kind::temperature),
-                           units.symbol("temperature"), name_of(c.unit), s.services.plants[c.plant].name);
+                           units.symbol("temperature"), c.unit->words, s.services.plants[c.plant].name);
     return out;
 }
 

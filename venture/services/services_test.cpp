@@ -45,6 +45,21 @@ Client client(const char* name, bool heated = true, bool cooled = false)
     return {.room = name, .heated = heated, .cooled = cooled};
 }
 
+/// Kinds of this test's own: services know none by name. In the order of the lists.
+const Kind radiator = {
+    .key = "radiator", .words = "radiator", .gives = {Service::heating}, .assumed = rating::AssumedWater{70.0, 55.0}};
+const Kind fan_coil = {
+    .key = "fan_coil", .words = "fan coil", .gives = {Service::cooling}, .assumed = rating::AssumedWater{7.0, 12.0}};
+const Kind boiler = {.key = "boiler", .words = "boiler", .gives = {Service::heating}};
+const Kind chiller = {.key = "chiller", .words = "chiller", .gives = {Service::cooling}};
+
+Services connected(const input::Input& in, const std::vector<Client>& clients)
+{
+    static const Kind* const units[] = {&radiator, &fan_coil};
+    static const Kind* const plants[] = {&boiler, &chiller};
+    return connect(in, clients, {units, plants});
+}
+
 bool says(const Services& s, std::string_view code, const char* words)
 {
     return std::ranges::any_of(
@@ -53,10 +68,10 @@ bool says(const Services& s, std::string_view code, const char* words)
 
 TEST(Connect, HangsRoomsOnTheOnlyCircuitOfTheirDuty)
 {
-    const Services s = connect(two_circuits(), {client("A", true, true), client("B", true, false)});
-    EXPECT_EQ(s.rooms[0].heating, 0u);
-    EXPECT_EQ(s.rooms[0].cooling, 1u);
-    EXPECT_FALSE(s.rooms[1].cooling);
+    const Services s = connected(two_circuits(), {client("A", true, true), client("B", true, false)});
+    EXPECT_EQ(s.rooms[0][Service::heating], 0u);
+    EXPECT_EQ(s.rooms[0][Service::cooling], 1u);
+    EXPECT_FALSE(s.rooms[1][Service::cooling]);
     EXPECT_THAT(s.rooms_of_plant(0), testing::ElementsAre(0u, 1u));
     EXPECT_THAT(s.rooms_of_plant(1), testing::ElementsAre(0u));
     EXPECT_TRUE(s.problems.empty());
@@ -64,42 +79,42 @@ TEST(Connect, HangsRoomsOnTheOnlyCircuitOfTheirDuty)
 
 TEST(Connect, AssumesServicesWhereNoneAreGivenAndSaysSo)
 {
-    const Services s = connect({}, {client("A", true, true)});
+    const Services s = connected({}, {client("A", true, true)});
     EXPECT_EQ(s.circuits.size(), 2u);
     EXPECT_TRUE(says(s, codes::assumed, "70/55 degC on one boiler and fan coils"));
 }
 
 TEST(Connect, AssumesNothingForADutyThatNoRoomHas)
 {
-    const Services heated = connect({}, {client("A", true, false)});
+    const Services heated = connected({}, {client("A", true, false)});
     ASSERT_EQ(heated.circuits.size(), 1u);
-    EXPECT_EQ(heated.circuits[0].carries, Duty::heating);
+    EXPECT_EQ(heated.circuits[0].carries, Service::heating);
     EXPECT_EQ(heated.plants.size(), 1u);
-    const Services cooled = connect({}, {client("A", false, true)});
+    const Services cooled = connected({}, {client("A", false, true)});
     ASSERT_EQ(cooled.circuits.size(), 1u);
-    EXPECT_EQ(cooled.circuits[0].carries, Duty::cooling);
-    EXPECT_EQ(cooled.plants[cooled.circuits[0].plant].kind, PlantKind::chiller);
+    EXPECT_EQ(cooled.circuits[0].carries, Service::cooling);
+    EXPECT_EQ(cooled.plants[cooled.circuits[0].plant].kind, &chiller);
 }
 
 TEST(Connect, FindsADutyThatNobodyServes)
 {
     input::Input in = two_circuits();
     in.circuits.pop_back();
-    EXPECT_TRUE(says(connect(in, {client("A", true, true)}), codes::unserved, "cooling of room 'A'"));
+    EXPECT_TRUE(says(connected(in, {client("A", true, true)}), codes::unserved, "cooling of room 'A'"));
     Client none = client("B");
     none.heated_by = "nothing";
-    EXPECT_TRUE(says(connect(in, {none}), codes::unserved, "served by nothing"));
+    EXPECT_TRUE(says(connected(in, {none}), codes::unserved, "served by nothing"));
 }
 
 TEST(Connect, AsksWhichWhenSeveralCircuitsCarryTheSame)
 {
     input::Input in = two_circuits();
     in.circuits.push_back(circuit("warmer", "heating", 80, 60, "boiler"));
-    EXPECT_TRUE(says(connect(in, {client("A")}), codes::unserved, "several circuits"));
+    EXPECT_TRUE(says(connected(in, {client("A")}), codes::unserved, "several circuits"));
     Client told = client("A");
     told.heated_by = "warmer";
-    const Services s = connect(in, {told});
-    EXPECT_EQ(s.rooms[0].heating, 2u);
+    const Services s = connected(in, {told});
+    EXPECT_EQ(s.rooms[0][Service::heating], 2u);
     EXPECT_TRUE(says(s, codes::unused, "'warm' serves no room"));
 }
 
@@ -108,21 +123,21 @@ TEST(Connect, TellsWrongNamesAndContradictions)
     input::Input in = two_circuits();
     in.circuits[0].plant = "boilr";
     in.circuits[1].supply = 14.0; // warmer than its return
-    const Services s = connect(in, {client("A", true, true)});
+    const Services s = connected(in, {client("A", true, true)});
     EXPECT_TRUE(says(s, codes::unknown_name, "no plant is called 'boilr'"));
     EXPECT_TRUE(says(s, codes::contradiction, "14 degC supply and 12 degC return"));
     Client wrong = client("A");
     wrong.heated_by = "cold";
-    EXPECT_TRUE(says(connect(two_circuits(), {wrong}), codes::contradiction, "does not carry heating"));
+    EXPECT_TRUE(says(connected(two_circuits(), {wrong}), codes::contradiction, "does not carry heating"));
     wrong.heated_by = "wram";
-    EXPECT_TRUE(says(connect(two_circuits(), {wrong}), codes::unknown_name, "'wram'"));
+    EXPECT_TRUE(says(connected(two_circuits(), {wrong}), codes::unknown_name, "'wram'"));
 }
 
 TEST(Connect, RefusesABoilerThatCools)
 {
     input::Input in = two_circuits();
     in.circuits[1].plant = "boiler";
-    EXPECT_TRUE(says(connect(in, {client("A", true, true)}), codes::contradiction, "is a boiler"));
+    EXPECT_TRUE(says(connected(in, {client("A", true, true)}), codes::contradiction, "is a boiler"));
 }
 
 TEST(Kept, BelongsToARoomOrPlantThatIsThere)
@@ -134,14 +149,14 @@ TEST(Kept, BelongsToARoomOrPlantThatIsThere)
     k.product = "X";
     k.count = 2.0;
     in.kept = {k};
-    const Services s = connect(in, {client("A")});
-    ASSERT_NE(s.find_kept("A", Duty::heating), nullptr);
-    EXPECT_EQ(s.find_kept("A", Duty::heating)->count, 2);
-    EXPECT_EQ(s.find_kept("A", Duty::cooling), nullptr);
+    const Services s = connected(in, {client("A")});
+    ASSERT_NE(s.find_kept("A", Service::heating), nullptr);
+    EXPECT_EQ(s.find_kept("A", Service::heating)->count, 2);
+    EXPECT_EQ(s.find_kept("A", Service::cooling), nullptr);
     in.kept.push_back(k);
-    EXPECT_TRUE(says(connect(in, {client("A")}), codes::twice, "second product"));
+    EXPECT_TRUE(says(connected(in, {client("A")}), codes::twice, "second product"));
     in.kept = {k};
-    EXPECT_TRUE(says(connect(in, {client("B")}), codes::unknown_name, "no room or plant is called 'A'"));
+    EXPECT_TRUE(says(connected(in, {client("B")}), codes::unknown_name, "no room or plant is called 'A'"));
 }
 
 } // namespace

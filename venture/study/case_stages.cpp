@@ -6,11 +6,13 @@
 #include <fmt/format.h>
 
 #include <venture/loads/load_findings.hpp>
+#include <venture/plant/kinds.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/resolve/climate_input.hpp>
 #include <venture/resolve/resolve.hpp>
 #include <venture/study/case_state.hpp>
+#include <venture/terminal/kinds.hpp>
 
 namespace venture::study {
 
@@ -21,6 +23,8 @@ using quantity::Severity;
 namespace {
 
 /// Outdoor temperature that chillers are rated at where no site is known; our assumption.
+services::Kinds kinds() { return {terminal::unit_kinds(), plant::plant_kinds()}; }
+
 constexpr double assumed_outdoor_C = 32.0;
 
 /// Problems that may only follow from parts that could not be read. A misspelt name with a near one is real.
@@ -38,7 +42,7 @@ void Case::State::check_services_alone()
     std::vector<services::Client> clients;
     for (const input::RoomInput& room : input.rooms)
         if (room.name) clients.push_back({.room = *room.name, .origin = room.name.origin});
-    for (const Problem& p : services::connect(input, clients).problems)
+    for (const Problem& p : services::connect(input, clients, kinds()).problems)
         if (p.severity == Severity::error && given.whole) problems.add(p);
 }
 
@@ -90,7 +94,7 @@ void Case::State::resolve_building()
         building = std::move(resolved.building);
         site = building->site;
     }
-    services = services::connect(input, clients());
+    services = services::connect(input, clients(), kinds());
     problems.add_all(services.problems.all());
 }
 
@@ -167,15 +171,17 @@ void Case::State::choose()
     compute_loads();
     sizing.emplace();
     if (failed()) return;
-    const Products products = given.products ? given.products() : Products{};
-    double outdoor_C = assumed_outdoor_C;
+    sizing->stocks = given.products ? given.products() : std::make_shared<const rating::Stocks>();
+    plant::Outdoors outdoors{assumed_outdoor_C, loads.loads.pressure_Pa,
+                             building ? building->site.place.height_m : 0.0};
     if (building && !building->site.months.empty())
-        outdoor_C = std::ranges::max(building->site.months, {}, &climate::CoolingMonth::dry_bulb_C).dry_bulb_C;
+        outdoors.hottest_C = std::ranges::max(building->site.months, {}, &climate::CoolingMonth::dry_bulb_C).dry_bulb_C;
     sizing->loads = loads.loads;
     sizing->services = services;
-    sizing->products_from = products.from;
-    sizing->units = terminal::select_units(sizing->loads, services, products.units);
-    sizing->plants = plant::select_plants(sizing->loads, services, products.plants, outdoor_C);
+    sizing->units =
+        terminal::select_units(sizing->loads, services, *sizing->stocks, {outdoors.pressure_Pa, outdoors.height_m});
+    sizing->plants = plant::select_plants(sizing->loads, terminal::loads_of_units(sizing->loads, sizing->units),
+                                          services, *sizing->stocks, outdoors);
     problems.add_all(size_findings(*sizing, units));
 }
 

@@ -5,6 +5,8 @@
 #include <gtest/gtest.h>
 
 #include <small_building.hpp>
+#include <venture/plant/boiler.hpp>
+#include <venture/terminal/radiator.hpp>
 
 namespace venture::study {
 namespace {
@@ -13,10 +15,20 @@ Given one_room()
 {
     Given given{.input = testing_data::one_room()};
     given.products = [] {
-        Products out;
-        for (const double W : {500.0, 1500.0, 4000.0})
-            out.units.radiators.push_back({.name = fmt::format("Panel {:.0f}", W), .nominal_W = W});
-        out.plants.boilers.push_back({.name = "Kettle", .nominal_W = 20000.0});
+        auto out = std::make_shared<rating::Stocks>();
+        for (const double W : {500.0, 1500.0, 4000.0}) {
+            terminal::RadiatorData d;
+            d.name = fmt::format("Panel {:.0f}", W);
+            d.height = d.length = 1.0;
+            d.output = W;
+            d.exponent = 1.3;
+            out->of(terminal::radiator).products.push_back(std::make_unique<const terminal::Radiator>(d, ""));
+        }
+        plant::BoilerData d;
+        d.name = std::string{"Kettle"};
+        d.output = 20000.0;
+        d.highest_supply = 90.0;
+        out->of(plant::boiler).products.push_back(std::make_unique<const plant::Boiler>(d, ""));
         return out;
     };
     return given;
@@ -32,7 +44,7 @@ TEST(Case, ComputesEachStageWhenFirstAskedFor)
     const double heating = job.loads().loads.rooms[0].heating_W;
     EXPECT_GT(heating, 0.0);
     EXPECT_EQ(&job.loads(), &job.loads());
-    EXPECT_EQ(job.sizing().units.at(0).duty_W, heating);
+    EXPECT_EQ(job.sizing().units.at(0).duty.W, heating);
     EXPECT_FALSE(job.failed());
 }
 

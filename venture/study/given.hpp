@@ -2,7 +2,6 @@
 /// What a case begins with, and who brings the rest when it is asked for.
 
 #include <functional>
-#include <map>
 #include <memory>
 #include <optional>
 #include <string>
@@ -11,18 +10,10 @@
 #include <venture/climate/weather_year.hpp>
 #include <venture/input/input.hpp>
 #include <venture/loads/room_loads.hpp>
-#include <venture/plant/selection.hpp>
 #include <venture/quantity/problems.hpp>
-#include <venture/terminal/products.hpp>
+#include <venture/rating/kind.hpp>
 
 namespace venture::study {
-
-/// What units and plant are chosen from.
-struct Products {
-    terminal::Products units{};
-    plant::Products plants{};
-    std::map<std::string, std::string> from{}; ///< where the data of each stand, by its name
-};
 
 /// Room loads that somebody typed.
 struct TypedLoads {
@@ -41,7 +32,7 @@ struct Given {
     /// Reads the table of typed loads that an input names, if it does.
     std::function<std::optional<TypedLoads>(input::Input&, quantity::Problems&)> typed_loads{};
     /// What may be chosen; asked for when something is.
-    std::function<Products()> products{};
+    std::function<std::shared_ptr<const rating::Stocks>()> products{};
 };
 
 } // namespace venture::study

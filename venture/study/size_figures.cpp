@@ -5,6 +5,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/rating/sound.hpp>
 #include <venture/study/sizing.hpp>
 
 namespace venture::study {
@@ -24,20 +25,19 @@ struct PlantRow {
 };
 /// One share of the duty of a product that was considered.
 struct CandidateRow {
-    const Sizing* sizing = nullptr;
     std::string whom{};    ///< room or plant
     std::string_view of{}; ///< duty, or kind of plant
     std::string_view role{};
     const rating::Rated* rated = nullptr;
-    const rating::Share* share = nullptr;
+    rating::Share share{};
 };
 
 /// "Foxmill Lean 600/1400", with what makes it no plain choice.
 template <class Selection>
 std::string product_in_words(const Selection& s)
 {
-    if (s.kept) return (s.kept_unknown ? s.kept->product : called(*s.choice.chosen)) + " (kept)";
-    return s.choice.chosen ? called(*s.choice.chosen) : "NOTHING SUFFICES";
+    if (s.kept) return (s.kept_unknown ? s.kept->product : s.choice.chosen->called()) + " (kept)";
+    return s.choice.chosen ? s.choice.chosen->called() : "NOTHING SUFFICES";
 }
 
 /// The next best that suffices and why it lost; where nothing does, how near anything comes.
@@ -48,10 +48,10 @@ Cell runner_up_in_words(const Selection& s)
     if (s.kept_unknown) return "not in the catalogue";
     if (s.kept) return {};
     if (!c.chosen)
-        return c.next_down     ? "largest: " + called(*c.next_down) + ", " + c.next_down->in_words()
-               : c.all.empty() ? std::string{"the catalogue has none"}
-                               : c.all.front().in_words();
-    return c.runner_up ? called(*c.runner_up) + ": " + c.why_runner_up_lost : std::string{"none"};
+        return c.next_down ? "largest: " + c.next_down->called() + ", " + c.next_down->in_words()
+               : c.refused ? c.refused->called() + ": " + c.refused->in_words()
+                           : std::string{"the catalogue has none"};
+    return c.runner_up ? c.runner_up->called() + ": " + c.why_runner_up_lost() : std::string{"none"};
 }
 
 template <class Selection>
@@ -59,14 +59,14 @@ Cell next_down_in_words(const Selection& s)
 {
     const rating::Choice& c = s.choice;
     if (s.kept && c.chosen) return where(!c.chosen->suffices(), c.chosen->in_words());
-    return c.chosen && c.next_down ? Cell{called(*c.next_down) + ": " + c.next_down->in_words()} : Cell{};
+    return c.chosen && c.next_down ? Cell{c.next_down->called() + ": " + c.next_down->in_words()} : Cell{};
 }
 
 template <class Selection>
 Cell capacity_of(const Selection& s, std::size_t share)
 {
-    const auto& chosen = s.choice.chosen;
-    return chosen && share < chosen->shares.size() ? Cell{chosen->shares[share].capacity_W} : Cell{};
+    const auto shares = s.choice.chosen ? s.choice.chosen->shares() : std::vector<rating::Share>{};
+    return share < shares.size() ? Cell{shares[share].capacity_W} : Cell{};
 }
 
 /// What units and plants have alike.
@@ -92,7 +92,7 @@ void add_choice_columns(std::vector<figure::ColumnOf<Row>>& columns)
         {{"product", "Product name", "", "as the catalogue calls it", 5, Sum::none, Show::data},
          [](const Row& r) -> Cell {
              const auto& chosen = r.selection->choice.chosen;
-             return chosen ? Cell{chosen->product} : Cell{};
+             return chosen ? Cell{chosen->product->name()} : Cell{};
          }},
         {{"count", "Number", "count", "how many of it", 5, Sum::none, Show::data},
          [](const Row& r) -> Cell {
@@ -112,9 +112,19 @@ void add_choice_columns(std::vector<figure::ColumnOf<Row>>& columns)
     columns.insert(columns.end(), more.begin(), more.end());
 }
 
+/// What a maker says of one, times their number; nothing where nothing was chosen or the maker does not say.
+Cell of_all(const UnitRow& u, double rating::Output::*what, double to_SI = 1.0)
+{
+    const auto& chosen = u.selection->choice.chosen;
+    if (!chosen || chosen->refused || std::isnan(chosen->one.*what)) return {};
+    return to_SI * chosen->count * (chosen->one.*what);
+}
+
 double diversity_of(const plant::PlantSelection& p) { return p.circuits_diversity * p.plant_diversity; }
 
 const services::Plant& plant_of(const PlantRow& r) { return r.sizing->services.plants[r.selection->plant]; }
+
+const services::Circuit& circuit_of(const UnitRow& r) { return r.sizing->services.circuits[r.selection->circuit]; }
 
 const figure::TableOf<UnitRow>& unit_columns()
 {
@@ -126,30 +136,66 @@ const figure::TableOf<UnitRow>& unit_columns()
                 {{"room", "Room", "", "that it stands in", 0},
                  [](const U& u) -> Cell { return u.sizing->loads.rooms[u.selection->room].room; }},
                 {{"duty", "Duty", "", "heating or cooling", 0},
-                 [](const U& u) -> Cell { return std::string{name_of(u.selection->duty)}; }},
+                 [](const U& u) -> Cell { return std::string{name_of(u.selection->duty.service)}; }},
                 {{"loads", "Loads", "", "computed, or typed", 1, Sum::none, Show::if_varied},
                  [](const U& u) -> Cell {
                      return std::string{u.sizing->loads.rooms[u.selection->room].typed ? "typed" : "computed"};
                  }},
                 {{"needs", "needs", "total_power", "heating, or sensible and latent cooling together", 1, Sum::added},
-                 [](const U& u) -> Cell { return u.selection->duty_W; }},
+                 [](const U& u) -> Cell { return u.selection->duty.W; }},
                 {{"sensible", "sensible", "total_power", "sensible part of cooling, at its own peak", 2, Sum::added,
                   Show::if_any},
                  [](const U& u) -> Cell {
-                     return where(u.selection->duty == services::Duty::cooling, u.selection->sensible_duty_W);
+                     const auto& sensible = u.selection->duty.sensible_W;
+                     return sensible ? Cell{*sensible} : Cell{};
+                 }},
+                {{"latent", "latent", "total_power", "moisture to be taken, where the room's humidity is limited", 2,
+                  Sum::added, Show::if_any},
+                 [](const U& u) -> Cell {
+                     const auto& latent = u.selection->duty.latent_W;
+                     return latent ? Cell{*latent} : Cell{};
                  }},
             }};
         add_choice_columns(out.columns);
         const std::vector<figure::ColumnOf<U>> more = {
+            {{"units_latent", "can do latent", "total_power", "moisture that all of it takes", 5, Sum::none,
+              Show::data},
+             [](const U& u) -> Cell {
+                 const auto& chosen = u.selection->choice.chosen;
+                 return where(chosen && u.selection->duty.service == rating::Service::cooling,
+                              chosen ? chosen->count * chosen->one.latent_W() : 0.0);
+             }},
+            {{"water", "water", "water_flow", "through all of it at full output", 5, Sum::added, Show::data},
+             [](const U& u) -> Cell { return of_all(u, &rating::Output::water_kg_per_s, 1.0 / 1000.0); }},
+            {{"fan", "fan", "total_power", "taken by all of it, and heat in the room's air", 5, Sum::added,
+              Show::if_any},
+             [](const U& u) -> Cell { return of_all(u, &rating::Output::electric_W); }},
+            {{"sound", "sound", "sound_power", "power level of all of it together", 5, Sum::none, Show::data},
+             [](const U& u) -> Cell {
+                 const auto& chosen = u.selection->choice.chosen;
+                 if (!chosen || std::isnan(chosen->one.sound_power_dBA)) return {};
+                 return rating::level_of_several_dB(chosen->one.sound_power_dBA, chosen->count);
+             }},
+            {{"pressure_drop", "pressure drop", "pressure", "of the water through one of it", 5, Sum::none, Show::data},
+             [](const U& u) -> Cell {
+                 const auto& chosen = u.selection->choice.chosen;
+                 return of_all(u, &rating::Output::water_pressure_drop_Pa, chosen ? 1.0 / chosen->count : 1.0);
+             }},
+            {{"condensate", "condensate", "moisture_flow", "of all of it at full output", 5, Sum::added, Show::data},
+             [](const U& u) -> Cell {
+                 if (u.selection->duty.service != rating::Service::cooling) return {};
+                 return of_all(u, &rating::Output::condensate_kg_per_s);
+             }},
             {{"kind", "Kind", "", "of unit", 5, Sum::none, Show::data},
-             [](const U& u) -> Cell { return std::string{name_of(u.selection->kind)}; }},
+             [](const U& u) -> Cell { return std::string{circuit_of(u).unit->words}; }},
             {{"circuit", "Circuit", "", "that it hangs on", 5, Sum::none, Show::data},
-             [](const U& u) -> Cell { return u.sizing->services.circuits[u.selection->circuit].name; }},
+             [](const U& u) -> Cell { return circuit_of(u).name; }},
             {{"entering", "Entering air", "temperature", "room air", 5, Sum::none, Show::data},
-             [](const U& u) -> Cell { return u.selection->entering_C; }},
+             [](const U& u) -> Cell { return u.selection->at[rating::At::entering_dry_bulb]; }},
             {{"entering_wet_bulb", "Entering wet bulb", "temperature", "of it, in cooling", 5, Sum::none, Show::data},
              [](const U& u) -> Cell {
-                 return where(u.selection->duty == services::Duty::cooling, u.selection->entering_wet_bulb_C);
+                 return where(u.selection->at.has(rating::At::entering_wet_bulb),
+                              u.selection->at[rating::At::entering_wet_bulb]);
              }},
         };
         out.columns.insert(out.columns.end(), more.begin(), more.end());
@@ -167,9 +213,15 @@ const figure::TableOf<PlantRow>& plant_columns()
             {
                 {{"plant", "Plant", "", "its name", 0}, [](const P& p) -> Cell { return plant_of(p).name; }},
                 {{"kind", "Kind", "", "boiler or chiller"},
-                 [](const P& p) -> Cell { return std::string{name_of(plant_of(p).kind)}; }},
+                 [](const P& p) -> Cell { return std::string{plant_of(p).kind->words}; }},
                 {{"rooms_need", "rooms", "total_power", "what its rooms need in the largest hour of their sum"},
                  [](const P& p) -> Cell { return p.selection->rooms_W; }},
+                {{"units_take", "units", "total_power",
+                  "what their units take for that from its water, with the heat of fans and what condenses", 1,
+                  Sum::none, Show::if_any},
+                 [](const P& p) -> Cell {
+                     return where(p.selection->duty.service == rating::Service::cooling, p.selection->units_W);
+                 }},
                 {{"diversity", "diversity", "share", "of circuits and plant: what does not happen at once", 1,
                   Sum::none, Show::if_any},
                  [](const P& p) -> Cell {
@@ -178,7 +230,7 @@ const figure::TableOf<PlantRow>& plant_columns()
                 {{"margin", "margin", "share", "that someone chose to add"},
                  [](const P& p) -> Cell { return p.selection->margin; }},
                 {{"needs", "needs", "total_power", "with diversity and margin"},
-                 [](const P& p) -> Cell { return p.selection->duty_W; }},
+                 [](const P& p) -> Cell { return p.selection->duty.W; }},
             }};
         add_choice_columns(out.columns);
         const std::vector<figure::ColumnOf<P>> more = {
@@ -193,7 +245,7 @@ const figure::TableOf<PlantRow>& plant_columns()
              [](const P& p) -> Cell { return p.selection->supply_C; }},
             {{"outdoor", "Outdoors", "temperature", "that a chiller is rated at", 5, Sum::none, Show::data},
              [](const P& p) -> Cell {
-                 return where(plant_of(p).kind == services::PlantKind::chiller, p.selection->outdoor_C);
+                 return where(plant_of(p).kind->is_rated_at(rating::At::outdoor_dry_bulb), p.selection->outdoor_C);
              }},
         };
         out.columns.insert(out.columns.end(), more.begin(), more.end());
@@ -215,23 +267,20 @@ const figure::TableOf<CandidateRow>& candidate_columns()
             {{"role", "Role", "", "chosen, runner-up, or next down", 0},
              [](const C& c) -> Cell { return std::string{c.role}; }},
             {{"product", "Product", "", "as the catalogue calls it", 0},
-             [](const C& c) -> Cell { return c.rated->product; }},
-            {{"part", "Part", "", "of the need", 0}, [](const C& c) -> Cell { return c.share->what; }},
+             [](const C& c) -> Cell { return c.rated->product->name(); }},
+            {{"part", "Part", "", "of the need", 0}, [](const C& c) -> Cell { return std::string{c.share.what}; }},
             {{"count", "Number", "count", "how many of it"},
              [](const C& c) -> Cell { return figure::whole(c.rated->count); }},
-            {{"needs", "needs", "total_power", "what is asked"}, [](const C& c) -> Cell { return c.share->duty_W; }},
+            {{"needs", "needs", "total_power", "what is asked"}, [](const C& c) -> Cell { return c.share.duty_W; }},
             {{"capacity", "can do", "total_power", "of all of it"},
-             [](const C& c) -> Cell { return c.share->capacity_W; }},
+             [](const C& c) -> Cell { return c.share.capacity_W; }},
             {{"full", "full", "share", "need over capacity, of the harder of its parts"},
              [](const C& c) -> Cell { return where(std::isfinite(c.rated->fullness()), c.rated->fullness()); }},
             {{"suffices", "Suffices", "", "in all parts"}, [](const C& c) -> Cell { return c.rated->suffices(); }},
             {{"in_words", "In words", "", "how full it runs, or by how much it is short"},
              [](const C& c) -> Cell { return c.rated->in_words(); }},
             {{"from", "From", "", "where its data stand"},
-             [](const C& c) -> Cell {
-                 const auto from = c.sizing->products_from.find(c.rated->product);
-                 return from == c.sizing->products_from.end() ? Cell{} : Cell{from->second};
-             }},
+             [](const C& c) -> Cell { return where(!c.rated->product->from().empty(), c.rated->product->from()); }},
         }};
     return all;
 }
@@ -241,7 +290,7 @@ std::vector<PlantRow> plant_rows(const Sizing& s)
 {
     std::vector<PlantRow> out;
     for (const plant::PlantSelection& p : s.plants)
-        if (p.duty_W > 0.0) out.push_back({&s, &p});
+        if (p.duty.W > 0.0) out.push_back({&s, &p});
     return out;
 }
 
@@ -252,15 +301,15 @@ std::vector<CandidateRow> candidate_rows(const Sizing& s)
     const auto add = [&](const std::string& whom, std::string_view of, const rating::Choice& choice) {
         const auto add_one = [&](std::string_view role, const std::optional<rating::Rated>& rated) {
             if (!rated) return;
-            for (const rating::Share& share : rated->shares) out.push_back({&s, whom, of, role, &*rated, &share});
+            for (const rating::Share& share : rated->shares()) out.push_back({whom, of, role, &*rated, share});
         };
         add_one("chosen", choice.chosen);
         add_one("runner-up", choice.runner_up);
         add_one("next down", choice.next_down);
     };
     for (const UnitRow& u : unit_rows(s))
-        add(s.loads.rooms[u.selection->room].room, name_of(u.selection->duty), u.selection->choice);
-    for (const PlantRow& p : plant_rows(s)) add(plant_of(p).name, name_of(plant_of(p).kind), p.selection->choice);
+        add(s.loads.rooms[u.selection->room].room, name_of(u.selection->duty.service), u.selection->choice);
+    for (const PlantRow& p : plant_rows(s)) add(plant_of(p).name, plant_of(p).kind->words, p.selection->choice);
     return out;
 }
 

@@ -25,7 +25,7 @@ void add_findings(const Selection& s, const std::string& name, std::string_view 
     const auto where = s.kept ? s.kept->origin : quantity::OriginId{};
     const std::string subject =
         fmt::format("{} {}", name, duty); // accepted for this product at this duty, to two digits
-    const std::string inputs = fmt::format("{} at {:.2g} W", s.kept ? s.kept->product : "", s.duty_W);
+    const std::string inputs = fmt::format("{} at {:.2g} W", s.kept ? s.kept->product : "", s.duty.W);
     const auto say = [&](std::string message, std::string hint) {
         out.push_back({.severity = Severity::warning,
                        .code = quantity::codes::not_met,
@@ -41,19 +41,29 @@ void add_findings(const Selection& s, const std::string& name, std::string_view 
     const std::string moved =
         std::abs(s.duty_moved) > worth_saying
             ? fmt::format("; the duty was {} when it was settled on and is {} now",
-                          units.text(*s.kept->chosen_for_W, "total_power"), units.text(s.duty_W, "total_power"))
+                          units.text(*s.kept->chosen_for_W, "total_power"), units.text(s.duty.W, "total_power"))
             : "";
     if (!s.met()) {
-        const std::string what =
-            s.choice.chosen ? called(*s.choice.chosen) + " is " + s.choice.chosen->in_words() : "no product suffices";
+        const rating::Rated* nearest = s.choice.chosen      ? &*s.choice.chosen
+                                       : s.choice.next_down ? &*s.choice.next_down
+                                       : s.choice.refused   ? &*s.choice.refused
+                                                            : nullptr;
+        const std::string what = s.choice.chosen      ? nearest->called() + ": " + nearest->in_words()
+                                 : nearest != nullptr ? fmt::format("no product suffices; the nearest, {}: {}",
+                                                                    nearest->called(), nearest->in_words())
+                                                      : "no product suffices: the catalogue has none";
+        const bool stays_dry = nearest != nullptr && nearest->one.dry && nearest->duty.latent_W && !nearest->refused;
         say(fmt::format("{}, {}: {}{}", name, duty, what, moved),
             s.kept ? "choose again (remove the [[kept]] table) or split the load"
-                   : "split the load (a plant may have several units), or change the water temperatures");
+            : stays_dry
+                ? "the dew point asked for is hardly above the water: colder water, a less strict humidity_limit, or "
+                  "a dryer"
+                : "split the load (a plant may have several units), or change the water temperatures");
     } else if (!moved.empty()) {
         out.push_back({.severity = Severity::note,
                        .code = quantity::codes::not_met,
                        .where = where,
-                       .message = fmt::format("{}, {}: {} still suffices ({}){}", name, duty, called(*s.choice.chosen),
+                       .message = fmt::format("{}, {}: {} still suffices ({}){}", name, duty, s.choice.chosen->called(),
                                               s.choice.chosen->in_words(), moved),
                        .subject = subject,
                        .inputs = inputs});
@@ -61,11 +71,6 @@ void add_findings(const Selection& s, const std::string& name, std::string_view 
 }
 
 } // namespace
-
-std::string called(const rating::Rated& r)
-{
-    return r.count == 1 ? r.product : fmt::format("{} x {}", r.count, r.product);
-}
 
 bool Sizing::met() const
 {
@@ -75,10 +80,11 @@ bool Sizing::met() const
 std::vector<quantity::Problem> size_findings(const Sizing& s, const PreferredUnits& units)
 {
     std::vector<quantity::Problem> out;
-    for (const RoomSelection& u : s.units) add_findings(u, s.loads.rooms[u.room].room, name_of(u.duty), units, out);
+    for (const RoomSelection& u : s.units)
+        add_findings(u, s.loads.rooms[u.room].room, name_of(u.duty.service), units, out);
     for (const PlantSelection& p : s.plants)
-        if (p.duty_W > 0.0)
-            add_findings(p, s.services.plants[p.plant].name, name_of(s.services.plants[p.plant].kind), units, out);
+        if (p.duty.W > 0.0)
+            add_findings(p, s.services.plants[p.plant].name, s.services.plants[p.plant].kind->words, units, out);
     return out;
 }
 

@@ -1,7 +1,7 @@
 #pragma once
 /// What was chosen for rooms and plant, how full it runs, and why not the next.
 
-#include <map>
+#include <memory>
 #include <string>
 #include <vector>
 
@@ -21,7 +21,7 @@ struct Sizing {
     services::Services services{};
     std::vector<terminal::RoomSelection> units{};
     std::vector<plant::PlantSelection> plants{};
-    std::map<std::string, std::string> products_from{}; ///< where the data of each product stand, by its name
+    std::shared_ptr<const rating::Stocks> stocks{}; ///< what was chosen from
     /// Whether everything that is served is met by something.
     [[nodiscard]] bool met() const;
 };
@@ -37,8 +37,5 @@ struct UnitRow {
 
 /// What is not met, or was kept for another duty: one line each, with what to do.
 [[nodiscard]] std::vector<quantity::Problem> size_findings(const Sizing& sizing, const quantity::PreferredUnits& units);
-
-/// "2 x Foxmill Lean 600/1400".
-[[nodiscard]] std::string called(const rating::Rated& rated);
 
 } // namespace venture::study

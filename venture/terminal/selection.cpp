@@ -1,57 +1,25 @@
 #include <venture/terminal/selection.hpp>
 
 #include <algorithm>
-#include <cmath>
-#include <functional>
 
 #include <venture/air/moist_air.hpp>
-#include <venture/quantity/error.hpp>
-#include <venture/rating/emitter_law.hpp>
 
 namespace venture::terminal {
 
-using rating::Rated;
-using rating::Share;
+using rating::At;
+using rating::Service;
 using services::Circuit;
-using services::Duty;
-using services::UnitKind;
-
-double radiator_output_W(const Radiator& radiator, double supply_C, double return_C, double room_C)
-{
-    return rating::emitter_output_W(radiator.nominal_W, radiator.exponent, supply_C, return_C, room_C);
-}
-
-FanCoilCapacity fan_coil_capacity(const FanCoil& unit, double water_supply_C, double water_return_C,
-                                  double entering_dry_bulb_C, double entering_wet_bulb_C)
-{
-    constexpr double density = 1.2, specific_heat = 1005.0;
-    quantity::check_range(unit.name, "water temperature rise", water_return_C - water_supply_C,
-                          {unit.water_rise_K - 0.01, unit.water_rise_K + 0.01}, "K");
-    const double total = unit.total_W.at(water_supply_C, entering_wet_bulb_C);
-    const double at_table = unit.sensible_W.at(water_supply_C, entering_wet_bulb_C);
-    const double warmer = density * specific_heat * unit.air_flow_m3_per_s * (1.0 - unit.bypass_factor) *
-                          (entering_dry_bulb_C - unit.table_dry_bulb_C);
-    return {total, std::clamp(at_table + warmer, 0.0, total)};
-}
 
 namespace {
 
-/// Rates; a product outside its range says so instead.
-Rated rate_or_refuse(const std::string& product, int count, const std::function<std::vector<Share>()>& shares)
-{
-    try {
-        return {product, count, shares(), {}};
-    } catch (const quantity::RangeError& outside) {
-        return {product, count, {}, outside.what()};
-    }
-}
-
 class Selector {
 public:
-    Selector(const loads::RoomLoads& loads, const services::Services& services, const Products& products)
+    Selector(const loads::RoomLoads& loads, const services::Services& services, const rating::Stocks& stocks,
+             const Surroundings& around)
         : loads_{loads},
           services_{services},
-          products_{products}
+          stocks_{stocks},
+          around_{around}
     {
     }
 
@@ -59,91 +27,113 @@ public:
     {
         for (std::size_t r = 0; r < loads_.rooms.size(); ++r) {
             const loads::RoomLoad& load = loads_.rooms[r];
-            if (const auto circuit = services_.rooms[r].heating; circuit && load.heating_W > 0.0)
-                select({.room = r,
-                        .duty = Duty::heating,
-                        .circuit = *circuit,
-                        .duty_W = load.heating_W,
-                        .entering_C = load.heating_room_C});
-            if (const auto circuit = services_.rooms[r].cooling; circuit && load.cooling_W > 0.0)
-                select({.room = r,
-                        .duty = Duty::cooling,
-                        .circuit = *circuit,
-                        .duty_W = load.cooling_W,
-                        .sensible_duty_W = load.cooling_sensible_peak_W,
-                        .entering_C = load.cooling_air_C,
-                        .entering_wet_bulb_C = wet_bulb_of(load)});
+            const services::Link& link = services_.rooms[r];
+            if (const auto circuit = link[Service::heating]; circuit && load.heating_W > 0.0)
+                select(r, *circuit, {.service = Service::heating, .W = load.heating_W}, air_of(load.heating_room_C));
+            if (const auto circuit = link[Service::cooling]; circuit && load.cooling_W > 0.0)
+                select(r, *circuit,
+                       {Service::cooling, load.cooling_W, load.cooling_sensible_peak_W, latent_asked_W(load)},
+                       air_of(load.cooling_air_C).set(At::entering_wet_bulb, wet_bulb_of(load)));
         }
         return std::move(out_);
     }
 
 private:
+    /// Its largest hour, where somebody limits the humidity or typed how much it is; elsewhere the room is as humid as the
+    /// coil leaves it.
+    static std::optional<double> latent_asked_W(const loads::RoomLoad& load)
+    {
+        if (!load.humidity_held && !load.typed) return std::nullopt;
+        double most_W = load.cooling_latent_W;
+        for (const loads::LoadDay& day : load.cooling_days)
+            most_W = std::max(most_W, *std::ranges::max_element(day.latent_W));
+        return most_W > 0.0 ? std::optional{most_W} : std::nullopt;
+    }
+
+    static rating::Conditions air_of(double room_C)
+    {
+        return rating::Conditions{}.set(At::room, room_C).set(At::entering_dry_bulb, room_C);
+    }
+
     [[nodiscard]] double wet_bulb_of(const loads::RoomLoad& load) const
     {
         return air::wet_bulb(air::MoistAir::from_humidity_ratio(quantity::Temperature::celsius(load.cooling_air_C),
                                                                 load.cooling_humidity_ratio,
-                                                                quantity::Pressure::pascal(loads_.pressure_Pa)))
+                                                                quantity::Pressure::pascal(around_.pressure_Pa)))
             .celsius();
     }
 
-    [[nodiscard]] Rated rate(const RoomSelection& s, const Radiator& product, int count) const
+    void select(std::size_t room, std::size_t circuit, const rating::Duty& duty, rating::Conditions at)
     {
-        const Circuit& c = services_.circuits[s.circuit];
-        return rate_or_refuse(product.name, count, [&] {
-            const double one = radiator_output_W(product, c.supply_C, c.return_C, s.entering_C);
-            return std::vector<Share>{{"heating", s.duty_W, count * one}};
-        });
-    }
-
-    [[nodiscard]] Rated rate(const RoomSelection& s, const FanCoil& product, int count) const
-    {
-        const Circuit& c = services_.circuits[s.circuit];
-        return rate_or_refuse(product.name, count, [&] {
-            const FanCoilCapacity one =
-                fan_coil_capacity(product, c.supply_C, c.return_C, s.entering_C, s.entering_wet_bulb_C);
-            return std::vector<Share>{{"total", s.duty_W, count * one.total_W},
-                                      {"sensible", s.sensible_duty_W, count * one.sensible_W}};
-        });
-    }
-
-    template <class Product>
-    void choose_or_keep(RoomSelection& s, const std::vector<Product>& products) const
-    {
-        if (s.kept) {
+        const Circuit& c = services_.circuits[circuit];
+        at.set(At::water_supply, c.supply_C)
+            .set(At::water_return, c.return_C)
+            .set(At::air_pressure, around_.pressure_Pa)
+            .set(At::height_above_sea, around_.height_m);
+        RoomSelection s{.room = room, .circuit = circuit, .duty = duty, .at = at};
+        if (const services::Kept* kept = services_.find_kept(loads_.rooms[room].room, duty.service)) s.kept = *kept;
+        if (!s.kept) {
+            s.choice = rating::choose(stocks_.products(*c.unit), {1, most_units_in_a_room}, at, duty);
+        } else {
             if (s.kept->chosen_for_W && *s.kept->chosen_for_W > 0.0)
-                s.duty_moved = s.duty_W / *s.kept->chosen_for_W - 1.0;
-            const auto product = std::ranges::find(products, s.kept->product, &Product::name);
-            s.kept_unknown = product == products.end();
-            if (!s.kept_unknown) s.choice.chosen = rate(s, *product, s.kept->count);
-            return;
+                s.duty_moved = duty.W / *s.kept->chosen_for_W - 1.0;
+            const rating::Product* product = stocks_.find(*c.unit, s.kept->product);
+            s.kept_unknown = product == nullptr;
+            if (product != nullptr) s.choice.chosen = rating::rated_at(*product, s.kept->count, at, duty);
         }
-        s.choice = rating::choose(products.size(), {1, most_units_in_a_room},
-                                  [&](std::size_t i, int count) { return rate(s, products[i], count); });
-    }
-
-    void select(RoomSelection s)
-    {
-        s.kind = services_.circuits[s.circuit].unit;
-        if (const services::Kept* kept = services_.find_kept(loads_.rooms[s.room].room, s.duty)) s.kept = *kept;
-        if (s.kind == UnitKind::radiator)
-            choose_or_keep(s, products_.radiators);
-        else
-            choose_or_keep(s, products_.fan_coils);
         out_.push_back(std::move(s));
     }
 
     const loads::RoomLoads& loads_;
     const services::Services& services_;
-    const Products& products_;
+    const rating::Stocks& stocks_;
+    const Surroundings& around_;
     std::vector<RoomSelection> out_{};
+};
+
+/// What coils take while they give a room its cooling.
+class CoilLoad {
+public:
+    explicit CoilLoad(const rating::Rated& unit)
+        : total_W_{unit.count * unit.one.gives_W[Service::cooling]},
+          sensible_W_{unit.count * unit.one.sensible_W},
+          fan_W_{unit.count * unit.one.fan_W}
+    {
+    }
+    /// They run so much of the time, or so far open, that the harder part is met.
+    void take(double& sensible_W, double& latent_W) const
+    {
+        const double runs = std::max(sensible_W_ > 0.0 ? sensible_W / sensible_W_ : 0.0,
+                                     total_W_ > 0.0 ? (sensible_W + latent_W) / total_W_ : 0.0);
+        sensible_W = runs * (sensible_W_ + fan_W_);
+        latent_W = runs * (total_W_ - sensible_W_);
+    }
+
+private:
+    double total_W_, sensible_W_, fan_W_;
 };
 
 } // namespace
 
 std::vector<RoomSelection> select_units(const loads::RoomLoads& loads, const services::Services& services,
-                                        const Products& products)
+                                        const rating::Stocks& stocks, const Surroundings& around)
 {
-    return Selector{loads, services, products}.run();
+    return Selector{loads, services, stocks, around}.run();
+}
+
+loads::RoomLoads loads_of_units(const loads::RoomLoads& loads, const std::vector<RoomSelection>& units)
+{
+    loads::RoomLoads out = loads;
+    for (const RoomSelection& unit : units) {
+        if (unit.duty.service != Service::cooling || !unit.choice.chosen || unit.choice.chosen->refused) continue;
+        const CoilLoad coil{*unit.choice.chosen};
+        loads::RoomLoad& load = out.rooms[unit.room];
+        for (loads::LoadDay& day : load.cooling_days)
+            for (std::size_t h = 0; h < day.sensible_W.size(); ++h) coil.take(day.sensible_W[h], day.latent_W[h]);
+        coil.take(load.cooling_sensible_W, load.cooling_latent_W);
+        load.cooling_W = load.cooling_sensible_W + load.cooling_latent_W;
+    }
+    return out;
 }
 
 } // namespace venture::terminal

@@ -2,32 +2,55 @@
 
 #include <gtest/gtest.h>
 
-#include <venture/quantity/error.hpp>
+#include <venture/terminal/fan_coil.hpp>
+#include <venture/terminal/radiator.hpp>
 
 namespace venture::terminal {
 namespace {
 
-using services::Duty;
+using rating::Service;
 
-FanCoil coil()
+RadiatorData radiator_of(const char* name, double output_W)
 {
-    return {.name = "coil",
-            .maker = "",
-            .air_flow_m3_per_s = 0.1,
-            .table_dry_bulb_C = 27.0,
-            .bypass_factor = 0.1,
-            .water_rise_K = 5.0,
-            .total_W = {"coil", {6.0, 8.0}, {15.0, 21.0}, {{1000, 1600}, {900, 1400}}},
-            .sensible_W = {"coil", {6.0, 8.0}, {15.0, 21.0}, {{900, 800}, {850, 700}}}};
+    RadiatorData d;
+    d.name = std::string{name};
+    d.height = 0.6;
+    d.length = 1.0;
+    d.output = output_W;
+    d.exponent = 1.3;
+    return d;
+}
+
+FanCoilData coil()
+{
+    FanCoilData d;
+    d.name = std::string{"coil"};
+    d.air_flow = 0.1;
+    d.entering_dry_bulb = 27.0;
+    d.bypass_factor = 0.15;
+    d.water_rise = 5.0;
+    d.wet_bulbs = quantity::QuantityList{9.0, 13.0, 17.0, 19.0, 21.0};
+    for (const auto& [supply, total, sensible] : {std::tuple{6.0, quantity::QuantityList{1400, 1400, 1450, 1850, 2250},
+                                                             quantity::QuantityList{1400, 1400, 1350, 1250, 1150}},
+                                                  {8.0, quantity::QuantityList{1230, 1230, 1250, 1600, 2000},
+                                                   quantity::QuantityList{1230, 1230, 1200, 1120, 1040}}}) {
+        FanCoilRow& row = d.at_water.emplace_back();
+        row.supply = supply;
+        row.total = total;
+        row.sensible = sensible;
+    }
+    return d;
 }
 
 services::Services two_circuits(std::size_t rooms)
 {
     services::Services s;
-    s.plants = {{"boiler"}, {"chiller", services::PlantKind::chiller}};
-    s.circuits = {{"warm", Duty::heating, 70, 50, services::UnitKind::radiator, 0},
-                  {"cold", Duty::cooling, 7, 12, services::UnitKind::fan_coil, 1}};
-    s.rooms.assign(rooms, {0, 1});
+    s.plants = {{"boiler"}, {"chiller"}};
+    s.circuits = {{"warm", Service::heating, 70, 50, &radiator, 0}, {"cold", Service::cooling, 7, 12, &fan_coil, 1}};
+    services::Link both;
+    both[Service::heating] = 0;
+    both[Service::cooling] = 1;
+    s.rooms.assign(rooms, both);
     return s;
 }
 
@@ -45,43 +68,25 @@ loads::RoomLoad needs(double heating_W, double total_W, double sensible_W)
             .cooling_humidity_ratio = 0.0105};
 }
 
-Products some_products() { return {{{"small", "", 0.6, 0.8, 800, 1.3}, {"large", "", 0.6, 1.6, 1600, 1.3}}, {coil()}}; }
-
-TEST(RadiatorOutput, FollowsItsOwnLaw)
+const rating::Stocks& some_products()
 {
-    EXPECT_NEAR(radiator_output_W({"r", "", 0.6, 1.0, 1000, 1.3}, 75, 65, 20), 1000.0, 1e-9);
-}
-
-TEST(FanCoilCapacity, InterpolatesAndMovesTheSensiblePartWithTheDryBulb)
-{
-    const FanCoilCapacity at_table = fan_coil_capacity(coil(), 7.0, 12.0, 27.0, 18.0);
-    EXPECT_NEAR(at_table.total_W, 0.25 * (1000 + 1600 + 900 + 1400), 1e-9);
-    EXPECT_NEAR(at_table.sensible_W, 0.25 * (900 + 800 + 850 + 700), 1e-9);
-    const FanCoilCapacity cooler = fan_coil_capacity(coil(), 7.0, 12.0, 25.0, 18.0);
-    EXPECT_NEAR(at_table.sensible_W - cooler.sensible_W, 1.2 * 1005.0 * 0.1 * 0.9 * 2.0, 1e-9);
-    EXPECT_DOUBLE_EQ(cooler.total_W, at_table.total_W);
-}
-
-TEST(FanCoilCapacity, NeverLetsTheSensiblePartExceedTheTotal)
-{
-    const FanCoilCapacity hot = fan_coil_capacity(coil(), 7.0, 12.0, 45.0, 15.0);
-    EXPECT_DOUBLE_EQ(hot.sensible_W, hot.total_W);
-}
-
-TEST(FanCoilCapacity, RefusesConditionsOutsideItsTables)
-{
-    EXPECT_THROW((void)fan_coil_capacity(coil(), 5.0, 10.0, 27.0, 18.0), quantity::RangeError);
-    EXPECT_THROW((void)fan_coil_capacity(coil(), 7.0, 12.0, 27.0, 25.0), quantity::RangeError);
-    EXPECT_THROW((void)fan_coil_capacity(coil(), 7.0, 13.0, 27.0, 18.0), quantity::RangeError); // another water rise
+    static const rating::Stocks all = [] {
+        rating::Stocks s;
+        s.of(radiator).products.push_back(std::make_unique<const Radiator>(radiator_of("small", 800), ""));
+        s.of(radiator).products.push_back(std::make_unique<const Radiator>(radiator_of("large", 1600), ""));
+        s.of(fan_coil).products.push_back(std::make_unique<const FanCoil>(coil(), "coils.toml:3"));
+        return s;
+    }();
+    return all;
 }
 
 TEST(SelectUnits, ChoosesARadiatorAndAFanCoil)
 {
-    const loads::RoomLoads loads{.rooms = {needs(700, 1100, 700)}};
+    const loads::RoomLoads loads{.rooms = {needs(700, 1200, 700)}};
     const auto units = select_units(loads, two_circuits(1), some_products());
     ASSERT_EQ(units.size(), 2u);
-    EXPECT_EQ(units[0].choice.chosen->product, "large");
-    EXPECT_EQ(units[1].choice.chosen->product, "coil");
+    EXPECT_EQ(units[0].choice.chosen->product->name(), "large");
+    EXPECT_EQ(units[1].choice.chosen->product->name(), "coil");
     EXPECT_TRUE(units[0].met() && units[1].met());
 }
 
@@ -96,7 +101,7 @@ TEST(SelectUnits, LeavesOutRoomsWithoutALoadOrAServer)
 TEST(SelectUnits, RatesAKeptProductInsteadOfChoosing)
 {
     services::Services s = two_circuits(1);
-    s.kept = {{"A", Duty::heating, "small", 1, 500.0, {}}};
+    s.kept = {{"A", Service::heating, "small", 1, 500.0, {}}};
     const auto units = select_units({.rooms = {needs(700, 0, 0)}}, s, some_products());
     ASSERT_TRUE(units[0].kept);
     EXPECT_FALSE(units[0].met()); // 800 W nominal gives less at 70/50/20
@@ -107,7 +112,7 @@ TEST(SelectUnits, RatesAKeptProductInsteadOfChoosing)
 TEST(SelectUnits, SaysWhenAKeptProductIsNotInTheCatalogue)
 {
     services::Services s = two_circuits(1);
-    s.kept = {{"A", Duty::heating, "gone", 1, std::nullopt, {}}};
+    s.kept = {{"A", Service::heating, "gone", 1, std::nullopt, {}}};
     const auto units = select_units({.rooms = {needs(700, 0, 0)}}, s, some_products());
     EXPECT_TRUE(units[0].kept_unknown);
     EXPECT_FALSE(units[0].met());
@@ -120,7 +125,42 @@ TEST(SelectUnits, MeetsNothingWhenTheWaterIsTooCold)
     s.circuits[0].return_C = 16.0;
     const auto units = select_units({.rooms = {needs(700, 0, 0)}}, s, some_products());
     EXPECT_FALSE(units[0].met());
-    EXPECT_FALSE(units[0].choice.all.front().refused.empty());
+    ASSERT_TRUE(units[0].choice.refused);
+    EXPECT_EQ(units[0].choice.refused->refused->why, rating::Refusal::Why::no_difference);
+}
+
+TEST(SelectUnits, AsksForMoistureOnlyWhereSomebodyLimitsIt)
+{
+    loads::RoomLoad dry_store = needs(0, 600, 550);
+    dry_store.cooling_air_C = 18.0;
+    dry_store.cooling_humidity_ratio = 0.0058; // dew point 5.9 degC, below the water
+    const auto free = select_units({.rooms = {dry_store}}, two_circuits(1), some_products());
+    ASSERT_TRUE(free.at(0).met());
+    EXPECT_TRUE(free[0].choice.chosen->one.dry);
+    dry_store.humidity_held = true;
+    const auto held = select_units({.rooms = {dry_store}}, two_circuits(1), some_products());
+    EXPECT_FALSE(held.at(0).met());
+    ASSERT_TRUE(held[0].choice.next_down);
+    EXPECT_EQ(held[0].choice.next_down->in_words(), "takes no moisture: the coil stays dry");
+}
+
+TEST(LoadsOfUnits, HoldFanHeatAndWhatCondenses)
+{
+    FanCoilData with_fan = coil();
+    with_fan.fan_power = 30.0;
+    rating::Stocks stocks;
+    stocks.of(fan_coil).products.push_back(std::make_unique<const FanCoil>(with_fan, ""));
+    loads::RoomLoads loads{.rooms = {needs(0, 1200, 900)}};
+    loads.rooms[0].cooling_days = {{"July", 7, 0.0, std::vector<double>(24, 450.0), std::vector<double>(24, 10.0)}};
+    const auto units = select_units(loads, two_circuits(1), stocks);
+    ASSERT_TRUE(units.at(0).met());
+    const rating::Rated& unit = *units[0].choice.chosen;
+    const loads::RoomLoads taken = loads_of_units(loads, units);
+    const double runs = 450.0 / unit.one.sensible_W; // the harder part
+    EXPECT_NEAR(taken.rooms[0].cooling_days[0].sensible_W[5], 450.0 + 30.0 * runs, 1e-9);
+    EXPECT_NEAR(taken.rooms[0].cooling_days[0].latent_W[5],
+                runs * (unit.one.gives_W[Service::cooling] - unit.one.sensible_W), 1e-9);
+    EXPECT_GT(taken.rooms[0].cooling_W, loads.rooms[0].cooling_W);
 }
 
 } // namespace

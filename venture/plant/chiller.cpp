@@ -1,0 +1,118 @@
+#include <venture/plant/chiller.hpp>
+
+#include <fmt/format.h>
+
+#include <venture/rating/product_keys.hpp>
+
+namespace venture::plant {
+
+using rating::At;
+using rating::Output;
+using rating::Refusal;
+using rating::Service;
+
+namespace {
+
+rating::GridTable table_of(const ChillerData& d)
+{
+    std::vector<double> supplies, values;
+    for (const ChillerRow& row : d.at_water) {
+        supplies.push_back(*row.supply);
+        values.insert(values.end(), (*row.capacity).begin(), (*row.capacity).end());
+    }
+    return {{{At::water_supply, std::move(supplies)}, {At::outdoor_dry_bulb, *d.outdoor}}, std::move(values)};
+}
+
+/// Capacity falls with warmer air outdoors and rises with warmer water; what does not was typed in the wrong order.
+void check_slopes(const rating::GridTable& table)
+{
+    const auto& supplies = table.axes()[0].values;
+    const auto& outdoor = table.axes()[1].values;
+    const auto at = [&](std::size_t row, std::size_t column) { return table.values()[row * outdoor.size() + column]; };
+    for (std::size_t r = 0; r < supplies.size(); ++r)
+        for (std::size_t c = 0; c < outdoor.size(); ++c) {
+            if (c > 0 && at(r, c) > at(r, c - 1))
+                throw quantity::Error{
+                    fmt::format("with water at {:g} degC capacity rises from {:g} W at {:g} degC outdoors "
+                                "to {:g} W at {:g} degC",
+                                supplies[r], at(r, c - 1), outdoor[c - 1], at(r, c), outdoor[c])};
+            if (r > 0 && at(r, c) < at(r - 1, c))
+                throw quantity::Error{
+                    fmt::format("at {:g} degC outdoors capacity falls from {:g} W with water at {:g} degC "
+                                "to {:g} W at {:g} degC",
+                                outdoor[c], at(r - 1, c), supplies[r - 1], at(r, c), supplies[r])};
+        }
+}
+
+} // namespace
+
+const quantity::RecordSpec& ChillerRow::spec()
+{
+    using namespace rating::keys; // NOLINT(google-build-using-namespace): words that only declare keys
+    using T = ChillerRow;
+    static const quantity::RecordSpec all = quantity::RecordSpec::of<T>({
+        {must(number("supply", Kind::temperature, 1, 30, "chilled water")), &T::supply},
+        {must(number("capacity", Kind::power, 0, largest_W, "one for each outdoor dry bulb")), &T::capacity},
+    });
+    return all;
+}
+
+const quantity::RecordSpec& ChillerData::spec()
+{
+    using namespace rating::keys; // NOLINT(google-build-using-namespace): words that only declare keys
+    using T = ChillerData;
+    static const quantity::RecordSpec all = quantity::RecordSpec::of<T>(
+        {
+            {name_key(), &T::name},
+            {maker_key(), &T::maker},
+            {must(number("outdoor", Kind::temperature, -20, 60, "outdoor dry bulbs: the columns of the table")),
+             &T::outdoor},
+            {number("heights", Kind::length, -500, 6000, "above the sea, that height_factors are for"), &T::heights},
+            {number("height_factors", Kind::fraction, 0.1, 1.2, "of the capacity at the sea, one for each height"),
+             &T::height_factors},
+            {note_key(), &T::note},
+        },
+        {{"at_water", &T::at_water}});
+    return all;
+}
+
+Chiller::Chiller(const ChillerData& d, std::string from)
+    : Product{*d.name, d.maker.value.value_or(""), std::move(from)},
+      capacity_W_{table_of(d)}
+{
+    check_slopes(capacity_W_);
+    if (d.heights.value.has_value() != d.height_factors.value.has_value())
+        throw quantity::Error{"heights and height_factors belong together: one is missing"};
+    if (d.heights) factor_at_height_ = rating::GridTable{{{At::height_above_sea, *d.heights}}, *d.height_factors};
+}
+
+std::variant<Output, Refusal> Chiller::rate(const rating::Conditions& asked) const
+{
+    constexpr double at_sea_Pa = 101325.0;
+    rating::Conditions at = asked;
+    double factor = 1.0;
+    if (factor_at_height_) {
+        if (!at.has(At::height_above_sea)) at.set(At::height_above_sea, 0.0);
+        if (auto refused = factor_at_height_->refuses(at)) return *refused;
+        factor = factor_at_height_->at(at);
+    } else if (at.has(At::outdoor_dry_bulb)) {
+        const double thinner = at_sea_Pa / at.value_or(At::air_pressure, at_sea_Pa) - 1.0;
+        // below the sea's level its fans move more, which no table promises
+        at.set(At::outdoor_dry_bulb, at[At::outdoor_dry_bulb] + condenser_approach_K * std::max(0.0, thinner));
+    }
+    if (auto refused = capacity_W_.refuses(at)) return *refused;
+    Output out;
+    out.gives_W[Service::cooling] = factor * capacity_W_.at(at);
+    return out;
+}
+
+const rating::Kind chiller = {.key = "chiller",
+                              .words = "chiller",
+                              .stands = rating::Stands::plant_room,
+                              .gives = {Service::cooling},
+                              .needs = {At::water_supply, At::outdoor_dry_bulb},
+                              .shelf = []() -> std::unique_ptr<rating::Shelf> {
+                                  return std::make_unique<rating::ShelfOf<ChillerData, Chiller>>("chiller");
+                              }};
+
+} // namespace venture::plant

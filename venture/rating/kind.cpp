@@ -1,0 +1,36 @@
+#include <venture/rating/kind.hpp>
+
+#include <algorithm>
+
+namespace venture::rating {
+
+bool Kind::does(Service service) const { return std::ranges::find(gives, service) != gives.end(); }
+
+bool Kind::is_rated_at(At what) const { return std::ranges::find(needs, what) != needs.end(); }
+
+const Product* Stock::find(std::string_view name) const
+{
+    const auto at = std::ranges::find_if(products, [&](const auto& p) { return p->name() == name; });
+    return at == products.end() ? nullptr : at->get();
+}
+
+Stock& Stocks::of(const Kind& kind)
+{
+    const auto at = std::ranges::find(all_, &kind, &Stock::kind);
+    return at != all_.end() ? *at : all_.emplace_back(Stock{&kind, {}});
+}
+
+std::span<const std::unique_ptr<const Product>> Stocks::products(const Kind& kind) const
+{
+    const auto at = std::ranges::find(all_, &kind, &Stock::kind);
+    if (at == all_.end()) return {};
+    return at->products;
+}
+
+const Product* Stocks::find(const Kind& kind, std::string_view name) const
+{
+    const auto at = std::ranges::find(all_, &kind, &Stock::kind);
+    return at == all_.end() ? nullptr : at->find(name);
+}
+
+} // namespace venture::rating

@@ -1,0 +1,90 @@
+#pragma once
+/// A kind of unit or plant: all that the rest of the program knows of it.
+
+#include <functional>
+#include <memory>
+#include <optional>
+#include <span>
+#include <string_view>
+#include <vector>
+
+#include <venture/quantity/record.hpp>
+#include <venture/rating/product.hpp>
+
+namespace venture::rating {
+
+/// Where products of a kind stand.
+enum class Stands : std::uint8_t { room, plant_room };
+
+/// Water that is assumed for a kind where a project names no circuits.
+struct AssumedWater {
+    double supply_C = 0.0, return_C = 0.0;
+};
+
+/// Records of a kind's products as a catalogue holds them, on their way to products.
+class Shelf {
+public:
+    virtual ~Shelf() = default;
+    Shelf() = default;
+    Shelf(const Shelf&) = delete;
+    Shelf& operator=(const Shelf&) = delete;
+    /// Of the table that is called as the kind's key.
+    [[nodiscard]] virtual quantity::Records records() = 0;
+    /// @throws quantity::Error  what no product of this kind could be   @pre all required keys are given
+    [[nodiscard]] virtual std::unique_ptr<const Product> make(std::size_t i, std::string from) const = 0;
+};
+
+struct Kind {
+    std::string_view key;   ///< "fan_coil": its table in catalogues
+    std::string_view words; ///< "fan coil"
+    Stands stands = Stands::room;
+    std::vector<Service> gives{};
+    /// For a circuit that nobody gave, of the first kind in the list that gives its service.
+    std::optional<AssumedWater> assumed{};
+    std::vector<At> needs{}; ///< what its products are rated at
+    std::unique_ptr<Shelf> (*shelf)() = nullptr;
+    [[nodiscard]] bool does(Service service) const;
+    [[nodiscard]] bool is_rated_at(At what) const;
+};
+
+/// A kind whose records are structs `Record` and whose products are made of one by `Product(const Record&, from)`.
+template <quantity::Declared Record, class Made>
+class ShelfOf : public Shelf {
+public:
+    explicit ShelfOf(std::string_view key) : table_{key, &List::all} {}
+    [[nodiscard]] quantity::Records records() override { return {table_, &list_.all}; }
+    [[nodiscard]] std::unique_ptr<const Product> make(std::size_t i, std::string from) const override
+    {
+        return std::make_unique<const Made>(list_.all[i], std::move(from));
+    }
+
+private:
+    struct List {
+        std::vector<Record> all{};
+    };
+    List list_{};
+    quantity::Nested table_;
+};
+
+/// Products of one kind.
+struct Stock {
+    const Kind* kind = nullptr;
+    std::vector<std::unique_ptr<const Product>> products{};
+    /// Null if there is none of that name.
+    [[nodiscard]] const Product* find(std::string_view name) const;
+};
+
+/// What may be chosen, kind by kind.
+class Stocks {
+public:
+    /// @param kind  of the lists of kinds   @return a new one if there is none yet
+    [[nodiscard]] Stock& of(const Kind& kind);
+    [[nodiscard]] std::span<const std::unique_ptr<const Product>> products(const Kind& kind) const;
+    [[nodiscard]] const Product* find(const Kind& kind, std::string_view name) const;
+    [[nodiscard]] const std::vector<Stock>& all() const { return all_; }
+
+private:
+    std::vector<Stock> all_{};
+};
+
+} // namespace venture::rating

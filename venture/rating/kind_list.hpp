@@ -1,0 +1,8 @@
+#pragma once
+/// The kinds of unit and plant that there are: the one list. A line here, the three files of that name (`radiator.hpp`,
+/// `.cpp`, `_test.cpp`) and its products in data/catalogue/ make a kind.
+
+// A macro, since from this list come an enumeration, its words and the addresses of objects in other modules.
+#define VENTURE_UNIT_KINDS(each) each(radiator, "radiator") each(fan_coil, "fan coil")
+
+#define VENTURE_PLANT_KINDS(each) each(boiler, "boiler") each(chiller, "chiller")

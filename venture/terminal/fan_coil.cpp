@@ -1,0 +1,264 @@
+#include <venture/terminal/fan_coil.hpp>
+
+#include <algorithm>
+#include <array>
+
+#include <fmt/format.h>
+
+#include <venture/air/processes.hpp>
+#include <venture/air/root.hpp>
+#include <venture/rating/product_keys.hpp>
+
+namespace venture::terminal {
+
+using quantity::Pressure;
+using quantity::Temperature;
+using rating::At;
+using rating::CoilHeat;
+using rating::Output;
+using rating::Refusal;
+using rating::Service;
+
+namespace {
+
+constexpr double density_kg_per_m3 = 1.2, specific_heat_J_per_kgK = 1005.0; ///< that tables of air flow speak of
+constexpr double at_sea_Pa = 101325.0;
+constexpr std::size_t most_columns = 64;
+constexpr std::array fan_coil_needs = {At::water_supply, At::water_return, At::entering_dry_bulb,
+                                       At::entering_wet_bulb};
+
+double humidity_at(double dry_bulb_C, double wet_bulb_C, double pressure_Pa)
+{
+    return air::MoistAir::from_wet_bulb(Temperature::celsius(dry_bulb_C), Temperature::celsius(wet_bulb_C),
+                                        Pressure::pascal(pressure_Pa))
+        .humidity_ratio();
+}
+
+} // namespace
+
+const quantity::RecordSpec& FanCoilRow::spec()
+{
+    using namespace rating::keys; // NOLINT(google-build-using-namespace): words that only declare keys
+    using T = FanCoilRow;
+    static const quantity::RecordSpec all = quantity::RecordSpec::of<T>({
+        {must(number("supply", Kind::temperature, 1, 30, "chilled water")), &T::supply},
+        {must(number("total", Kind::power, 0, largest_W, "of the coil, one for each wet bulb")), &T::total},
+        {must(number("sensible", Kind::power, 0, largest_W, "of the coil, one for each wet bulb")), &T::sensible},
+    });
+    return all;
+}
+
+const quantity::RecordSpec& FanCoilData::spec()
+{
+    using namespace rating::keys; // NOLINT(google-build-using-namespace): words that only declare keys
+    using T = FanCoilData;
+    static const quantity::RecordSpec all = quantity::RecordSpec::of<T>(
+        {
+            {name_key(), &T::name},
+            {maker_key(), &T::maker},
+            {must(number("air_flow", Kind::air_flow, 0.001, 100, "through the coil")), &T::air_flow},
+            {must(number("entering_dry_bulb", Kind::temperature, 10, 50,
+                         "of the air in the table, or of the rated point")),
+             &T::entering_dry_bulb},
+            {number("bypass_factor", Kind::fraction, 0, 0.9, "of the coil; found from the table unless given"),
+             &T::bypass_factor},
+            {must(number("water_rise", Kind::temperature_difference, 1, 20, "return minus supply, as printed")),
+             &T::water_rise},
+            {number("fan_power", Kind::power, 0, 1e5, "all of which heats the air; capacities do not hold it"),
+             &T::fan_power},
+            {number("sound", Kind::sound_power, 0, 120, "sound power level"), &T::sound},
+            {number("pressure_drop", Kind::pressure, 0, 1e6, "of the water at the largest printed capacity"),
+             &T::pressure_drop},
+            {number("wet_bulbs", Kind::temperature, -10, 40, "entering wet bulbs: the columns of the table"),
+             &T::wet_bulbs},
+            {number("total", Kind::power, 0, largest_W, "of the coil at one rated point, instead of a table"),
+             &T::total},
+            {number("sensible", Kind::power, 0, largest_W, "of the coil at that point"), &T::sensible},
+            {number("entering_wet_bulb", Kind::temperature, -10, 40, "of the air at that point"),
+             &T::entering_wet_bulb},
+            {number("supply", Kind::temperature, 1, 30, "chilled water at that point"), &T::supply},
+            {note_key(), &T::note},
+        },
+        {{"at_water", &T::at_water}});
+    return all;
+}
+
+FanCoil::FanCoil(const FanCoilData& d, std::string from)
+    : Product{*d.name, d.maker.value.value_or(""), std::move(from)},
+      air_flow_m3_per_s_{*d.air_flow},
+      dry_bulb_C_{*d.entering_dry_bulb},
+      rise_K_{*d.water_rise},
+      fan_W_{d.fan_power.value.value_or(0.0)},
+      sound_dBA_{d.sound.value.value_or(rating::unknown)},
+      pressure_drop_Pa_{d.pressure_drop.value.value_or(rating::unknown)},
+      bypass_factor_{d.bypass_factor.value.value_or(rating::unknown)}
+{
+    if (!d.at_water.empty()) {
+        take_table(d);
+        find_conductances(middle());
+        return;
+    }
+    if (!d.total || !d.sensible || !d.entering_wet_bulb || !d.supply)
+        throw quantity::Error{"give wet_bulbs and [[fan_coil.at_water]] tables, or one rated point with total, "
+                              "sensible, entering_wet_bulb and supply"};
+    find_conductances({*d.supply, *d.entering_wet_bulb, *d.total, *d.sensible});
+}
+
+void FanCoil::take_table(const FanCoilData& d)
+{
+    if (!d.wet_bulbs) throw quantity::Error{"the columns of its table have no wet_bulbs"};
+    wet_bulbs_C_ = *d.wet_bulbs;
+    for (const FanCoilRow& row : d.at_water) {
+        supplies_C_.push_back(*row.supply);
+        total_W_.insert(total_W_.end(), (*row.total).begin(), (*row.total).end());
+        sensible_W_.insert(sensible_W_.end(), (*row.sensible).begin(), (*row.sensible).end());
+    }
+    const std::vector<rating::Axis> axes = {{At::water_supply, supplies_C_}, {At::entering_wet_bulb, wet_bulbs_C_}};
+    (void)rating::GridTable{axes, total_W_};
+    (void)rating::GridTable{axes, sensible_W_};
+    if (wet_bulbs_C_.size() < 2 || wet_bulbs_C_.size() > most_columns)
+        throw quantity::Error{fmt::format("a table has 2 to {} wet bulbs", most_columns)};
+    for (std::size_t i = 0; i < total_W_.size(); ++i)
+        if (sensible_W_[i] > total_W_[i])
+            throw quantity::Error{fmt::format("with water at {:g} degC and a wet bulb of {:g} degC more is sensible "
+                                              "({:g} W) than total ({:g} W): were they swapped?",
+                                              supplies_C_[i / wet_bulbs_C_.size()],
+                                              wet_bulbs_C_[i % wet_bulbs_C_.size()], sensible_W_[i], total_W_[i])};
+}
+
+FanCoil::Point FanCoil::middle() const
+{
+    const std::size_t row = (supplies_C_.size() - 1) / 2, columns = wet_bulbs_C_.size();
+    std::vector<std::size_t> wet;
+    for (std::size_t i = 0; i < columns; ++i)
+        if (sensible_W_[row * columns + i] < total_W_[row * columns + i]) wet.push_back(i);
+    const std::size_t column = wet.empty() ? columns / 2 : wet[wet.size() / 2];
+    return {supplies_C_[row], wet_bulbs_C_[column], total_W_[row * columns + column],
+            sensible_W_[row * columns + column]};
+}
+
+rating::CoilFlows FanCoil::flows_at(double supply_C, double dry_bulb_C, double wet_bulb_C, double pressure_Pa) const
+{
+    return {.air_C = dry_bulb_C,
+            .humidity_ratio = humidity_at(dry_bulb_C, wet_bulb_C, pressure_Pa),
+            .dry_air_kg_per_s = density_kg_per_m3 * air_flow_m3_per_s_ * pressure_Pa / at_sea_Pa, // the same volume
+            .water_in_C = supply_C,
+            .pressure = Pressure::pascal(pressure_Pa)};
+}
+
+void FanCoil::find_conductances(const Point& p)
+{
+    printed_water_kg_per_s_ = p.total_W / (rating::specific_heat_of_water_J_per_kgK * rise_K_);
+    rating::CoilFlows flows = flows_at(p.supply_C, dry_bulb_C_, p.wet_bulb_C, at_sea_Pa);
+    flows.water_kg_per_s = printed_water_kg_per_s_;
+    try {
+        coil_ = rating::CoilConductances::of({flows, p.total_W, p.sensible_W});
+    } catch (const quantity::Error& wrong) {
+        throw quantity::Error{fmt::format("with water at {:g} degC, {:g} degC dry and {:g} degC wet bulb: {}",
+                                          p.supply_C, dry_bulb_C_, p.wet_bulb_C, wrong.what())};
+    }
+    if (std::isnan(bypass_factor_))
+        bypass_factor_ = std::exp(-coil_->air_side_W_per_K() / (flows.dry_air_kg_per_s * specific_heat_J_per_kgK));
+}
+
+std::variant<CoilHeat, Refusal> FanCoil::read(const rating::Conditions& at) const
+{
+    const rating::Axis supplies{At::water_supply, supplies_C_};
+    if (auto refused = refusal_of(supplies, at)) return *refused;
+    const rating::Place place = rating::place_in(supplies_C_, at[At::water_supply]);
+    const std::size_t columns = wet_bulbs_C_.size(), low = place.cell * columns,
+                      high = supplies_C_.size() > 1 ? low + columns : low;
+    const double more =
+        rating::dry_bulb_correction_W(density_kg_per_m3 * specific_heat_J_per_kgK * (1.0 - bypass_factor_),
+                                      air_flow_m3_per_s_, at[At::entering_dry_bulb], dry_bulb_C_, 1.0);
+    std::array<double, most_columns> total{}, sensible{};
+    std::array<bool, most_columns> wet{};
+    for (std::size_t i = 0; i < columns; ++i) {
+        total[i] = std::lerp(total_W_[low + i], total_W_[high + i], place.share);
+        sensible[i] = std::lerp(sensible_W_[low + i], sensible_W_[high + i], place.share) + more;
+        // A row counts where something of it is used.
+        wet[i] = (place.share >= 1.0 || sensible_W_[low + i] < total_W_[low + i]) &&
+                 (place.share <= 0.0 || sensible_W_[high + i] < total_W_[high + i]);
+    }
+    return rating::read_columns(
+        {wet_bulbs_C_, {total.data(), columns}, {sensible.data(), columns}, {wet.data(), columns}},
+        at[At::entering_wet_bulb]);
+}
+
+std::variant<CoilHeat, Refusal> FanCoil::coil_heat(const rating::Conditions& at) const
+{
+    const double supply_C = at[At::water_supply], dry_bulb_C = at[At::entering_dry_bulb],
+                 pressure_Pa = at.value_or(At::air_pressure, at_sea_Pa), rise_K = at[At::water_return] - supply_C;
+    constexpr double same = 1e-9, nearly_K = 0.01;
+    const bool has_table = !supplies_C_.empty(),
+               as_printed = std::abs(rise_K - rise_K_) < nearly_K && std::abs(pressure_Pa / at_sea_Pa - 1.0) < same;
+    if (!(supply_C < dry_bulb_C))
+        return Refusal{Refusal::Why::no_difference, At::water_supply, supply_C, {dry_bulb_C, dry_bulb_C}};
+    if (has_table && as_printed) return read(at);
+    const double wet_bulb_C = std::min(at[At::entering_wet_bulb], dry_bulb_C);
+    rating::CoilFlows here = flows_at(supply_C, dry_bulb_C, wet_bulb_C, pressure_Pa);
+    const auto now = coil_->cools_to(here, at[At::water_return]);
+    if (const auto* refused = std::get_if<Refusal>(&now)) return *refused;
+    const CoilHeat there = std::get<rating::CoilOutput>(now);
+    if (!has_table) return there;
+    const auto printed = read(at);
+    if (std::holds_alternative<Refusal>(printed)) return printed;
+    const auto base = coil_->cools_to(flows_at(supply_C, dry_bulb_C, wet_bulb_C, at_sea_Pa), supply_C + rise_K_);
+    if (const auto* refused = std::get_if<Refusal>(&base)) return *refused;
+    const CoilHeat as_printed_for = std::get<rating::CoilOutput>(base);
+    CoilHeat heat = std::get<CoilHeat>(printed);
+    heat.total_W *= there.total_W / as_printed_for.total_W;
+    heat.sensible_W = heat.dry ? heat.total_W
+                               : std::min(heat.total_W, heat.sensible_W * there.sensible_W / as_printed_for.sensible_W);
+    return heat;
+}
+
+std::variant<Output, Refusal> FanCoil::rate(const rating::Conditions& at) const
+{
+    for (const At needed : fan_coil_needs)
+        if (!at.has(needed)) return Refusal{Refusal::Why::not_given, needed};
+    const auto heat = coil_heat(at);
+    if (const auto* refused = std::get_if<Refusal>(&heat)) return *refused;
+    CoilHeat coil = std::get<CoilHeat>(heat);
+    const double pressure_Pa = at.value_or(At::air_pressure, at_sea_Pa), dry_bulb_C = at[At::entering_dry_bulb];
+    // No face of the coil is colder than its water: where the dew point is not above it nothing condenses, whatever lines
+    // through a table say.
+    const double humidity = humidity_at(dry_bulb_C, std::min(at[At::entering_wet_bulb], dry_bulb_C), pressure_Pa);
+    if (humidity <=
+        air::saturation_humidity_ratio(Temperature::celsius(at[At::water_supply]), Pressure::pascal(pressure_Pa))) {
+        coil.total_W = coil.sensible_W;
+        coil.dry = true;
+    }
+    coil.sensible_W = std::max(0.0, coil.sensible_W);
+    Output out;
+    out.fan_W = fan_W_ * pressure_Pa / at_sea_Pa; // the same volume of thinner air
+    out.gives_W[Service::cooling] = coil.total_W - out.fan_W;
+    out.sensible_W = coil.sensible_W - out.fan_W;
+    out.dry = coil.dry;
+    const double rise_K = at[At::water_return] - at[At::water_supply];
+    out.water_kg_per_s = coil.total_W / (rating::specific_heat_of_water_J_per_kgK * rise_K);
+    out.water_return_C = at[At::water_return];
+    if (!supplies_C_.empty()) {
+        const double largest_kg_per_s =
+            *std::ranges::max_element(total_W_) / (rating::specific_heat_of_water_J_per_kgK * rise_K_);
+        out.water_pressure_drop_Pa = pressure_drop_Pa_ * std::pow(out.water_kg_per_s / largest_kg_per_s, 2.0);
+    } else {
+        out.water_pressure_drop_Pa = pressure_drop_Pa_ * std::pow(out.water_kg_per_s / printed_water_kg_per_s_, 2.0);
+    }
+    if (fan_W_ > 0.0) out.electric_W = out.fan_W;
+    out.sound_power_dBA = sound_dBA_;
+    out.condensate_kg_per_s = coil.latent_W() / (air::latent_heat_of_vaporisation_J_per_kg + 1860.0 * dry_bulb_C);
+    return out;
+}
+
+const rating::Kind fan_coil = {.key = "fan_coil",
+                               .words = "fan coil",
+                               .stands = rating::Stands::room,
+                               .gives = {Service::cooling},
+                               .assumed = rating::AssumedWater{7.0, 12.0},
+                               .needs = {fan_coil_needs.begin(), fan_coil_needs.end()},
+                               .shelf = []() -> std::unique_ptr<rating::Shelf> {
+                                   return std::make_unique<rating::ShelfOf<FanCoilData, FanCoil>>("fan_coil");
+                               }};
+
+} // namespace venture::terminal

@@ -1,0 +1,186 @@
+#include <venture/terminal/fan_coil.hpp>
+
+#include <gmock/gmock.h>
+#include <gtest/gtest.h>
+
+#include <venture/air/moist_air.hpp>
+
+namespace venture::terminal {
+namespace {
+
+using quantity::QuantityList;
+using rating::At;
+using rating::Output;
+using rating::Refusal;
+using rating::Service;
+
+FanCoilData table()
+{
+    FanCoilData d;
+    d.name = std::string{"coil"};
+    d.air_flow = 0.1;
+    d.entering_dry_bulb = 27.0;
+    d.water_rise = 5.0;
+    d.wet_bulbs = QuantityList{9.0, 12.0, 15.0, 17.0, 19.0, 21.0};
+    for (const auto& [supply, total, sensible] :
+         {std::tuple{6.0, QuantityList{1500, 1500, 1500, 1550, 1850, 2250},
+                     QuantityList{1500, 1500, 1500, 1430, 1330, 1230}},
+          {8.0, QuantityList{1350, 1350, 1350, 1370, 1600, 2000}, QuantityList{1350, 1350, 1350, 1290, 1200, 1110}},
+          {12.0, QuantityList{1000, 1000, 1000, 1000, 1120, 1480}, QuantityList{1000, 1000, 1000, 1000, 960, 880}}}) {
+        FanCoilRow& row = d.at_water.emplace_back();
+        row.supply = supply;
+        row.total = total;
+        row.sensible = sensible;
+    }
+    return d;
+}
+
+FanCoilData point()
+{
+    FanCoilData d;
+    d.name = std::string{"point"};
+    d.air_flow = 0.22;
+    d.entering_dry_bulb = 27.0;
+    d.entering_wet_bulb = 19.5;
+    d.water_rise = 5.0;
+    d.supply = 7.0;
+    d.total = 3965.0;
+    d.sensible = 2975.0;
+    return d;
+}
+
+rating::Conditions at(double supply_C, double dry_bulb_C, double wet_bulb_C, double rise_K = 5.0)
+{
+    return rating::Conditions{}
+        .set(At::water_supply, supply_C)
+        .set(At::water_return, supply_C + rise_K)
+        .set(At::entering_dry_bulb, dry_bulb_C)
+        .set(At::entering_wet_bulb, wet_bulb_C);
+}
+rating::Conditions with_humidity(double supply_C, double dry_bulb_C, double relative)
+{
+    const auto air = air::MoistAir::from_relative_humidity(quantity::Temperature::celsius(dry_bulb_C), relative,
+                                                           quantity::Pressure::pascal(101325.0));
+    return at(supply_C, dry_bulb_C, air::wet_bulb(air).celsius());
+}
+
+Output rated(const FanCoil& unit, const rating::Conditions& at)
+{
+    const auto got = unit.rate(at);
+    if (const auto* refused = std::get_if<Refusal>(&got)) throw std::runtime_error{in_words(*refused)};
+    return std::get<Output>(got);
+}
+Refusal refused(const FanCoil& unit, const rating::Conditions& at) { return std::get<Refusal>(unit.rate(at)); }
+
+TEST(FanCoil, GivesBackThePrintedWetPoints)
+{
+    const FanCoil unit{table(), ""};
+    const FanCoilData d = table();
+    for (const FanCoilRow& row : d.at_water)
+        for (std::size_t i = 0; i < 6; ++i) {
+            if ((*row.sensible)[i] >= (*row.total)[i]) continue;
+            const Output out = rated(unit, at(*row.supply, 27.0, (*d.wet_bulbs)[i]));
+            EXPECT_NEAR(out.gives_W[Service::cooling], (*row.total)[i], 1e-9);
+            EXPECT_NEAR(out.sensible_W, (*row.sensible)[i], 1e-9);
+        }
+}
+
+TEST(FanCoil, ComesNearItsPrintedDryPoints)
+{
+    const Output out = rated(FanCoil{table(), ""}, at(6.0, 27.0, 15.0));
+    EXPECT_TRUE(out.dry);
+    EXPECT_NEAR(out.gives_W[Service::cooling], 1500.0, 0.03 * 1500.0); // docs/units_and_plant.md tells why not exactly
+}
+
+TEST(FanCoil, NeverDriesAirWhoseDewPointIsNotAboveItsWater)
+{
+    for (const FanCoil* unit : {new FanCoil{table(), ""}, new FanCoil{point(), ""}}) {
+        const std::unique_ptr<const FanCoil> owned{unit};
+        for (const auto& [dry_bulb_C, relative] : {std::pair{18.0, 0.45}, {16.0, 0.40}, {26.0, 0.29}}) {
+            const Output out = rated(*unit, with_humidity(7.0, dry_bulb_C, relative));
+            EXPECT_DOUBLE_EQ(out.gives_W[Service::cooling], out.sensible_W) << dry_bulb_C;
+            EXPECT_DOUBLE_EQ(out.condensate_kg_per_s, 0.0);
+            EXPECT_TRUE(out.dry);
+        }
+    }
+}
+
+TEST(FanCoil, GivesLessToColderAirAndWithWarmerWater)
+{
+    for (const FanCoilData& data : {table(), point()}) {
+        const FanCoil unit{data, ""};
+        const double base = rated(unit, with_humidity(7.0, 25.0, 0.5)).gives_W[Service::cooling];
+        EXPECT_LT(rated(unit, with_humidity(7.0, 23.0, 0.5)).gives_W[Service::cooling], base);
+        EXPECT_LT(rated(unit, with_humidity(9.0, 25.0, 0.5)).gives_W[Service::cooling], base);
+        EXPECT_LT(rated(unit, at(7.0, 25.0, 17.9, 7.0)).gives_W[Service::cooling], base); // less water
+        EXPECT_GT(rated(unit, at(7.0, 25.0, 17.9, 4.0)).gives_W[Service::cooling], base); // more of it
+    }
+}
+
+TEST(FanCoil, GivesLessInThinAirAndTheSameAtAnyRiseAsPrinted)
+{
+    for (const FanCoilData& data : {table(), point()}) {
+        const FanCoil unit{data, ""};
+        const auto here = at(7.0, 27.0, 19.0);
+        const Output sea = rated(unit, here);
+        rating::Conditions high = here;
+        const Output up = rated(unit, high.set(At::air_pressure, 80e3));
+        EXPECT_LT(up.sensible_W, 0.95 * sea.sensible_W);
+        EXPECT_GT(up.sensible_W, 0.75 * sea.sensible_W);
+        const Output nearly = rated(unit, high.set(At::air_pressure, 101324.9)); // no jump at the sea
+        EXPECT_NEAR(nearly.sensible_W, sea.sensible_W, 0.1);
+    }
+}
+
+TEST(FanCoil, TakesTheHeatOfItsFanOffWhatTheRoomGets)
+{
+    FanCoilData d = table();
+    const Output without = rated(FanCoil{d, ""}, at(6.0, 27.0, 19.0));
+    d.fan_power = 40.0;
+    const Output with = rated(FanCoil{d, ""}, at(6.0, 27.0, 19.0));
+    EXPECT_NEAR(with.gives_W[Service::cooling], without.gives_W[Service::cooling] - 40.0, 1e-9);
+    EXPECT_NEAR(with.sensible_W, without.sensible_W - 40.0, 1e-9);
+    EXPECT_NEAR(with.taken_from_water_W(Service::cooling), without.gives_W[Service::cooling], 1e-9);
+    EXPECT_NEAR(4186.0 * with.water_kg_per_s * 5.0, with.taken_from_water_W(Service::cooling), 1e-9);
+}
+
+TEST(FanCoil, RefusesWithTheLimitThatFailed)
+{
+    const FanCoil unit{table(), ""};
+    EXPECT_THAT(in_words(refused(unit, at(5.0, 27.0, 19.0))),
+                testing::HasSubstr("water supply of 5 degC lies outside 6 to 12 degC"));
+    EXPECT_EQ(refused(unit, at(6.0, 27.0, 24.0)).what, At::entering_wet_bulb);
+    EXPECT_EQ(refused(unit, at(12.0, 11.0, 9.0)).why, Refusal::Why::no_difference);
+    EXPECT_EQ(refused(unit, rating::Conditions{}).why, Refusal::Why::not_given);
+}
+
+std::string what_is_wrong(const FanCoilData& data)
+{
+    try {
+        (void)FanCoil{data, ""};
+        return "nothing";
+    } catch (const quantity::Error& wrong) {
+        return wrong.what();
+    }
+}
+
+TEST(FanCoil, IsNotMadeOfWhatNoCoilCouldDo)
+{
+    FanCoilData swapped = table();
+    std::swap(swapped.at_water[0].total, swapped.at_water[0].sensible);
+    EXPECT_THAT(what_is_wrong(swapped), testing::HasSubstr("were they swapped?"));
+    FanCoilData too_much = point();
+    too_much.sensible = 3900.0;
+    too_much.total = 7000.0;
+    EXPECT_THAT(what_is_wrong(too_much),
+                testing::HasSubstr("with water at 7 degC, 27 degC dry and 19.5 degC wet bulb"));
+    FanCoilData little_air = point();
+    little_air.air_flow = 0.1; // typed as half of what it moves
+    EXPECT_THAT(what_is_wrong(little_air), testing::HasSubstr("colder than the water"));
+    FanCoilData nothing = point();
+    nothing.total = {};
+    EXPECT_THAT(what_is_wrong(nothing), testing::HasSubstr("one rated point"));
+}
+
+} // namespace
+} // namespace venture::terminal
