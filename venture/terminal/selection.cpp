@@ -39,15 +39,12 @@ public:
     }
 
 private:
-    /// Its largest hour, where somebody limits the humidity or typed how much it is; elsewhere the room is as humid as the
-    /// coil leaves it.
+    /// In the hour of the peak, in whose air products are rated, where somebody limits the humidity or typed how much it is;
+    /// elsewhere the room is as humid as the coil leaves it.
     static std::optional<double> latent_asked_W(const loads::RoomLoad& load)
     {
-        if (!load.humidity_held && !load.typed) return std::nullopt;
-        double most_W = load.cooling_latent_W;
-        for (const loads::LoadDay& day : load.cooling_days)
-            most_W = std::max(most_W, *std::ranges::max_element(day.latent_W));
-        return most_W > 0.0 ? std::optional{most_W} : std::nullopt;
+        const bool asked = (load.humidity_held || load.typed) && load.cooling_latent_W > 0.0;
+        return asked ? std::optional{load.cooling_latent_W} : std::nullopt;
     }
 
     static rating::Conditions air_of(double room_C)
