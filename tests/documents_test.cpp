@@ -12,6 +12,7 @@
 #include <gtest/gtest.h>
 
 #include <program.hpp>
+#include <venture/catalogue/read_catalogue.hpp>
 #include <venture/catalogue/shipped_library.hpp>
 #include <venture/project/read_project.hpp>
 #include <venture/report/figure_report.hpp>
@@ -140,6 +141,35 @@ TEST(Documents, HaveNoSnippetThatIsNotReadCleanly)
             ++read;
         }
     EXPECT_GE(read, 6);
+}
+
+TEST(Documents, ListTheKeysOfEveryKindOfProduct)
+{
+    const std::string page = text_of(root / "docs/project_file.md");
+    for (const rating::Kind* kind : catalogue::all_kinds()) {
+        const auto begin = page.find(fmt::format("| `{}` |", kind->key));
+        ASSERT_NE(begin, std::string::npos) << kind->key;
+        const std::string row = page.substr(begin, page.find('\n', begin) - begin);
+        for (const quantity::Key& key : kind->shelf()->records().table().spec().keys())
+            EXPECT_NE(row.find(fmt::format("{}{}", key.spec.name, key.spec.required ? "*" : "")), std::string::npos)
+                << kind->key << ": " << key.spec.name;
+    }
+}
+
+TEST(Documents, ShowASheetThatIsRead)
+{
+    const std::string page = text_of(root / "docs/project_file.md");
+    const auto begin = page.find("    name,air_flow [L/s]");
+    ASSERT_NE(begin, std::string::npos);
+    input::CatalogueInput sheet;
+    sheet.file = std::string{"sheet.csv"};
+    sheet.kind = std::string{"fan coil"};
+    quantity::OriginPool origins;
+    quantity::Problems problems;
+    rating::Stocks stocks;
+    catalogue::read_sheet(page.substr(begin, page.find("\n\n", begin) - begin), sheet, origins, problems, stocks);
+    EXPECT_TRUE(problems.empty()) << problems.all().front().message;
+    EXPECT_EQ(stocks.all().at(0).products.size(), 1u);
 }
 
 /// Lays a snippet into a building of two rooms: what it says of them goes before, what it does not say is there.

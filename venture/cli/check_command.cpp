@@ -44,6 +44,7 @@ ExitCode run(const CommonOptions& o, const Options& c)
 {
     Job job = open(o);
     (void)job.weather(); // a weather year that nobody asked for yet may be wrong too
+    if (!job.input().catalogues.empty()) (void)job.project().products(); // the same of products of one's own
     if (needs_building(job, "check")) return ExitCode::bad_input;
     if (c.origins) return list_origins(job, o, c.what);
     const bool stands = job.building() && !job.failed();

@@ -39,7 +39,7 @@ std::string near_to(const input::Input& library, const std::string& word)
     take(library.profiles);
     take(library.calendars);
     if (std::ranges::any_of(names, holds)) return {};
-    for (const rating::Stock& stock : catalogue::shipped_catalogue()->stocks.all())
+    for (const rating::Stock& stock : catalogue::shipped_products()->all())
         for (const auto& product : stock.products)
             if (holds(product->name())) products.push_back(product->name());
     if (!products.empty())

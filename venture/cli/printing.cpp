@@ -159,6 +159,8 @@ std::string libraries_in_words(const Job& job)
     for (const project::SourceFile& f : job.sources().files())
         if (f.role == project::FileRole::library)
             out += fmt::format("Library '{}': {}, fingerprint {}\n", f.library, f.name, f.fingerprint);
+        else if (f.role == project::FileRole::catalogue)
+            out += fmt::format("Catalogue {}, fingerprint {}\n", f.name, f.fingerprint);
     return out;
 }
 

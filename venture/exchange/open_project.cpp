@@ -68,13 +68,6 @@ study::TypedLoads typed_loads(const project::SourceFile& table, input::Input& in
     return {std::move(read.loads), std::move(read.assumed)};
 }
 
-std::shared_ptr<const rating::Stocks> shipped_products()
-{
-    const auto shipped = catalogue::shipped_catalogue();
-    VENTURE_ASSERT(shipped->problems.empty());
-    return {shipped, &shipped->stocks};
-}
-
 /// The case of a file that was read; the file stays for whoever reads more of it later.
 Opened begun(std::shared_ptr<ProjectFile> file, const std::vector<std::string>& changes,
              const std::vector<std::string>& also)
@@ -99,7 +92,9 @@ Opened begun(std::shared_ptr<ProjectFile> file, const std::vector<std::string>& 
         const project::SourceFile* table = input.loads.table ? file->sources.find(*input.loads.table) : nullptr;
         return table != nullptr ? std::optional{typed_loads(*table, input, problems)} : std::nullopt;
     };
-    given.products = shipped_products;
+    given.products = [file](input::Input& input, quantity::Problems& problems) {
+        return catalogue::products_of(input, file->sources, problems);
+    };
     return {std::move(file), study::Case{std::move(given)}};
 }
 

@@ -22,6 +22,7 @@ const RecordSpec& Input::spec()
                 {"project", &T::project},
                 {"units", &T::units},
                 {"library", &T::libraries},
+                {"catalogue", &T::catalogues},
                 {"table", &T::tables},
                 {"accepted", &T::accepted},
                 Nested{"site", &T::site}.saying_the_site(),

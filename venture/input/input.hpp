@@ -32,6 +32,7 @@ struct Input {
     ProjectInput project{};
     UnitsInput units{};
     std::vector<LibraryInput> libraries{};
+    std::vector<CatalogueInput> catalogues{};
     std::vector<TableFileInput> tables{};
     std::vector<AcceptedInput> accepted{};
     SiteInput site{};

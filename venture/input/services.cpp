@@ -6,6 +6,42 @@ namespace venture::input {
 
 using namespace declare; // NOLINT(google-build-using-namespace): words that only declare keys
 
+const RecordSpec& CatalogueColumnInput::spec()
+{
+    using T = CatalogueColumnInput;
+    static const RecordSpec all = RecordSpec::of<T>({
+        document_key("holds", &T::holds, "key of the product (\"total\") that the column holds", true),
+        document_key("column", &T::column, "its heading in the file", true),
+        document_key("unit", &T::unit, "of its numbers, where neither they nor the heading tell it"),
+        note_key<T>(),
+    });
+    return all;
+}
+
+const RecordSpec& CatalogueInput::spec()
+{
+    using T = CatalogueInput;
+    static const RecordSpec all = RecordSpec::of<T>(
+        {
+            document_key(
+                "file", &T::file,
+                "TOML file of products, or CSV with a line for each, or for each point of a product's table; may lie "
+                "outside the project, is never written",
+                true),
+            {document(text("kind", "what a line of a CSV file is")), &T::kind},
+            {document(text("separator", "between cells; detected unless typed")), &T::separator},
+            {document(text("decimal_mark", "of numbers; detected unless typed")), &T::decimal_mark},
+            {document(text("encoding", "of letters; detected unless typed")), &T::encoding},
+            {document(
+                 number("header_rows", Kind::number, 1, 2,
+                        "1: names, with units in brackets; 2: units in a row of their own; detected unless typed")),
+             &T::header_rows},
+            note_key<T>(),
+        },
+        {{"column", &T::columns}});
+    return all;
+}
+
 const RecordSpec& CircuitInput::spec()
 {
     using T = CircuitInput;

@@ -5,6 +5,7 @@
 #include <cstdint>
 #include <string_view>
 
+#include <venture/input/delimited.hpp>
 #include <venture/input/given.hpp>
 #include <venture/rating/kind_list.hpp>
 
@@ -17,6 +18,9 @@ enum class Duty : std::uint8_t { heating, cooling };
 #define VENTURE_ENUMERATOR(kind, words) kind,
 enum class UnitKind : std::uint8_t { VENTURE_UNIT_KINDS(VENTURE_ENUMERATOR) };
 enum class PlantKind : std::uint8_t { VENTURE_PLANT_KINDS(VENTURE_ENUMERATOR) };
+enum class ProductKind : std::uint8_t {
+    VENTURE_UNIT_KINDS(VENTURE_ENUMERATOR) VENTURE_PLANT_KINDS(VENTURE_ENUMERATOR)
+};
 #undef VENTURE_ENUMERATOR
 
 } // namespace venture::input
@@ -38,11 +42,34 @@ template <>
 struct quantity::WordsOf<input::PlantKind> {
     static constexpr std::array words = {VENTURE_PLANT_KINDS(VENTURE_WORDS)};
 };
+
+template <>
+struct quantity::WordsOf<input::ProductKind> {
+    static constexpr std::array words = {VENTURE_UNIT_KINDS(VENTURE_WORDS) VENTURE_PLANT_KINDS(VENTURE_WORDS)};
+};
 #undef VENTURE_WORDS
 
 } // namespace venture
 
 namespace venture::input {
+
+/// What a column of a maker's sheet is.
+struct CatalogueColumnInput {
+    Given<std::string> holds, column, unit, note;
+    [[nodiscard]] static const quantity::RecordSpec& spec();
+};
+
+/// A file of products that one buys; read, never written.
+struct CatalogueInput {
+    Given<std::string> file, note;
+    Choice<ProductKind> kind;
+    Choice<Separator> separator;
+    Choice<DecimalMark> decimal_mark;
+    Choice<Encoding> encoding;
+    Whole header_rows;
+    std::vector<CatalogueColumnInput> columns{};
+    [[nodiscard]] static const quantity::RecordSpec& spec();
+};
 
 /// Pipes between a plant and the terminal units of rooms.
 struct CircuitInput {

@@ -2,6 +2,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/rating/point_grid.hpp>
 #include <venture/rating/product_keys.hpp>
 
 namespace venture::plant {
@@ -15,11 +16,17 @@ namespace {
 
 rating::GridTable table_of(const ChillerData& d)
 {
+    if (!d.outdoor || d.at_water.empty())
+        throw quantity::Error{
+            "give outdoor and [[chiller.at_water]] tables, or in a sheet a line for each point with supply, "
+            "outdoor_dry_bulb and capacity"};
     std::vector<double> supplies, values;
     for (const ChillerRow& row : d.at_water) {
         supplies.push_back(*row.supply);
         values.insert(values.end(), (*row.capacity).begin(), (*row.capacity).end());
     }
+    if (values.size() == supplies.size() * (*d.outdoor).size())
+        rating::check_points(supplies, "water", *d.outdoor, "air", values);
     return {{{At::water_supply, std::move(supplies)}, {At::outdoor_dry_bulb, *d.outdoor}}, std::move(values)};
 }
 
@@ -65,8 +72,10 @@ const quantity::RecordSpec& ChillerData::spec()
         {
             {name_key(), &T::name},
             {maker_key(), &T::maker},
-            {must(number("outdoor", Kind::temperature, -20, 60, "outdoor dry bulbs: the columns of the table")),
-             &T::outdoor},
+            {number("outdoor", Kind::temperature, -20, 60, "outdoor dry bulbs: the columns of the table"), &T::outdoor},
+            {number("supply", Kind::temperature, 1, 30, "chilled water, of one point of a table"), &T::supply},
+            {number("outdoor_dry_bulb", Kind::temperature, -20, 60, "of that point"), &T::outdoor_dry_bulb},
+            {number("capacity", Kind::power, 0, largest_W, "of that point"), &T::capacity},
             {number("heights", Kind::length, -500, 6000, "above the sea, that height_factors are for"), &T::heights},
             {number("height_factors", Kind::fraction, 0.1, 1.2, "of the capacity at the sea, one for each height"),
              &T::height_factors},
@@ -74,6 +83,23 @@ const quantity::RecordSpec& ChillerData::spec()
         },
         {{"at_water", &T::at_water}});
     return all;
+}
+
+std::vector<ChillerData> ChillerData::joined(const std::vector<ChillerData>& points)
+{
+    std::vector<ChillerData> out;
+    for (const rating::PointGrid<ChillerData>& grid :
+         rating::grids_of(points, &ChillerData::supply, &ChillerData::outdoor_dry_bulb)) {
+        ChillerData& one = out.emplace_back(*grid.points.front());
+        if (grid.first.empty() || grid.second.empty()) continue;
+        one.outdoor = grid.second;
+        for (const double supply : grid.first) {
+            ChillerRow& row = one.at_water.emplace_back();
+            row.supply = supply;
+            row.capacity = grid.values_at(supply, &ChillerData::capacity);
+        }
+    }
+    return out;
 }
 
 Chiller::Chiller(const ChillerData& d, std::string from)

@@ -18,9 +18,12 @@ struct ChillerRow {
 /// A chiller as a catalogue holds it.
 struct ChillerData {
     quantity::Given<std::string> name, maker, note;
+    quantity::Given<double> supply, outdoor_dry_bulb, capacity; ///< one point of a table, as sheets have it
     quantity::Given<quantity::QuantityList> outdoor, heights, height_factors;
     std::vector<ChillerRow> at_water{};
     [[nodiscard]] static const quantity::RecordSpec& spec();
+    /// Points of the same name become rows of one table; a point that is not there is not a number.
+    [[nodiscard]] static std::vector<ChillerData> joined(const std::vector<ChillerData>& points);
 };
 
 /// In thinner air the condenser's fans move less: by the maker's factors over the height above the sea if given, else as

@@ -54,8 +54,8 @@ const rating::Stocks& some_products()
         rating::Stocks s;
         for (const BoilerData& d :
              {boiler_of("ten", 10e3, 80), boiler_of("twelve", 12e3, 80), boiler_of("cool ten", 10.9e3, 60)})
-            s.of(boiler).products.push_back(std::make_unique<const Boiler>(d, ""));
-        s.of(chiller).products.push_back(std::make_unique<const Chiller>(five(), ""));
+            s.of(boiler).products.push_back(std::make_shared<const Boiler>(d, ""));
+        s.of(chiller).products.push_back(std::make_shared<const Chiller>(five(), ""));
         return s;
     }();
     return all;

@@ -4,6 +4,7 @@
 #include <cctype>
 #include <map>
 #include <set>
+#include <tuple>
 
 #include <fmt/format.h>
 
@@ -16,13 +17,14 @@ namespace {
 using quantity::Origin;
 
 /// A name that any file system takes.
-std::string file_name_for(const std::string& library, std::set<std::string>& taken)
+std::string file_name_for(const std::string& folder, const std::string& called, const std::string& ending,
+                          std::set<std::string>& taken)
 {
     std::string name;
-    for (const char c : library)
+    for (const char c : called)
         name += std::isalnum(static_cast<unsigned char>(c)) != 0 ? static_cast<char>(std::tolower(c)) : '-';
-    std::string out = fmt::format("libraries/{}.toml", name);
-    for (int n = 2; !taken.insert(out).second; ++n) out = fmt::format("libraries/{}-{}.toml", name, n);
+    std::string out = fmt::format("{}/{}{}", folder, name, ending);
+    for (int n = 2; !taken.insert(out).second; ++n) out = fmt::format("{}/{}-{}{}", folder, name, n, ending);
     return out;
 }
 
@@ -52,10 +54,17 @@ void replace_quoted(std::string& text, const Origin& place, const std::string& b
     while (end < text.size() && text[end] != quote) end += text[end] == '\\' && quote == '"' ? 2U : 1U;
     const bool plain = (quote == '"' || quote == '\'') && text.compare(begin, 3, std::string(3, quote)) != 0;
     if (!plain || end >= text.size())
-        throw quantity::Error{fmt::format(
-            "{}:{}: the path of the library cannot be rewritten; put it into plain quotes", place.text, place.line)};
+        throw quantity::Error{
+            fmt::format("{}:{}: its path cannot be rewritten; put it into plain quotes", place.text, place.line)};
     text.replace(begin, end + 1 - begin, fmt::format("\"{}\"", by));
 }
+
+/// A file that several projects share, on its way into this one.
+struct Shared {
+    const quantity::Given<std::string>* file = nullptr;
+    std::string folder{}, called{}, ending{};
+    Origin place{}; ///< where it is named
+};
 
 std::string bytes_of(const SourceFile& source)
 {
@@ -74,20 +83,29 @@ std::vector<PackedFile> pack(const ProjectFile& project, OutputFolder& into)
     for (const SourceFile& s : project.sources.files()) content[s.name] = bytes_of(s);
     std::set<std::string> taken;
     std::map<std::string, std::string> new_names;
-    auto libraries = project.input.libraries; // from the last to the first, so that places before stay valid
-    for (auto it = libraries.rbegin(); it != libraries.rend(); ++it) {
-        if (!it->file || !it->name) continue;
-        const Origin place = project.input.origins.at(it->file.origin);
-        if (place.kind != quantity::OriginKind::file)
-            throw quantity::Error{
-                fmt::format("library '{}' was named for this run only; name it in the project", *it->name)};
-        std::string& name = new_names[*it->file];
-        if (name.empty()) name = file_name_for(*it->name, taken);
-        replace_quoted(content.at(std::string{place.text}), place, name);
+    std::vector<Shared> shared;
+    for (const input::LibraryInput& l : project.input.libraries)
+        if (l.file && l.name) shared.push_back({&l.file, "libraries", *l.name, ".toml"});
+    for (const input::CatalogueInput& c : project.input.catalogues)
+        if (c.file) {
+            const std::filesystem::path path{*c.file};
+            shared.push_back({&c.file, "catalogues", path.stem().string(), path.extension().string()});
+        }
+    for (Shared& s : shared) {
+        s.place = project.input.origins.at(s.file->origin);
+        if (s.place.kind != quantity::OriginKind::file)
+            throw quantity::Error{fmt::format("'{}' was named for this run only; name it in the project", **s.file)};
+        std::string& name = new_names[**s.file];
+        if (name.empty()) name = file_name_for(s.folder, s.called, s.ending, taken);
     }
+    // From the last to the first, so that places before stay valid.
+    std::ranges::sort(shared, std::greater{}, [](const Shared& s) { return std::tuple{s.place.line, s.place.column}; });
+    for (const Shared& s : shared)
+        replace_quoted(content.at(std::string{s.place.text}), s.place, new_names.at(**s.file));
     std::vector<PackedFile> out;
     for (const SourceFile& s : project.sources.files()) {
-        std::string name = s.role == FileRole::library ? new_names.at(s.name) : s.name;
+        const auto renamed = new_names.find(s.name);
+        std::string name = renamed != new_names.end() ? renamed->second : s.name;
         if (s.role == FileRole::project) name = project_file_name;
         into.write(name, content.at(s.name));
         out.push_back({name, s.name, s.role, s.fingerprint});

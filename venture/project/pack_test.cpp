@@ -53,8 +53,8 @@ TEST_F(Pack, CopiesEverythingAndReadsTheSameAlone)
     EXPECT_EQ(copy.input.materials.size(), 2u);
     ASSERT_EQ(copy.input.rooms.size(), 2u);
     EXPECT_DOUBLE_EQ(*copy.input.rooms[1].height, 3.5);
-    EXPECT_EQ(*copy.input.libraries[0].file, "libraries/our-office-2.toml");
-    EXPECT_EQ(*copy.input.libraries[1].file, "libraries/our-office.toml");
+    EXPECT_EQ(*copy.input.libraries[0].file, "libraries/our-office.toml");
+    EXPECT_EQ(*copy.input.libraries[1].file, "libraries/our-office-2.toml");
 }
 
 TEST_F(Pack, ChangesNothingButThePathsOfLibraries)
@@ -62,7 +62,7 @@ TEST_F(Pack, ChangesNothingButThePathsOfLibraries)
     (void)packed();
     std::string text = read_file(root / "copy/project.toml").text;
     EXPECT_THAT(text, testing::HasSubstr("format = 1 # caf\u00e9\n"));
-    EXPECT_THAT(text, testing::HasSubstr("file = \"libraries/our-office-2.toml\" # ours\n"));
+    EXPECT_THAT(text, testing::HasSubstr("file = \"libraries/our-office.toml\" # ours\n"));
     EXPECT_EQ(read_file(root / "copy/rooms.csv").text, read_file(root / "job/rooms.csv").text);
 }
 
@@ -71,8 +71,24 @@ TEST_F(Pack, KeepsTheFingerprintsOfTheOriginals)
     const ProjectFile project = read_project(root / "job");
     OutputFolder out{root / "copy"};
     for (const PackedFile& f : pack(project, out)) EXPECT_EQ(f.fingerprint, project.sources.find(f.from)->fingerprint);
-    EXPECT_EQ(read_project(root / "copy").sources.find("libraries/our-office.toml")->fingerprint,
+    EXPECT_EQ(read_project(root / "copy").sources.find("libraries/our-office-2.toml")->fingerprint,
               project.sources.find("../more.toml")->fingerprint);
+}
+
+TEST_F(Pack, BringsCataloguesAlong)
+{
+    write("heron air.csv", "name,output [kW],highest_supply\nA,10,80\n");
+    write("job/own.toml", "[[boiler]]\n");
+    std::ofstream{root / "job/project.toml", std::ios::app}
+        << "[[catalogue]]\nfile = \"../heron air.csv\"\nkind = \"boiler\"\n[[catalogue]]\nfile = \"own.toml\"\n";
+    (void)packed();
+    const ProjectFile copy = read_project(root / "copy");
+    ASSERT_EQ(copy.input.catalogues.size(), 2u);
+    EXPECT_EQ(*copy.input.catalogues[0].file, "catalogues/heron-air.csv");
+    EXPECT_EQ(*copy.input.catalogues[1].file, "catalogues/own.toml");
+    const SourceFile* file = copy.sources.find("catalogues/heron-air.csv");
+    ASSERT_NE(file, nullptr);
+    EXPECT_EQ(file->role, FileRole::catalogue);
 }
 
 TEST_F(Pack, NoticesAFileThatChangedMeanwhile)

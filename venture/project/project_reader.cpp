@@ -71,7 +71,7 @@ std::optional<std::string> ProjectReader::load(const Given<std::string>& named, 
     const std::string why = may_lie_outside ? std::string{} : outside_project(*named);
     if (!why.empty()) {
         problem(codes::include, named.origin, fmt::format("'{}' {}", *named, why),
-                "give a path inside the project's folder; only a [[library]] may lie outside");
+                "give a path inside the project's folder; only a [[library]] or [[catalogue]] may lie outside");
         return std::nullopt;
     }
     if (out_.sources.files().size() >= most_files) {
@@ -102,6 +102,7 @@ void ProjectReader::read(std::string text, const std::string& file)
     for (const input::DaysInput& days : out_.input.days)
         if (!days.file || out_.sources.find(*days.file) == nullptr) read_named(days.file, FileRole::calendar);
     read_libraries();
+    read_catalogues();
 }
 
 namespace {
@@ -276,6 +277,19 @@ void ProjectReader::read_named(const Given<std::string>& named, FileRole role)
     if (!named) return;
     if (auto bytes = load(named, false))
         out_.sources.add({.name = *named, .role = role, .text = *bytes, .path = out_.folder / *named}, *bytes);
+}
+
+void ProjectReader::read_catalogues()
+{
+    for (const input::CatalogueInput& catalogue : out_.input.catalogues) {
+        if (!catalogue.file || out_.sources.find(*catalogue.file) != nullptr) continue;
+        if (auto bytes = load(catalogue.file, true))
+            out_.sources.add({.name = *catalogue.file,
+                              .role = FileRole::catalogue,
+                              .text = *bytes,
+                              .path = out_.folder / *catalogue.file},
+                             *bytes);
+    }
 }
 
 void ProjectReader::read_libraries()

@@ -33,6 +33,7 @@ private:
     void read_named(const quantity::Given<std::string>& named, FileRole role);
     void read_libraries();
     void read_library(const input::LibraryInput& library);
+    void read_catalogues();
     void check_format(toml::table& root, TableReader& reader, const std::string& file, bool must_state);
     /// The units that bare numbers of a file are read in.
     [[nodiscard]] quantity::TypedUnits typed_units_of(const toml::table& root, TableReader& reader);

@@ -110,7 +110,7 @@ Rated rated_at(const Product& product, int count, const Conditions& at, const Du
     return out;
 }
 
-Choice choose(std::span<const std::unique_ptr<const Product>> products, Counts counts, const Conditions& at,
+Choice choose(std::span<const std::shared_ptr<const Product>> products, Counts counts, const Conditions& at,
               const Duty& duty)
 {
     Choice choice{.candidates = products.size()};

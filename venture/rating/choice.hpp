@@ -62,7 +62,7 @@ struct Counts {
 
 /// The product that runs fullest without being short, of each as few as suffice. Each further unit counts as a tenth
 /// more capacity: two units must run at least a tenth fuller than one to be preferred. Ties go to the name.
-[[nodiscard]] Choice choose(std::span<const std::unique_ptr<const Product>> products, Counts counts,
+[[nodiscard]] Choice choose(std::span<const std::shared_ptr<const Product>> products, Counts counts,
                             const Conditions& at, const Duty& duty);
 
 } // namespace venture::rating

@@ -20,11 +20,23 @@ Stock& Stocks::of(const Kind& kind)
     return at != all_.end() ? *at : all_.emplace_back(Stock{&kind, {}});
 }
 
-std::span<const std::unique_ptr<const Product>> Stocks::products(const Kind& kind) const
+std::span<const std::shared_ptr<const Product>> Stocks::products(const Kind& kind) const
 {
     const auto at = std::ranges::find(all_, &kind, &Stock::kind);
     if (at == all_.end()) return {};
     return at->products;
+}
+
+void Stocks::fill_up(const Stocks& others)
+{
+    for (const Stock& other : others.all_)
+        if (products(*other.kind).empty()) of(*other.kind) = other;
+}
+
+bool Stocks::are_invented(const Kind& kind) const
+{
+    const auto at = std::ranges::find(all_, &kind, &Stock::kind);
+    return at != all_.end() && at->invented;
 }
 
 const Product* Stocks::find(const Kind& kind, std::string_view name) const

@@ -31,7 +31,9 @@ public:
     /// Of the table that is called as the kind's key.
     [[nodiscard]] virtual quantity::Records records() = 0;
     /// @throws quantity::Error  what no product of this kind could be   @pre all required keys are given
-    [[nodiscard]] virtual std::unique_ptr<const Product> make(std::size_t i, std::string from) const = 0;
+    [[nodiscard]] virtual std::shared_ptr<const Product> make(std::size_t i, std::string from) const = 0;
+    /// Lines of a sheet that are points of one product's table become one record.
+    virtual void join_points() = 0;
 };
 
 struct Kind {
@@ -47,15 +49,20 @@ struct Kind {
     [[nodiscard]] bool is_rated_at(At what) const;
 };
 
-/// A kind whose records are structs `Record` and whose products are made of one by `Product(const Record&, from)`.
+/// A kind whose records are structs `Record` and whose products are made of one by `Made(const Record&, from)`. Records that
+/// can be a table have `static std::vector<Record> joined(const std::vector<Record>&)`.
 template <quantity::Declared Record, class Made>
 class ShelfOf : public Shelf {
 public:
     explicit ShelfOf(std::string_view key) : table_{key, &List::all} {}
     [[nodiscard]] quantity::Records records() override { return {table_, &list_.all}; }
-    [[nodiscard]] std::unique_ptr<const Product> make(std::size_t i, std::string from) const override
+    [[nodiscard]] std::shared_ptr<const Product> make(std::size_t i, std::string from) const override
     {
-        return std::make_unique<const Made>(list_.all[i], std::move(from));
+        return std::make_shared<const Made>(list_.all[i], std::move(from));
+    }
+    void join_points() override
+    {
+        if constexpr (requires { Record::joined(list_.all); }) list_.all = Record::joined(list_.all);
     }
 
 private:
@@ -69,7 +76,8 @@ private:
 /// Products of one kind.
 struct Stock {
     const Kind* kind = nullptr;
-    std::vector<std::unique_ptr<const Product>> products{};
+    std::vector<std::shared_ptr<const Product>> products{};
+    bool invented = false; ///< that ship with the program: of makers that do not exist
     /// Null if there is none of that name.
     [[nodiscard]] const Product* find(std::string_view name) const;
 };
@@ -79,9 +87,13 @@ class Stocks {
 public:
     /// @param kind  of the lists of kinds   @return a new one if there is none yet
     [[nodiscard]] Stock& of(const Kind& kind);
-    [[nodiscard]] std::span<const std::unique_ptr<const Product>> products(const Kind& kind) const;
+    [[nodiscard]] std::span<const std::shared_ptr<const Product>> products(const Kind& kind) const;
     [[nodiscard]] const Product* find(const Kind& kind, std::string_view name) const;
     [[nodiscard]] const std::vector<Stock>& all() const { return all_; }
+    /// Takes those of others of whose kind there is none here.
+    void fill_up(const Stocks& others);
+    /// Whether what there is of a kind was made up.
+    [[nodiscard]] bool are_invented(const Kind& kind) const;
 
 private:
     std::vector<Stock> all_{};

@@ -131,17 +131,17 @@ private:
     double W_;
 };
 
-std::vector<std::unique_ptr<const Product>> products_of(const std::vector<double>& capacities)
+std::vector<std::shared_ptr<const Product>> products_of(const std::vector<double>& capacities)
 {
-    std::vector<std::unique_ptr<const Product>> out;
-    for (const double W : capacities) out.push_back(std::make_unique<const Plain>(W));
+    std::vector<std::shared_ptr<const Product>> out;
+    for (const double W : capacities) out.push_back(std::make_shared<const Plain>(W));
     return out;
 }
 
 /// Among products of given capacities, W; kept alive for who looks at what was chosen.
 Choice choose_among(const std::vector<double>& capacities, double duty_W, Counts counts = {1, 4})
 {
-    static std::vector<std::vector<std::unique_ptr<const Product>>> all;
+    static std::vector<std::vector<std::shared_ptr<const Product>>> all;
     all.push_back(products_of(capacities));
     return choose(all.back(), counts, {}, {Service::heating, duty_W, {}});
 }

@@ -36,12 +36,12 @@ std::string plant_notes(const Sizing& s, const PreferredUnits& units)
                                         : "no heating-up, pipe losses or hot water in it");
             continue;
         }
-        out += fmt::format("{}: largest hour of what the units of {} rooms take together{}; their single peaks add up to "
-                           "{}; rated with {} water and air at {}\n",
-                           plant.name, p.rooms.size(),
-                           p.coincident.when.day.empty() ? "" : ", " + in_words(p.coincident.when),
-                           units.text(p.coincident.sum_of_peaks_W, "total_power"),
-                           units.text(p.supply_C, quantity::Kind::temperature), units.text(p.outdoor_C, "temperature"));
+        out += fmt::format(
+            "{}: largest hour of what the units of {} rooms take together{}; their single peaks add up to "
+            "{}; rated with {} water and air at {}\n",
+            plant.name, p.rooms.size(), p.coincident.when.day.empty() ? "" : ", " + in_words(p.coincident.when),
+            units.text(p.coincident.sum_of_peaks_W, "total_power"), units.text(p.supply_C, quantity::Kind::temperature),
+            units.text(p.outdoor_C, "temperature"));
         if (!p.coincident.by_hour) out += "  typed loads carry no hours and were added at their peak\n";
     }
     return out;
@@ -56,6 +56,24 @@ std::string circuits_text(const Sizing& s, const PreferredUnits& units)
                            quantity::from_si(c.return_C, units.symbol("temperature"), quantity::Kind::temperature),
                            units.symbol("temperature"), c.unit->words, s.services.plants[c.plant].name);
     return out;
+}
+
+/// Of whom products are, where they were made up.
+std::string invented_text(const Sizing& s)
+{
+    std::vector<std::string> kinds;
+    const auto add = [&](const rating::Kind& kind) {
+        const std::string words = fmt::format("{}s", kind.words);
+        if (s.stocks && s.stocks->are_invented(kind) && std::ranges::find(kinds, words) == kinds.end())
+            kinds.push_back(words);
+    };
+    for (const terminal::RoomSelection& u : s.units) add(*s.services.circuits[u.circuit].unit);
+    for (const PlantSelection& p : s.plants) add(*s.services.plants[p.plant].kind);
+    if (kinds.empty()) return {};
+    return fmt::format(
+        "The {} are those that ship with Venture: invented, of makers that do not exist. A [[catalogue]] names "
+        "real ones.\n",
+        fmt::join(kinds, ", "));
 }
 
 } // namespace
@@ -74,7 +92,8 @@ Document size_document(const Sizing& s, const PreferredUnits& units)
     out.add("\n" + plant_notes(s, units) +
             "Cooling: the sensible part at its own peak; \"full\" is the harder of the two.\n"
             "A choice is the product that runs fullest without being short; each further unit in a room counts as a "
-            "tenth more capacity.\n");
+            "tenth more capacity.\n" +
+            invented_text(s));
     out.add(figure::table_of(loads::building_load_columns(), loads::group_loads(s.loads)));
     tables.add_rest(out, s);
     return out;

@@ -88,6 +88,12 @@ loads::DesignOptions Case::design_options() const
     return {.step_s = state_->options.step_s, .known = state_->loads.models};
 }
 
+const rating::Stocks& Case::products() const
+{
+    state_->read_products();
+    return *state_->stocks;
+}
+
 const Sizing& Case::sizing() const
 {
     state_->choose();

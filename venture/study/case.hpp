@@ -45,6 +45,8 @@ public:
     [[nodiscard]] const loads::DesignLoads& loads() const;
     /// How they are computed, and what is known of their days once they were: for what else is asked of these.
     [[nodiscard]] loads::DesignOptions design_options() const;
+    /// What units and plant are chosen from; with problems, only what is sound.
+    [[nodiscard]] const rating::Stocks& products() const;
     /// Units and plant.
     [[nodiscard]] const Sizing& sizing() const;
     /// Through the weather year, anew each time. @pre building and weather are there

@@ -165,13 +165,22 @@ void Case::State::compute_loads()
     loads::lay_over(typed->loads, loads.loads);
 }
 
+void Case::State::read_products()
+{
+    if (stocks) return;
+    stocks = given.products ? given.products(input, problems) : nullptr;
+    if (!stocks) stocks = std::make_shared<const rating::Stocks>();
+}
+
 void Case::State::choose()
 {
     if (sizing) return;
     compute_loads();
     sizing.emplace();
     if (failed()) return;
-    sizing->stocks = given.products ? given.products() : std::make_shared<const rating::Stocks>();
+    read_products();
+    if (failed()) return;
+    sizing->stocks = stocks;
     plant::Outdoors outdoors{assumed_outdoor_C, loads.loads.pressure_Pa,
                              building ? building->site.place.height_m : 0.0};
     if (building && !building->site.months.empty())

@@ -17,6 +17,7 @@ struct Case::State {
     std::optional<TypedLoads> typed{};
     services::Services services{};
     loads::DesignLoads loads{};
+    std::shared_ptr<const rating::Stocks> stocks{};
     std::optional<Sizing> sizing{};
     bool weather_asked = false, site_asked = false, building_asked = false, loads_asked = false, year_asked = false;
 
@@ -25,6 +26,7 @@ struct Case::State {
     void resolve_site();
     void resolve_building();
     void compute_loads();
+    void read_products();
     void choose();
 
 private:

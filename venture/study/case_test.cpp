@@ -14,7 +14,7 @@ namespace {
 Given one_room()
 {
     Given given{.input = testing_data::one_room()};
-    given.products = [] {
+    given.products = [](input::Input&, quantity::Problems&) {
         auto out = std::make_shared<rating::Stocks>();
         for (const double W : {500.0, 1500.0, 4000.0}) {
             terminal::RadiatorData d;
@@ -22,13 +22,13 @@ Given one_room()
             d.height = d.length = 1.0;
             d.output = W;
             d.exponent = 1.3;
-            out->of(terminal::radiator).products.push_back(std::make_unique<const terminal::Radiator>(d, ""));
+            out->of(terminal::radiator).products.push_back(std::make_shared<const terminal::Radiator>(d, ""));
         }
         plant::BoilerData d;
         d.name = std::string{"Kettle"};
         d.output = 20000.0;
         d.highest_supply = 90.0;
-        out->of(plant::boiler).products.push_back(std::make_unique<const plant::Boiler>(d, ""));
+        out->of(plant::boiler).products.push_back(std::make_shared<const plant::Boiler>(d, ""));
         return out;
     };
     return given;

@@ -31,8 +31,8 @@ struct Given {
     std::function<std::optional<climate::WeatherYear>(input::Input&, quantity::Problems&)> weather{};
     /// Reads the table of typed loads that an input names, if it does.
     std::function<std::optional<TypedLoads>(input::Input&, quantity::Problems&)> typed_loads{};
-    /// What may be chosen; asked for when something is.
-    std::function<std::shared_ptr<const rating::Stocks>()> products{};
+    /// What may be chosen, and what is wrong with catalogues that the input names; asked for when something is.
+    std::function<std::shared_ptr<const rating::Stocks>(input::Input&, quantity::Problems&)> products{};
 };
 
 } // namespace venture::study

@@ -37,7 +37,7 @@ void add_findings(const Selection& s, const std::string& name, std::string_view 
     };
     if (s.kept_unknown)
         return say(fmt::format("{}, {}: the kept product '{}' is not in the catalogue", name, duty, s.kept->product),
-                   "check its name");
+                   "check its name; products of one's own stand instead of those of the same kind that ship");
     const std::string moved =
         std::abs(s.duty_moved) > worth_saying
             ? fmt::format("; the duty was {} when it was settled on and is {} now",

@@ -7,6 +7,7 @@
 
 #include <venture/air/processes.hpp>
 #include <venture/air/root.hpp>
+#include <venture/rating/point_grid.hpp>
 #include <venture/rating/product_keys.hpp>
 
 namespace venture::terminal {
@@ -32,6 +33,18 @@ double humidity_at(double dry_bulb_C, double wet_bulb_C, double pressure_Pa)
     return air::MoistAir::from_wet_bulb(Temperature::celsius(dry_bulb_C), Temperature::celsius(wet_bulb_C),
                                         Pressure::pascal(pressure_Pa))
         .humidity_ratio();
+}
+
+/// A wrong unit shows: coils take 5 to 30 kJ from each cubic metre of air.
+void check_units(double most_W, double air_flow_m3_per_s)
+{
+    constexpr double least_J_per_m3 = 500.0, most_J_per_m3 = 80e3;
+    const double per_air = most_W / air_flow_m3_per_s;
+    if (per_air < least_J_per_m3 || per_air > most_J_per_m3)
+        throw quantity::Error{
+            fmt::format("{:g} W from {:g} L/s of air are {:.3g} kJ for each cubic metre, where coils take 5 "
+                        "to 30: which units are its numbers in?",
+                        most_W, 1000.0 * air_flow_m3_per_s, per_air / 1000.0)};
 }
 
 } // namespace
@@ -83,6 +96,24 @@ const quantity::RecordSpec& FanCoilData::spec()
     return all;
 }
 
+std::vector<FanCoilData> FanCoilData::joined(const std::vector<FanCoilData>& points)
+{
+    std::vector<FanCoilData> out;
+    for (const rating::PointGrid<FanCoilData>& grid :
+         rating::grids_of(points, &FanCoilData::supply, &FanCoilData::entering_wet_bulb)) {
+        FanCoilData& one = out.emplace_back(*grid.points.front());
+        if (!grid.is_table()) continue;
+        one.wet_bulbs = grid.second;
+        for (const double supply : grid.first) {
+            FanCoilRow& row = one.at_water.emplace_back();
+            row.supply = supply;
+            row.total = grid.values_at(supply, &FanCoilData::total);
+            row.sensible = grid.values_at(supply, &FanCoilData::sensible);
+        }
+    }
+    return out;
+}
+
 FanCoil::FanCoil(const FanCoilData& d, std::string from)
     : Product{*d.name, d.maker.value.value_or(""), std::move(from)},
       air_flow_m3_per_s_{*d.air_flow},
@@ -95,12 +126,15 @@ FanCoil::FanCoil(const FanCoilData& d, std::string from)
 {
     if (!d.at_water.empty()) {
         take_table(d);
+        check_units(*std::ranges::max_element(total_W_), air_flow_m3_per_s_);
+        check_slopes();
         find_conductances(middle());
         return;
     }
     if (!d.total || !d.sensible || !d.entering_wet_bulb || !d.supply)
         throw quantity::Error{"give wet_bulbs and [[fan_coil.at_water]] tables, or one rated point with total, "
                               "sensible, entering_wet_bulb and supply"};
+    check_units(*d.total, air_flow_m3_per_s_);
     find_conductances({*d.supply, *d.entering_wet_bulb, *d.total, *d.sensible});
 }
 
@@ -118,12 +152,33 @@ void FanCoil::take_table(const FanCoilData& d)
     (void)rating::GridTable{axes, sensible_W_};
     if (wet_bulbs_C_.size() < 2 || wet_bulbs_C_.size() > most_columns)
         throw quantity::Error{fmt::format("a table has 2 to {} wet bulbs", most_columns)};
+    rating::check_points(supplies_C_, "water", wet_bulbs_C_, "a wet bulb", total_W_);
+    rating::check_points(supplies_C_, "water", wet_bulbs_C_, "a wet bulb", sensible_W_);
     for (std::size_t i = 0; i < total_W_.size(); ++i)
         if (sensible_W_[i] > total_W_[i])
             throw quantity::Error{fmt::format("with water at {:g} degC and a wet bulb of {:g} degC more is sensible "
                                               "({:g} W) than total ({:g} W): were they swapped?",
                                               supplies_C_[i / wet_bulbs_C_.size()],
                                               wet_bulbs_C_[i % wet_bulbs_C_.size()], sensible_W_[i], total_W_[i])};
+}
+
+/// Total capacity falls with warmer water and rises with the wet bulb; what does not was typed in the wrong order.
+void FanCoil::check_slopes() const
+{
+    const std::size_t columns = wet_bulbs_C_.size();
+    for (std::size_t i = 0; i < total_W_.size(); ++i) {
+        const std::size_t row = i / columns, column = i % columns;
+        if (row > 0 && total_W_[i] > total_W_[i - columns])
+            throw quantity::Error{fmt::format(
+                "with a wet bulb of {:g} degC total capacity rises from {:g} W with water at {:g} "
+                "degC to {:g} W at {:g} degC",
+                wet_bulbs_C_[column], total_W_[i - columns], supplies_C_[row - 1], total_W_[i], supplies_C_[row])};
+        if (column > 0 && total_W_[i] < total_W_[i - 1])
+            throw quantity::Error{fmt::format(
+                "with water at {:g} degC total capacity falls from {:g} W at a wet bulb of {:g} "
+                "degC to {:g} W at {:g} degC",
+                supplies_C_[row], total_W_[i - 1], wet_bulbs_C_[column - 1], total_W_[i], wet_bulbs_C_[column])};
+    }
 }
 
 FanCoil::Point FanCoil::middle() const

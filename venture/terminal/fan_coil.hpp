@@ -25,6 +25,8 @@ struct FanCoilData {
     quantity::Given<quantity::QuantityList> wet_bulbs;
     std::vector<FanCoilRow> at_water{};
     [[nodiscard]] static const quantity::RecordSpec& spec();
+    /// Points of the same name become rows of one table; a point that is not there is not a number.
+    [[nodiscard]] static std::vector<FanCoilData> joined(const std::vector<FanCoilData>& points);
 };
 
 /// Capacities are those of the coil; what the room gets is less by the heat of the fan. In air and water as the table was
@@ -44,6 +46,7 @@ private:
         double supply_C = 0.0, wet_bulb_C = 0.0, total_W = 0.0, sensible_W = 0.0;
     };
     void take_table(const FanCoilData& data);
+    void check_slopes() const;
     /// A wet one in the middle of the table, else the middle.
     [[nodiscard]] Point middle() const;
     void find_conductances(const Point& point);

@@ -1,5 +1,9 @@
 #include <venture/terminal/radiator.hpp>
 
+#include <array>
+
+#include <fmt/format.h>
+
 #include <venture/rating/coil_conductance.hpp>
 #include <venture/rating/emitter_law.hpp>
 #include <venture/rating/product_keys.hpp>
@@ -40,6 +44,14 @@ Radiator::Radiator(const RadiatorData& d, std::string from)
       nominal_W_{*d.output},
       exponent_{*d.exponent}
 {
+    // A wrong unit shows: a square metre of radiator gives some hundreds to some thousands of watts.
+    constexpr double least_W_per_m2 = 100.0, most_W_per_m2 = 20e3;
+    const double per_area = nominal_W_ / (height_m_ * length_m_);
+    if (per_area < least_W_per_m2 || per_area > most_W_per_m2)
+        throw quantity::Error{
+            fmt::format("{:g} W from {:g} x {:g} m are {:.3g} W/m2, where radiators give 100 to 20000: which "
+                        "units are its numbers in?",
+                        nominal_W_, height_m_, length_m_, per_area)};
 }
 
 std::variant<Output, Refusal> Radiator::rate(const rating::Conditions& at) const

@@ -72,9 +72,9 @@ const rating::Stocks& some_products()
 {
     static const rating::Stocks all = [] {
         rating::Stocks s;
-        s.of(radiator).products.push_back(std::make_unique<const Radiator>(radiator_of("small", 800), ""));
-        s.of(radiator).products.push_back(std::make_unique<const Radiator>(radiator_of("large", 1600), ""));
-        s.of(fan_coil).products.push_back(std::make_unique<const FanCoil>(coil(), "coils.toml:3"));
+        s.of(radiator).products.push_back(std::make_shared<const Radiator>(radiator_of("small", 800), ""));
+        s.of(radiator).products.push_back(std::make_shared<const Radiator>(radiator_of("large", 1600), ""));
+        s.of(fan_coil).products.push_back(std::make_shared<const FanCoil>(coil(), "coils.toml:3"));
         return s;
     }();
     return all;
@@ -149,7 +149,7 @@ TEST(LoadsOfUnits, HoldFanHeatAndWhatCondenses)
     FanCoilData with_fan = coil();
     with_fan.fan_power = 30.0;
     rating::Stocks stocks;
-    stocks.of(fan_coil).products.push_back(std::make_unique<const FanCoil>(with_fan, ""));
+    stocks.of(fan_coil).products.push_back(std::make_shared<const FanCoil>(with_fan, ""));
     loads::RoomLoads loads{.rooms = {needs(0, 1200, 900)}};
     loads.rooms[0].cooling_days = {{"July", 7, 0.0, std::vector<double>(24, 450.0), std::vector<double>(24, 10.0)}};
     const auto units = select_units(loads, two_circuits(1), stocks);
