@@ -73,7 +73,7 @@ std::string invented_text(const Sizing& s)
     return fmt::format(
         "The {} are those that ship with Venture: invented, of makers that do not exist. A [[catalogue]] names "
         "real ones.\n",
-        fmt::join(kinds, ", "));
+        quantity::listed(kinds, kinds.size()));
 }
 
 } // namespace
