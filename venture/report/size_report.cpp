@@ -70,10 +70,12 @@ std::string invented_text(const Sizing& s)
     for (const terminal::RoomSelection& u : s.units) add(*s.services.circuits[u.circuit].unit);
     for (const PlantSelection& p : s.plants) add(*s.services.plants[p.plant].kind);
     if (kinds.empty()) return {};
+    std::string all = fmt::format("{}", fmt::join(kinds, ", "));
+    if (const auto last = all.rfind(", "); last != std::string::npos) all.replace(last, 2, " and ");
     return fmt::format(
         "The {} are those that ship with Venture: invented, of makers that do not exist. A [[catalogue]] names "
         "real ones.\n",
-        quantity::listed(kinds, kinds.size()));
+        all);
 }
 
 } // namespace
