@@ -57,6 +57,7 @@ public:
             }
             try {
                 stock.products.push_back(shelf.make(i, origins_.describe(name.origin)));
+                stock.said.push_back(said_of(kind, records[i]));
             } catch (const quantity::Error& wrong) {
                 say(codes::contradiction, name.origin, fmt::format("'{}': {}", *name, wrong.what()));
             }
@@ -64,6 +65,20 @@ public:
     }
 
 private:
+    static rating::Said said_of(const rating::Kind& kind, const quantity::ConstRecord& record)
+    {
+        rating::Said out;
+        for (const quantity::Key* key : rating::plain_keys(kind)) {
+            auto& cell = out.emplace_back();
+            if (!record.is_given(*key)) continue;
+            if (key->shape == quantity::ValueShape::number)
+                cell = **record.find<double>(key->spec.name);
+            else
+                cell = **record.find<std::string>(key->spec.name);
+        }
+        return out;
+    }
+
     /// Whether a record and its rows have all that their keys require; complains of what is missing.
     /// @param product  that it belongs to, by its name
     bool is_complete(const quantity::ConstRecord& record, const quantity::Given<std::string>* product)

@@ -13,6 +13,7 @@
 #include <venture/cli/printing.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/report/library_report.hpp>
+#include <venture/report/product_report.hpp>
 #include <venture/resolve/resolve.hpp>
 
 namespace venture::cli::of_library {
@@ -52,8 +53,41 @@ std::string near_to(const input::Input& library, const std::string& word)
                        near ? fmt::format("; did you mean '{}'?", *near) : "");
 }
 
-ExitCode run(const CommonOptions& o, const std::string& word)
+/// The kind that a word names: "fan coil", "fan coils".
+const rating::Kind* kind_called(const std::string& word)
 {
+    const std::string small = quantity::lower_case(word);
+    for (const rating::Kind* kind : catalogue::all_kinds())
+        if (small == kind->words || small == fmt::format("{}s", kind->words)) return kind;
+    return nullptr;
+}
+
+/// What ships of a kind, or what a project may choose from.
+ExitCode list_products(const CommonOptions& o, const rating::Kind& kind, const std::vector<std::string>& where)
+{
+    std::optional<Job> job;
+    if (!o.project.empty()) job.emplace(open(o));
+    const rating::Stocks& stocks = job ? job->project().products() : *catalogue::shipped_products();
+    figure::Document out;
+    try {
+        out.add(report::product_table(stocks, kind, where));
+    } catch (const quantity::Error& wrong) {
+        print_error(fmt::format("{}\n", wrong.what()));
+        return ExitCode::bad_input;
+    }
+    if (stocks.are_invented(kind))
+        out.add(fmt::format("\nInvented, of makers that do not exist; a [[catalogue]] of a project names real {}s.\n",
+                            kind.words));
+    if (job) return deliver(std::move(out), *job, o);
+    const auto units = units_without_project(o);
+    return units ? deliver(out, *units, o) : ExitCode::bad_input;
+}
+
+ExitCode run(const CommonOptions& o, const std::string& word, const std::vector<std::string>& where)
+{
+    if (const rating::Kind* kind = kind_called(word)) return list_products(o, *kind, where);
+    if (!where.empty() || !o.project.empty())
+        throw Misuse{"--where and --of list products: name a kind of them, such as \"fan coil\""};
     const project::ProjectFile all = whole_library();
     const resolve::ResolvedFabric completed = resolve::resolve_fabric(all.input);
     const auto units = units_without_project(o);
@@ -69,10 +103,15 @@ std::function<ExitCode()> declare(Parser& parser)
 {
     const auto options = std::make_shared<CommonOptions>();
     const auto word = std::make_shared<std::string>();
-    parser.add("WORD", *word, "only what has it in its name");
+    parser.add("WORD", *word,
+               "only what has it in its name; or a kind of product (\"fan coil\"), to list what there is of it");
     add_units(parser, *options);
     add_forms(parser, *options);
-    return [options, word] { return run(*options, *word); };
+    const auto where = std::make_shared<std::vector<std::string>>();
+    parser.add("--where", *where, "of a kind of product: only what meets this, e.g. \"length <= 1 m\"; may be repeated")
+        .one_each();
+    parser.add("--of", options->project, "of a kind of product: what this project may choose from");
+    return [options, word, where] { return run(*options, *word, *where); };
 }
 
 } // namespace
@@ -83,7 +122,7 @@ namespace venture::cli {
 
 extern const Command library_command;
 const Command library_command = {"library", Group::understand,
-                                 "list the materials, build-ups, glazings, shades and room types that ship",
+                                 "list the materials, build-ups, glazings, shades, room types and products that ship",
                                  of_library::declare};
 
 } // namespace venture::cli

@@ -8,6 +8,18 @@ bool Kind::does(Service service) const { return std::ranges::find(gives, service
 
 bool Kind::is_rated_at(At what) const { return std::ranges::find(needs, what) != needs.end(); }
 
+std::vector<const quantity::Key*> plain_keys(const Kind& kind)
+{
+    static const std::string_view unread = "note";
+    std::vector<const quantity::Key*> out;
+    const quantity::RecordSpec& spec = kind.shelf()->records().table().spec();
+    for (const quantity::Key& key : spec.keys())
+        if ((key.shape == quantity::ValueShape::number || key.shape == quantity::ValueShape::text) &&
+            key.spec.name != unread)
+            out.push_back(&key);
+    return out;
+}
+
 const Product* Stock::find(std::string_view name) const
 {
     const auto at = std::ranges::find_if(products, [&](const auto& p) { return p->name() == name; });

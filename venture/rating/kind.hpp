@@ -73,11 +73,17 @@ private:
     quantity::Nested table_;
 };
 
+/// What a catalogue says of a product: a value for each key of its kind that is one number or text, in their order.
+using Said = std::vector<std::variant<std::monostate, double, std::string>>;
+/// Those keys.
+[[nodiscard]] std::vector<const quantity::Key*> plain_keys(const Kind& kind);
+
 /// Products of one kind.
 struct Stock {
     const Kind* kind = nullptr;
     std::vector<std::shared_ptr<const Product>> products{};
-    bool invented = false; ///< that ship with the program: of makers that do not exist
+    std::vector<Said> said{}; ///< one a product
+    bool invented = false;    ///< that ship with the program: of makers that do not exist
     /// Null if there is none of that name.
     [[nodiscard]] const Product* find(std::string_view name) const;
 };

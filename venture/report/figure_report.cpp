@@ -14,6 +14,7 @@
 #include <venture/loads/path_terms.hpp>
 #include <venture/loads/second_opinion.hpp>
 #include <venture/loads/year_figures.hpp>
+#include <venture/plant/kinds.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/report/buildup_report.hpp>
 #include <venture/report/calendar_report.hpp>
@@ -23,7 +24,9 @@
 #include <venture/report/library_report.hpp>
 #include <venture/report/model_origins.hpp>
 #include <venture/report/origins_report.hpp>
+#include <venture/report/product_report.hpp>
 #include <venture/study/sizing.hpp>
+#include <venture/terminal/kinds.hpp>
 
 namespace venture::report {
 
@@ -89,6 +92,8 @@ const std::vector<ResultTable>& result_tables()
         add("explain", glazing_declarations());
         add("explain", calendar_declarations());
         add("library", library_declarations());
+        for (const auto kinds : {terminal::unit_kinds(), plant::plant_kinds()})
+            for (const rating::Kind* kind : kinds) add("library", {product_declaration(*kind)});
         return tables;
     }();
     return all;
