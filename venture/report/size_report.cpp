@@ -92,7 +92,8 @@ Document size_document(const Sizing& s, const PreferredUnits& units)
     out.add("\nPlant\n");
     out.add(tables.table("plant", s));
     out.add("\n" + plant_notes(s, units) +
-            "Cooling: the sensible part at its own peak; \"full\" is the harder of the two.\n"
+            "Cooling: the sensible part at its own peak; \"full\" is the hardest of total, sensible and, where "
+            "humidity is limited, latent.\n"
             "A choice is the product that runs fullest without being short; each further unit in a room counts as a "
             "tenth more capacity.\n" +
             invented_text(s));

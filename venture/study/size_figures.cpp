@@ -80,7 +80,7 @@ void add_choice_columns(std::vector<figure::ColumnOf<Row>>& columns)
          [](const Row& r) -> Cell { return capacity_of(*r.selection, 0); }},
         {{"sensible_capacity", "sensible", "total_power", "of it, without drying", 5, Sum::none, Show::if_any},
          [](const Row& r) -> Cell { return capacity_of(*r.selection, 1); }},
-        {{"full", "full", "share", "need over capacity, of the harder of total and sensible"},
+        {{"full", "full", "share", "need over capacity, of the hardest of total, sensible and latent"},
          [](const Row& r) -> Cell {
              const auto& chosen = r.selection->choice.chosen;
              return chosen && std::isfinite(chosen->fullness()) ? Cell{chosen->fullness()} : Cell{};
@@ -274,7 +274,7 @@ const figure::TableOf<CandidateRow>& candidate_columns()
             {{"needs", "needs", "total_power", "what is asked"}, [](const C& c) -> Cell { return c.share.duty_W; }},
             {{"capacity", "can do", "total_power", "of all of it"},
              [](const C& c) -> Cell { return c.share.capacity_W; }},
-            {{"full", "full", "share", "need over capacity, of the harder of its parts"},
+            {{"full", "full", "share", "need over capacity, of the hardest of its parts"},
              [](const C& c) -> Cell { return where(std::isfinite(c.rated->fullness()), c.rated->fullness()); }},
             {{"suffices", "Suffices", "", "in all parts"}, [](const C& c) -> Cell { return c.rated->suffices(); }},
             {{"in_words", "In words", "", "how full it runs, or by how much it is short"},
