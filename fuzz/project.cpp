@@ -4,12 +4,14 @@
 #include <string>
 
 #include <venture/input/overlay.hpp>
+#include <venture/plant/kinds.hpp>
 #include <venture/project/acceptance.hpp>
 #include <venture/project/read_project.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/resolve/effective.hpp>
 #include <venture/resolve/resolve.hpp>
 #include <venture/services/services.hpp>
+#include <venture/terminal/kinds.hpp>
 
 namespace {
 
@@ -55,6 +57,6 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
         project::part_accepted(resolved.problems, resolved.effective.accepted, [](std::string_view) { return true; });
     for (const auto& group : project::grouped(findings.open, origins, file.sources))
         VENTURE_ASSERT(!project::in_words(group, origins, file.sources).empty());
-    (void)services::connect(resolved.effective, {});
+    (void)services::connect(resolved.effective, {}, {terminal::unit_kinds(), plant::plant_kinds()});
     return 0;
 }

@@ -67,10 +67,10 @@ void merge_list(const quantity::ConstRecords& from, const quantity::Records& to)
 void lay_over(Input& base, const Input& over, std::vector<quantity::Problem>& problems)
 {
     const std::vector<OriginId> to = moved_into(base.origins, over.origins);
-    Input own = over;
-    move_origins(Record{own}, to);
+    Input laid = over;
+    move_origins(Record{laid}, to);
     for (quantity::Problem& p : problems) p.where = to[p.where.index];
-    const ConstRecord from{own};
+    const ConstRecord from{laid};
     const Record all{base};
     for (const Nested& table : Input::spec().nested()) {
         if (table.list != nullptr)
