@@ -259,7 +259,7 @@ std::optional<double> CoilConductances::flow_meeting(CoilFlows f, double rise_K,
     return std::exp(air::root_of_increasing(too_small_rise, least, most));
 }
 
-std::variant<CoilOutput, Refusal> CoilConductances::cools_to(CoilFlows f, double water_out_C) const
+std::variant<CoilOutput, Refusal> CoilConductances::cools_to(CoilFlows f, double water_out_C, CoilFace face) const
 {
     if (!(f.dry_air_kg_per_s > 0.0)) return Refusal{Refusal::Why::too_little_air, At::air_flow, f.dry_air_kg_per_s};
     if (!(f.water_in_C < f.air_C))
@@ -273,7 +273,7 @@ std::variant<CoilOutput, Refusal> CoilConductances::cools_to(CoilFlows f, double
         f.water_kg_per_s = *flow;
         out = dry(f, sides(f));
     }
-    if (can_be_wet(f)) {
+    if (face != CoilFace::dry && can_be_wet(f)) {
         const double cs = slope_of_saturation(f.water_in_C, water_out_C, f.pressure);
         const auto total_W = [&](const CoilFlows& at) {
             const Sides s = sides(at);
@@ -282,7 +282,8 @@ std::variant<CoilOutput, Refusal> CoilConductances::cools_to(CoilFlows f, double
         if (const auto flow = flow_meeting(f, rise_K, total_W)) {
             f.water_kg_per_s = *flow;
             const CoilOutput other = wetted(f, transfer_units_of_air(f, sides(f).air_W_per_K), total_W(f));
-            if (other.condensate_kg_per_s > 0.0 && (!out || other.total_W > out->total_W)) out = other;
+            if (other.condensate_kg_per_s > 0.0 && (face == CoilFace::wet || !out || other.total_W > out->total_W))
+                out = other;
         }
     }
     if (!out) return Refusal{Refusal::Why::outside, At::water_return, water_out_C, allowed};

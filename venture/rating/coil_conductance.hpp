@@ -42,6 +42,9 @@ struct FlowExponents {
     double air = 0.6, water = 0.8;
 };
 
+/// How a coil's face is taken: as whichever takes more, or as it is known to be; wet only where it can be.
+enum class CoilFace : std::uint8_t { whichever, wet, dry };
+
 class CoilConductances {
 public:
     /// From a wet or a dry rating.
@@ -55,7 +58,8 @@ public:
     [[nodiscard]] std::variant<CoilOutput, Refusal> cools(const CoilFlows& flows) const;
     /// The same with as much water as leaves at a temperature; the flow of `flows` is not read.
     /// @returns a refusal where no flow would: it lies outside a fiftieth to fifty times the rated one
-    [[nodiscard]] std::variant<CoilOutput, Refusal> cools_to(CoilFlows flows, double water_out_C) const;
+    [[nodiscard]] std::variant<CoilOutput, Refusal> cools_to(CoilFlows flows, double water_out_C,
+                                                             CoilFace face = CoilFace::whichever) const;
     /// Heating by the same coil: total_W and sensible_W are what it gives.
     [[nodiscard]] std::variant<CoilOutput, Refusal> heats(const CoilFlows& flows) const;
 

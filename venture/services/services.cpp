@@ -19,6 +19,12 @@ using quantity::OriginId;
 using quantity::Severity;
 namespace codes = quantity::codes;
 
+// What is typed as a duty stands for the service of the same word.
+static_assert(name_of(Service::heating) == name_of(input::Duty::heating) &&
+              static_cast<int>(Service::heating) == static_cast<int>(input::Duty::heating));
+static_assert(name_of(Service::cooling) == name_of(input::Duty::cooling) &&
+              static_cast<int>(Service::cooling) == static_cast<int>(input::Duty::cooling));
+
 namespace {
 
 class Connector {

@@ -252,19 +252,26 @@ std::variant<CoilHeat, Refusal> FanCoil::coil_heat(const rating::Conditions& at)
     if (has_table && as_printed) return read(at);
     const double wet_bulb_C = std::min(at[At::entering_wet_bulb], dry_bulb_C);
     rating::CoilFlows here = flows_at(supply_C, dry_bulb_C, wet_bulb_C, pressure_Pa);
-    const auto now = coil_->cools_to(here, at[At::water_return]);
-    if (const auto* refused = std::get_if<Refusal>(&now)) return *refused;
-    const CoilHeat there = std::get<rating::CoilOutput>(now);
-    if (!has_table) return there;
+    if (!has_table) {
+        const auto now = coil_->cools_to(here, at[At::water_return]);
+        if (const auto* refused = std::get_if<Refusal>(&now)) return *refused;
+        return CoilHeat{std::get<rating::CoilOutput>(now)};
+    }
     const auto printed = read(at);
     if (std::holds_alternative<Refusal>(printed)) return printed;
-    const auto base = coil_->cools_to(flows_at(supply_C, dry_bulb_C, wet_bulb_C, at_sea_Pa), supply_C + rise_K_);
-    if (const auto* refused = std::get_if<Refusal>(&base)) return *refused;
-    const CoilHeat as_printed_for = std::get<rating::CoilOutput>(base);
     CoilHeat heat = std::get<CoilHeat>(printed);
+    // Like with like: what the table says is wet is compared as a wet coil, so that nothing jumps with the rise.
+    const rating::CoilFace face = heat.dry ? rating::CoilFace::dry : rating::CoilFace::wet;
+    const auto now = coil_->cools_to(here, at[At::water_return], face);
+    const auto base = coil_->cools_to(flows_at(supply_C, dry_bulb_C, wet_bulb_C, at_sea_Pa), supply_C + rise_K_, face);
+    for (const auto* one : {&now, &base})
+        if (const auto* refused = std::get_if<Refusal>(one)) return *refused;
+    const CoilHeat there = std::get<rating::CoilOutput>(now), as_printed_for = std::get<rating::CoilOutput>(base);
     heat.total_W *= there.total_W / as_printed_for.total_W;
-    heat.sensible_W = heat.dry ? heat.total_W
-                               : std::min(heat.total_W, heat.sensible_W * there.sensible_W / as_printed_for.sensible_W);
+    heat.sensible_W *= there.sensible_W / as_printed_for.sensible_W;
+    heat.dry = heat.dry || there.dry; // so little water that its coil can no longer be wet
+    if (heat.dry) heat.total_W = heat.sensible_W;
+    heat.sensible_W = std::min(heat.sensible_W, heat.total_W);
     return heat;
 }
 

@@ -132,6 +132,21 @@ TEST(FanCoil, GivesLessInThinAirAndTheSameAtAnyRiseAsPrinted)
     }
 }
 
+TEST(FanCoil, ChangesBySmallStepsWithTheRise)
+{
+    const FanCoil unit{table(), ""};
+    double total_W = 0.0, latent_W = 0.0;
+    for (double rise_K = 4.0; rise_K <= 9.0; rise_K += 0.05) {
+        const Output out = rated(unit, at(7.0, 25.0, 18.0, rise_K));
+        if (total_W > 0.0) {
+            EXPECT_NEAR(out.gives_W[Service::cooling], total_W, 0.02 * total_W) << rise_K;
+            EXPECT_NEAR(out.latent_W(), latent_W, 0.03 * total_W) << rise_K;
+        }
+        total_W = out.gives_W[Service::cooling];
+        latent_W = out.latent_W();
+    }
+}
+
 TEST(FanCoil, TakesTheHeatOfItsFanOffWhatTheRoomGets)
 {
     FanCoilData d = table();
