@@ -1,6 +1,7 @@
 #include <venture/loads/room_at_edge.hpp>
 
 #include <algorithm>
+#include <map>
 
 #include <fmt/format.h>
 
@@ -259,18 +260,24 @@ void RoomAtEdge::take_recording()
     for (std::size_t s = 0; s < stages; ++s)
         for (const std::size_t i : bodies)
             recorded_.sensible_factors.push_back(all.sensible_factors[s * all.bodies + i]);
-    if (all.films == 0) return;
-    const balance::HeatBalance whole{b_.model}, own{silent_};
-    std::vector<std::size_t> from;
-    for (const balance::FaceAt& face : own.convective_faces()) {
-        const balance::FaceAt there{surface_of_[face.surface], face.inside};
-        const auto at = std::ranges::find(whole.convective_faces(), there);
-        VENTURE_ASSERT(at != whole.convective_faces().end());
-        from.push_back(static_cast<std::size_t>(at - whole.convective_faces().begin()));
-    }
-    recorded_.films = from.size();
-    for (std::size_t s = 0; s < stages; ++s)
-        for (const std::size_t f : from) recorded_.film_values.push_back(all.film_values[s * all.films + f]);
+    if (all.films > 0)
+        take_films(
+            all, b_.model, silent_, [&](std::size_t surface) { return surface_of_[surface]; }, recorded_);
+}
+
+void take_films(const balance::Recording& recorded, const ThermalModel& from, const ThermalModel& to,
+                const std::function<std::size_t(std::size_t)>& there, balance::Recording& out)
+{
+    std::map<std::pair<std::size_t, bool>, std::size_t> at;
+    const balance::HeatBalance whole{from}, own{to};
+    for (const balance::FaceAt& face : whole.convective_faces())
+        at.emplace(std::pair{face.surface, face.inside}, at.size());
+    std::vector<std::size_t> films;
+    for (const balance::FaceAt& face : own.convective_faces())
+        films.push_back(at.at({there(face.surface), face.inside}));
+    out.films = films.size();
+    for (std::size_t s = 0; s < recorded.stages; ++s)
+        for (const std::size_t f : films) out.film_values.push_back(recorded.film_values[s * recorded.films + f]);
 }
 
 } // namespace venture::loads::detail

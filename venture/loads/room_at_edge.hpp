@@ -42,6 +42,10 @@ struct Act {
     std::string through{};
 };
 
+/// Films of one model as they were recorded in another. @param there  the surface of `from` that one of `to` is
+void take_films(const balance::Recording& recorded, const balance::ThermalModel& from, const balance::ThermalModel& to,
+                const std::function<std::size_t(std::size_t surface)>& there, balance::Recording& out);
+
 class RoomAtEdge {
 public:
     /// @param name_of  what the room calls a surface of the building's model
@@ -76,7 +80,10 @@ private:
     /// A temperature that the run had at each of its stages.
     balance::SignalId from_stages(const std::function<double(std::size_t stage)>& at_C);
     void add_stream(const balance::Drives& kg_per_s, balance::SignalId temperature, PathKind kind, std::string through);
-    [[nodiscard]] balance::ThermalModel with(const std::vector<const Act*>& acts) const;
+    [[nodiscard]] balance::ThermalModel with(const std::vector<std::vector<const Act*>>& rooms) const;
+    void let_act(const Act& act, std::size_t in_room, balance::ThermalModel& m) const;
+    [[nodiscard]] balance::Recording recorded_for(const balance::ThermalModel& m) const;
+    [[nodiscard]] balance::PeriodicDay replay(const balance::ThermalModel& m) const;
     [[nodiscard]] double heat_of(const Act& act, const balance::ThermalModel& m, std::size_t step) const;
     [[nodiscard]] std::vector<const Act*> acts_of(PathKind kind, const std::string& through) const;
     [[nodiscard]] std::vector<balance::SignalId> signals_of(const Act& act) const;

@@ -72,6 +72,13 @@ TEST(RoomParts, AddUpInARoomWithWarmAirUnderItsCeiling)
     expect_all_of_it(in);
 }
 
+TEST(RoomParts, AddUpWherePeoplesHeatFollowsTheAir)
+{
+    input::Input in = busy();
+    in.rooms[0].use.activity = input::Activity::bench_work;
+    expect_all_of_it(in);
+}
+
 /// Whatever a project can say: every room, every design day, every hour.
 class OfRandomBuildings : public testing::TestWithParam<unsigned> {};
 TEST_P(OfRandomBuildings, PathsAddUp) { expect_all_of_it(testing_data::RandomBuilding{GetParam()}.make()); }

@@ -1,4 +1,4 @@
-/// One room replayed with a path at a time.
+/// One room replayed with one path each, side by side.
 
 #include <algorithm>
 #include <cmath>
@@ -17,70 +17,119 @@ using balance::Surface;
 using balance::ThermalModel;
 using balance::ZoneFace;
 
-ThermalModel RoomAtEdge::with(const std::vector<const Act*>& acts) const
+/// As many rooms as there are lists, side by side in one model. Bodies are not repeated: what of their heat is sensible
+/// belongs to its signal, which all rooms share.
+ThermalModel RoomAtEdge::with(const std::vector<std::vector<const Act*>>& rooms) const
 {
     ThermalModel m = silent_;
     balance::Zone& room = m.zones.front();
-    const balance::Zone& as_it_is = b_.model.zones[zone_];
-    if (room.heat_below_C) room.heat_below_C = nil_;
-    if (room.cool_above_C) room.cool_above_C = nil_;
-    if (room.most_heating_W) room.most_heating_W = nil_;
-    if (room.most_cooling_W) room.most_cooling_W = nil_;
-    for (const Act* act : acts) {
-        const auto face_at = [&](bool far) -> Face& {
-            Surface& s = m.surfaces.at(act->index);
-            return far == turned_[act->index] ? s.inside : s.outside;
-        };
-        const auto heat = [&](Face& face) {
-            Drives& drives = std::holds_alternative<ZoneFace>(face) ? std::get<ZoneFace>(face).absorbed_W
-                                                                    : std::get<OutdoorFace>(face).absorbed_W;
-            drives.insert(drives.end(), act->drives.begin(), act->drives.end());
-        };
-        switch (act->at) {
-        case Act::At::beyond: {
-            Face& far = face_at(true);
-            if (auto* out = std::get_if<OutdoorFace>(&far))
-                out->environment_C = beyond_[act->index];
-            else
-                std::get<FixedFace>(far).temperature_C = beyond_[act->index];
-            break;
+    for (auto* of_supply : {&room.heat_below_C, &room.cool_above_C, &room.most_heating_W, &room.most_cooling_W})
+        if (*of_supply) *of_supply = nil_;
+    const ThermalModel one = m;
+    const std::size_t zones = one.zones.size();
+    for (std::size_t first = zones; first < rooms.size() * zones; first += zones) {
+        for (balance::Zone zone : one.zones) {
+            for (balance::TransferAir& air : zone.transfer_air) air.from += first;
+            m.zones.push_back(std::move(zone));
         }
-        case Act::At::far_face:
-            heat(face_at(true));
-            break;
-        case Act::At::near_face:
-            heat(face_at(false));
-            break;
-        case Act::At::radiant:
-            room.radiant_gain_W.push_back(act->drives.front());
-            break;
-        case Act::At::convective:
-            room.convective_gain_W.push_back(act->drives.front());
-            break;
-        case Act::At::stream: {
-            balance::Zone& stream = m.zones[1 + act->index];
-            stream.heat_below_C = stream.cool_above_C = streams_[act->index];
-            break;
-        }
-        case Act::At::set_point:
-            if (heat_below_) room.heat_below_C = heat_below_;
-            if (cool_above_) room.cool_above_C = cool_above_;
-            break;
-        case Act::At::limit:
-            room.most_heating_W = as_it_is.most_heating_W;
-            room.most_cooling_W = as_it_is.most_cooling_W;
-            break;
-        case Act::At::warm_ceiling:
-            for (const bool far : {false, true}) {
-                const Surface& there = b_.model.surfaces[surface_of_[act->index]];
-                const ZoneFace* whole = face_in(far == turned_[act->index] ? there.inside : there.outside, zone_);
-                if (auto* mine = std::get_if<ZoneFace>(&face_at(far)); mine != nullptr && whole != nullptr)
-                    mine->air_warmer_K = whole->air_warmer_K;
-            }
-            break;
+        for (Surface surface : one.surfaces) {
+            for (Face* face : {&surface.outside, &surface.inside})
+                if (auto* in = std::get_if<ZoneFace>(face)) in->zone += first;
+            m.surfaces.push_back(std::move(surface));
         }
     }
+    for (std::size_t r = 0; r < rooms.size(); ++r)
+        for (const Act* act : rooms[r]) let_act(*act, r, m);
     return m;
+}
+
+/// In a room of several.
+void RoomAtEdge::let_act(const Act& act, std::size_t in_room, ThermalModel& m) const
+{
+    balance::Zone& room = m.zones[in_room * silent_.zones.size()];
+    const balance::Zone& as_it_is = b_.model.zones[zone_];
+    const auto face_at = [&](bool far) -> Face& {
+        Surface& s = m.surfaces.at(in_room * silent_.surfaces.size() + act.index);
+        return far == turned_[act.index] ? s.inside : s.outside;
+    };
+    const auto heat = [&](Face& face) {
+        Drives& drives = std::holds_alternative<ZoneFace>(face) ? std::get<ZoneFace>(face).absorbed_W
+                                                                : std::get<OutdoorFace>(face).absorbed_W;
+        drives.insert(drives.end(), act.drives.begin(), act.drives.end());
+    };
+    switch (act.at) {
+    case Act::At::beyond: {
+        Face& far = face_at(true);
+        if (auto* out = std::get_if<OutdoorFace>(&far))
+            out->environment_C = beyond_[act.index];
+        else
+            std::get<FixedFace>(far).temperature_C = beyond_[act.index];
+        break;
+    }
+    case Act::At::far_face:
+        heat(face_at(true));
+        break;
+    case Act::At::near_face:
+        heat(face_at(false));
+        break;
+    case Act::At::radiant:
+        room.radiant_gain_W.push_back(act.drives.front());
+        break;
+    case Act::At::convective:
+        room.convective_gain_W.push_back(act.drives.front());
+        break;
+    case Act::At::stream: {
+        balance::Zone& stream = m.zones[in_room * silent_.zones.size() + 1 + act.index];
+        stream.heat_below_C = stream.cool_above_C = streams_[act.index];
+        break;
+    }
+    case Act::At::set_point:
+        if (heat_below_) room.heat_below_C = heat_below_;
+        if (cool_above_) room.cool_above_C = cool_above_;
+        break;
+    case Act::At::limit:
+        room.most_heating_W = as_it_is.most_heating_W;
+        room.most_cooling_W = as_it_is.most_cooling_W;
+        break;
+    case Act::At::warm_ceiling:
+        for (const bool far : {false, true}) {
+            const Surface& there = b_.model.surfaces[surface_of_[act.index]];
+            const ZoneFace* whole = face_in(far == turned_[act.index] ? there.inside : there.outside, zone_);
+            if (auto* mine = std::get_if<ZoneFace>(&face_at(far)); mine != nullptr && whole != nullptr)
+                mine->air_warmer_K = whole->air_warmer_K;
+        }
+        break;
+    }
+}
+
+/// What was recorded of the room, for as many as stand side by side in a model.
+balance::Recording RoomAtEdge::recorded_for(const ThermalModel& m) const
+{
+    const balance::Recording& one = recorded_;
+    const std::size_t times = m.zones.size() / silent_.zones.size();
+    if (times == 1) return one;
+    balance::Recording out{.stages = one.stages,
+                           .zones = times * one.zones,
+                           .bodies = one.bodies,
+                           .sensible_factors = one.sensible_factors};
+    for (std::size_t s = 0; s < one.stages; ++s)
+        for (std::size_t k = 0; k < times; ++k)
+            for (std::size_t z = 0; z < one.zones; ++z) out.actions.push_back(one.actions[s * one.zones + z]);
+    if (one.films > 0)
+        take_films(
+            one, silent_, m, [&](std::size_t surface) { return surface % silent_.surfaces.size(); }, out);
+    return out;
+}
+
+/// The day of every room of `m`.
+balance::PeriodicDay RoomAtEdge::replay(const ThermalModel& m) const
+{
+    const std::size_t rooms = m.zones.size() / silent_.zones.size();
+    const balance::Recording recording = recorded_for(m);
+    // walls change as a root mean square of all rooms: each shall be as exact as if it were alone
+    balance::PeriodicOptions options{.temperature_tolerance_K = 1e-7 / std::sqrt(static_cast<double>(rooms))};
+    options.replay = &recording;
+    return run_periodic_day(m, options);
 }
 
 /// Mean over a step; of people as much as was sensible then.
@@ -107,27 +156,25 @@ std::vector<LoadPath> RoomAtEdge::paths() const
         if (!by_path.contains(key)) order.push_back(key);
         by_path[key].push_back(&act);
     }
-    balance::PeriodicOptions options{.temperature_tolerance_K = 1e-7};
-    options.replay = &recorded_;
+    std::vector<std::vector<const Act*>> rooms;
+    for (const Key& key : order) rooms.push_back(by_path[key]);
+    const balance::PeriodicDay day = replay(with(rooms));
     const std::size_t per_hour = silent_.steps / 24;
     std::vector<LoadPath> out;
-    for (const Key& key : order) {
-        const std::vector<const Act*>& acts = by_path[key];
-        const ThermalModel m = with(acts);
-        const balance::PeriodicDay day = run_periodic_day(m, options);
-        LoadPath path{.kind = key.first, .through = key.second};
-        const balance::ZoneDay& zone = day.zones.front();
+    for (std::size_t r = 0; r < rooms.size(); ++r) {
+        LoadPath path{.kind = order[r].first, .through = order[r].second};
+        const balance::ZoneDay& zone = day.zones[r * silent_.zones.size()];
         for (std::size_t h = 0; h < 24; ++h) {
             path.cooling_W[h] = zone.cooling_W[h] - zone.heating_W[h];
             path.temperature_K[h] = zone.operative_C[h];
         }
-        const bool heat =
-            std::ranges::all_of(acts, [](const Act* a) { return !a->drives.empty() && a->at != Act::At::far_face; });
+        const bool heat = std::ranges::all_of(
+            rooms[r], [](const Act* a) { return !a->drives.empty() && a->at != Act::At::far_face; });
         if (heat) {
             HourlyDay& gain = path.gain_W.emplace();
-            for (const Act* act : acts)
-                for (std::size_t i = 0; i < m.steps; ++i)
-                    gain[i / per_hour] += heat_of(*act, m, i) / static_cast<double>(per_hour);
+            for (const Act* act : rooms[r])
+                for (std::size_t i = 0; i < silent_.steps; ++i)
+                    gain[i / per_hour] += heat_of(*act, silent_, i) / static_cast<double>(per_hour);
         }
         out.push_back(std::move(path));
     }
@@ -183,10 +230,8 @@ std::optional<std::array<RoomAtEdge::Term, 24>> RoomAtEdge::terms(PathKind kind,
     const std::vector<const Act*> acts = acts_of(kind, through);
     if (acts.empty() || std::ranges::any_of(acts, [&](const Act* act) { return signals_of(*act).empty(); }))
         return std::nullopt;
-    const ThermalModel whole = with(acts);
+    const ThermalModel whole = with({acts});
     const std::size_t per_hour = whole.steps / 24;
-    balance::PeriodicOptions options{.temperature_tolerance_K = 1e-7};
-    options.replay = &recorded_;
     const bool heat = is_heat(kind, through);
     std::array<Term, 24> out{};
     for (std::size_t h = 0; h < out.size(); ++h) {
@@ -203,7 +248,7 @@ std::optional<std::array<RoomAtEdge::Term, 24>> RoomAtEdge::terms(PathKind kind,
             }
         }
         if (out[h].acted == 0.0) continue;
-        const balance::PeriodicDay day = run_periodic_day(m, options);
+        const balance::PeriodicDay day = replay(m);
         const balance::ZoneDay& zone = day.zones.front();
         out[h].cooling_W = zone.cooling_W[hour] - zone.heating_W[hour];
         out[h].operative_K = zone.operative_C[hour];
