@@ -131,7 +131,7 @@ void choice_among_2000(benchmark::State& state)
                                           .set(At::water_return, 12.0)
                                           .set(At::entering_dry_bulb, 24.0 + 2.0 * spread(3 * i))
                                           .set(At::entering_wet_bulb, 17.0 + spread(5 * i));
-        benchmark::DoNotOptimize(rating::choose(products, {1, 8}, at, {rating::Service::cooling, W, 0.75 * W, {}}));
+        benchmark::DoNotOptimize(rating::choose(products, {1, 8}, {at, {rating::Service::cooling, W, 0.75 * W, {}}}));
     }
     state.SetItemsProcessed(state.iterations() * 2000);
 }

@@ -230,12 +230,20 @@ TEST_F(SchoolCommands, CountDiversityApartFromMargins)
 {
     const json all = run_json("size school --json");
     for (const json& plant : all["plant"]) {
-        const char* taken = plant["units_take"].is_number() ? "units_take" : "rooms_need";
-        const double expected = plant[taken].get<double>() * plant["circuits_diversity"].get<double>() *
-                                plant["plant_diversity"].get<double>() * (1.0 + plant["margin"].get<double>());
+        const auto told = [&](const char* key, double otherwise) {
+            return plant.contains(key) ? plant[key].get<double>() : otherwise; // a row leaves out what it has not
+        };
+        const double taken = told("units_take", told("rooms_need", 0.0)), asked = told("circuits_ask", taken);
+        const double expected = asked * told("diversity", 1.0) * (1.0 + told("margin", 0.0));
         EXPECT_NEAR(plant["needs"].get<double>(), expected, 1e-6 * expected);
     }
-    EXPECT_DOUBLE_EQ(all["plant"][1]["circuits_diversity"].get<double>(), 0.9);
+    const json& chiller = all["plant"][1]; // one circuit, which meets nine tenths of what its rooms need at once
+    EXPECT_NEAR(chiller["circuits_ask"].get<double>(), 0.9 * chiller["units_take"].get<double>(), 1e-6);
+    const auto allowance = std::ranges::find_if(all["allowance"], [](const json& row) {
+        return row["what"] == "diversity" && row["way"] == "cooled computers, chiller";
+    });
+    ASSERT_NE(allowance, all["allowance"].end());
+    EXPECT_DOUBLE_EQ((*allowance)["factor"].get<double>(), 0.9);
     EXPECT_THAT(run("size school").out, HasSubstr("diversity"));
 }
 

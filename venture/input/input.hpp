@@ -59,6 +59,7 @@ struct Input {
     std::vector<RepeatInput> repeats{};
     std::vector<CircuitInput> circuits{};
     std::vector<PlantInput> plants{};
+    std::vector<ServeInput> serve{};
     std::vector<KeptInput> kept{};
     LoadsInput loads{};
     MethodInput method{};

@@ -50,12 +50,35 @@ const RecordSpec& CircuitInput::spec()
         {must(text("carries", "what it brings to the rooms")), &T::carries},
         {must(number("supply", Kind::temperature, 3, 95, "water to the units")), &T::supply},
         {must(number("return", Kind::temperature, 4, 90, "water back from the units")), &T::back},
-        {must(text("unit", "terminal unit on it")), &T::unit},
-        {must(naming("plant", {"plant"}, "plant that feeds it")), &T::plant},
+        {text("unit", "terminal unit on it; must be typed unless its demand is"), &T::unit},
+        {naming("plant", {"plant"}, "plant that feeds it; the only one that makes what it carries unless typed"),
+         &T::plant},
+        {instead_of({"plant"}, naming("plants", {"plant"},
+                                      "instead of plant: several that feed it, in order: each gives up to "
+                                      "its at_most, the last what is left; or by plant_shares")),
+         &T::plants},
+        {number("plant_shares", Kind::fraction, 0, 1, "of each of its plants, together 1: instead of in order"),
+         &T::plant_shares},
+        {instead_of({"plant", "plants"},
+                    naming("from", {"circuit"}, "instead of plant: the circuit whose water is mixed for it")),
+         &T::from},
+        {naming("same_pipes_as", {"circuit"},
+                "circuit of the other service whose pipes it shares (two pipes, changed over): both at once is a "
+                "finding"),
+         &T::same_pipes_as},
         {otherwise(number("diversity", Kind::fraction, 0.01, 1,
                           "share of what its rooms need together that it meets at once"),
                    1.0, "all of it"),
          &T::diversity},
+        {otherwise(number("loss", Kind::fraction, 0, 1,
+                          "heat that its pipes lose or take up, as a share of what it "
+                          "brings"),
+                   0.0, "none unless typed"),
+         &T::loss},
+        {number("demand", Kind::power, 0, 1e9,
+                "what is asked of it, typed instead of the sum of its rooms: an air handler's coil; counts in every "
+                "hour of its season"),
+         &T::demand},
         note_key<T>(),
     });
     return all;
@@ -81,6 +104,32 @@ const RecordSpec& PlantInput::spec()
              0.0, "as outdoors"),
          &T::air_warmer},
         {otherwise(number("units", Kind::number, 1, 12, "how many equal units share the duty"), 1.0, "one"), &T::units},
+        {otherwise(number("standby_units", Kind::number, 0, 11, "of these units: the others suffice without them"), 0.0,
+                   "none"),
+         &T::standby_units},
+        {number("at_most", Kind::power, 0, 1e9,
+                "where plants of a circuit stand in order: what it is asked at most; the next one gives the rest"),
+         &T::at_most},
+        {number("demand", Kind::power, 0, 1e9,
+                "what is asked of it, typed instead of the sum of its circuits; counts in every hour of its season"),
+         &T::demand},
+        note_key<T>(),
+    });
+    return all;
+}
+
+const RecordSpec& ServeInput::spec()
+{
+    using T = ServeInput;
+    static const RecordSpec all = RecordSpec::of<T>({
+        {holding("rooms", {"room"}, "rooms by name, * for any letters: \"Office *\"; all unless typed"), &T::rooms},
+        {naming("type", {"room_type"}, "only rooms of this type"), &T::type},
+        {naming("storey", {"storey"}, "only rooms on this storey"), &T::storey},
+        {must(naming_or("nothing", "by", {"circuit"}, "circuit that serves them, or \"nothing\"")), &T::by},
+        {text("service", "what for; that of the circuit unless typed"), &T::service},
+        {number("share", Kind::fraction, 0, 1,
+                "of what they need: the lines of a room that state one must add up to 1"),
+         &T::share},
         note_key<T>(),
     });
     return all;

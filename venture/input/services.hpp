@@ -71,12 +71,14 @@ struct CatalogueInput {
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 
-/// Pipes between a plant and the terminal units of rooms.
+/// Pipes between plants and the terminal units of rooms, or mixed from another circuit.
 struct CircuitInput {
-    Given<std::string> name, plant, note;
+    Given<std::string> name, plant, from, same_pipes_as, note;
+    Given<TextList> plants;
+    Given<QuantityList> plant_shares;
     Choice<Duty> carries;
     Choice<UnitKind> unit;
-    Given<double> supply, back, diversity;
+    Given<double> supply, back, diversity, loss, demand;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 
@@ -84,8 +86,17 @@ struct CircuitInput {
 struct PlantInput {
     Given<std::string> name, note;
     Choice<PlantKind> kind;
-    Given<double> margin, diversity, air_warmer;
-    Whole units;
+    Given<double> margin, diversity, air_warmer, demand, at_most;
+    Whole units, standby_units;
+    [[nodiscard]] static const quantity::RecordSpec& spec();
+};
+
+/// A line that says which rooms a circuit serves; later lines stand over earlier ones, and all of them over what rooms say.
+struct ServeInput {
+    Given<TextList> rooms;
+    Given<std::string> type, storey, by, note;
+    Choice<Duty> service;
+    Given<double> share;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 

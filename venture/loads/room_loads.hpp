@@ -19,6 +19,7 @@ struct LoadDay {
     int month = 0;
     double clock_ahead_h = 0.0;
     std::vector<double> sensible_W{}, latent_W{};
+    std::vector<double> heating_W{}; ///< on that same day, where a room needs it
 };
 
 /// One line of a sum that can be done on paper: area * U * difference, or flow * capacity * difference.

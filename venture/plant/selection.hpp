@@ -5,27 +5,27 @@
 #include <string>
 #include <vector>
 
-#include <venture/loads/room_loads.hpp>
 #include <venture/rating/choice.hpp>
 #include <venture/rating/kind.hpp>
-#include <venture/services/services.hpp>
+#include <venture/services/needs.hpp>
 
 namespace venture::plant {
 
 /// One plant, what it must do, and what does it.
 struct PlantSelection {
     std::size_t plant = 0; ///< index into Services::plants
+    rating::Service service = rating::Service::heating;
     std::vector<std::size_t> rooms{};
-    double rooms_W = 0.0; ///< what its rooms need together: heating in winter design; cooling: coincident peak
-    double units_W =
-        0.0; ///< what their units take for that, with fan heat and what condenses, in the largest hour of it
-    loads::Coincident coincident{};  ///< of cooling, as the units take it
-    double circuits_diversity = 1.0; ///< of its circuits, weighted by what their rooms need
-    double plant_diversity = 1.0;    ///< its own
-    double margin = 0.0;
-    rating::Duty duty{};    ///< with diversity and margin
-    double supply_C = 0.0;  ///< hardest of its circuits
-    double outdoor_C = 0.0; ///< that it is rated at: the hottest of the design months, and what its place adds
+    double rooms_W = 0.0;        ///< what its rooms need, in the largest hour of their sum
+    double units_W = 0.0;        ///< what their units and typed circuits take, in the largest hour of it
+    double circuits_W = 0.0;     ///< that with diversity and losses of its circuits; or typed for the plant itself
+    std::size_t hour = 0;        ///< of the largest: of all hours of its service's days
+    double sum_of_peaks_W = 0.0; ///< of units and typed circuits, each in its own hour
+    bool by_hour = true;         ///< false: something has no hours and was added at its peak
+    bool typed = false;          ///< what it must give was typed instead of the sum of its circuits
+    rating::Duty duty{};         ///< with all allowances
+    double supply_C = 0.0;       ///< hardest of its circuits
+    double outdoor_C = 0.0;      ///< that it is rated at: the hottest of the design months, and what its place adds
     rating::Choice choice{};
     std::optional<services::Kept> kept{};
     bool kept_unknown = false;
@@ -40,8 +40,7 @@ struct Outdoors {
 };
 
 /// One selection a plant, in the order of the services. Each of its equal units takes an equal share of the duty.
-/// @param of_units  the same loads as the units of the rooms take them (terminal::loads_of_units())
-[[nodiscard]] std::vector<PlantSelection> select_plants(const loads::RoomLoads& loads, const loads::RoomLoads& of_units,
+[[nodiscard]] std::vector<PlantSelection> select_plants(const services::Needs& needs,
                                                         const services::Services& services,
                                                         const rating::Stocks& stocks, const Outdoors& outdoors);
 

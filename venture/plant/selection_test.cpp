@@ -4,6 +4,7 @@
 
 #include <venture/plant/boiler.hpp>
 #include <venture/plant/chiller.hpp>
+#include <venture/services/wiring.hpp>
 
 namespace venture::plant {
 namespace {
@@ -16,12 +17,14 @@ const rating::Kind coils = {.key = "coil", .words = "coil", .gives = {Service::c
 services::Services boiler_and_chiller(double margin, int units)
 {
     services::Services s;
-    s.plants = {{"boiler", &boiler, margin, units}, {"chiller", &chiller, 0.0, 1}};
-    s.circuits = {{"warm", Service::heating, 70, 50, &radiators, 0}, {"cold", Service::cooling, 7, 12, &coils, 1}};
-    services::Link both;
-    both[Service::heating] = 0;
-    both[Service::cooling] = 1;
+    s.plants = {{.name = "boiler", .kind = &boiler, .margin = margin, .units = units},
+                {.name = "chiller", .kind = &chiller}};
+    s.circuits = {{"warm", Service::heating, 70, 50, &radiators, {0}}, {"cold", Service::cooling, 7, 12, &coils, {1}}};
+    services::Servers both;
+    both[Service::heating] = {{0}};
+    both[Service::cooling] = {{1}};
     s.rooms.assign(2, both);
+    services::wire({{.room = "East"}, {.room = "West"}}, s);
     return s;
 }
 
@@ -61,30 +64,29 @@ const rating::Stocks& some_products()
     return all;
 }
 
-std::vector<PlantSelection> select(const loads::RoomLoads& loads, const services::Services& services,
-                                   const Outdoors& outdoors = {.hottest_C = 30.0})
+services::Demand day(double morning_W, double evening_W)
 {
-    return select_plants(loads, loads, services, some_products(), outdoors);
+    services::Demand out{.sensible_W = std::vector<double>(24, 0.0), .latent_W = std::vector<double>(24, 100.0)};
+    out.sensible_W[10] = morning_W;
+    out.sensible_W[16] = evening_W;
+    out.sum_of_peaks_W = out.peak_W();
+    return out;
 }
 
-loads::LoadDay july(double first_W, double second_W)
+/// East and West: 5 kW of heating each, and 3.1 kW of cooling in the morning or 2.9 kW in the evening.
+std::vector<services::DemandAt> two_rooms()
 {
-    loads::LoadDay day{"July", 7, 1.0, std::vector<double>(24, 0.0), std::vector<double>(24, 100.0)};
-    day.sensible_W[10] = first_W;
-    day.sensible_W[16] = second_W;
-    return day;
+    const services::Demand heating = services::Demand::of_peak(5000.0, 0.0, 24);
+    return {{0, Service::heating, heating},
+            {1, Service::heating, heating},
+            {0, Service::cooling, day(3000.0, 500.0)},
+            {1, Service::cooling, day(400.0, 2800.0)}};
 }
 
-loads::RoomLoads two_rooms()
+std::vector<PlantSelection> select(const std::vector<services::DemandAt>& rooms, const services::Services& services,
+                                   const Outdoors& outdoors = {.hottest_C = 30.0}, const services::PassOn& take = {})
 {
-    loads::RoomLoads all;
-    for (const auto& [name, morning, evening] : {std::tuple{"East", 3000.0, 500.0}, {"West", 400.0, 2800.0}}) {
-        loads::RoomLoad r{.room = name, .heated = true, .cooled = true, .heating_W = 5000.0};
-        r.cooling_days = {july(morning, evening)};
-        r.cooling_W = std::max(morning, evening) + 100.0;
-        all.rooms.push_back(r);
-    }
-    return all;
+    return select_plants(services::needs_of(services, rooms, take), services, some_products(), outdoors);
 }
 
 TEST(SelectPlants, AddsHeatingAndTheMarginOnce)
@@ -113,21 +115,18 @@ TEST(SelectPlants, CoolsTheCoincidentPeakAndSaysWhen)
 {
     const auto plants = select(two_rooms(), boiler_and_chiller(0.0, 1));
     EXPECT_DOUBLE_EQ(plants[1].rooms_W, 3000.0 + 400.0 + 200.0); // at 10 h standard, not the sum of peaks
-    EXPECT_DOUBLE_EQ(plants[1].coincident.sum_of_peaks_W, 3100.0 + 2900.0);
-    EXPECT_EQ(plants[1].coincident.when.clock_hour, 11);
+    EXPECT_DOUBLE_EQ(plants[1].sum_of_peaks_W, 3100.0 + 2900.0);
+    EXPECT_EQ(plants[1].hour, 10U);
     EXPECT_TRUE(plants[1].met());
 }
 
 TEST(SelectPlants, AddsTypedLoadsAtTheirPeak)
 {
-    loads::RoomLoads all = two_rooms();
-    all.rooms[1].typed = true;
-    all.rooms[1].cooling_days.clear();
-    all.rooms[1].cooling_sensible_W = 2800.0;
-    all.rooms[1].cooling_latent_W = 100.0;
-    const auto plants = select(all, boiler_and_chiller(0.0, 1));
+    std::vector<services::DemandAt> rooms = two_rooms();
+    rooms[3].demand = services::Demand::of_peak(2800.0, 100.0, 24);
+    const auto plants = select(rooms, boiler_and_chiller(0.0, 1));
     EXPECT_DOUBLE_EQ(plants[1].rooms_W, 3100.0 + 2900.0);
-    EXPECT_FALSE(plants[1].coincident.by_hour);
+    EXPECT_FALSE(plants[1].by_hour);
 }
 
 TEST(SelectPlants, RatesAKeptPlant)
@@ -146,14 +145,25 @@ TEST(SelectPlants, MeetsNothingOutsideTheTable)
 
 TEST(SelectPlants, CoolsWhatUnitsTakeAndSaysWhatRoomsNeed)
 {
-    loads::RoomLoads of_units = two_rooms();
-    for (loads::RoomLoad& room : of_units.rooms)
-        for (double& W : room.cooling_days[0].latent_W) W += 50.0;
-    const auto plants =
-        select_plants(two_rooms(), of_units, boiler_and_chiller(0.0, 1), some_products(), {.hottest_C = 30.0});
+    const services::Services s = boiler_and_chiller(0.0, 1);
+    const auto fifty_more = [&](services::NodeId node, Service service, services::Demand& demand) {
+        if (s.network.nodes[node].role == services::Role::unit && service == Service::cooling)
+            for (double& W : demand.latent_W) W += 50.0;
+    };
+    const auto plants = select(two_rooms(), s, {.hottest_C = 30.0}, fifty_more);
     EXPECT_DOUBLE_EQ(plants[1].rooms_W, 3600.0);
     EXPECT_DOUBLE_EQ(plants[1].units_W, 3700.0);
     EXPECT_DOUBLE_EQ(plants[1].duty.W, 3700.0);
+}
+
+TEST(SelectPlants, LeaveOneOfTheirUnitsForStandby)
+{
+    services::Services s = boiler_and_chiller(0.0, 3);
+    s.plants[0].standby = 1;
+    services::wire({{.room = "East"}, {.room = "West"}}, s);
+    const auto plants = select(two_rooms(), s);
+    EXPECT_NEAR(plants[0].duty.W, 15000.0, 1e-9); // two of three give 10 kW
+    EXPECT_DOUBLE_EQ(plants[0].circuits_W, 10000.0);
 }
 
 TEST(SelectPlants, RateAChillerInTheAirThatItTakes)

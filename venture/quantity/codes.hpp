@@ -85,6 +85,8 @@ inline constexpr std::string_view air_for_heat = "V439";  ///< less air than the
 inline constexpr std::string_view odd_size = "V440";      ///< a room as large or as small as rooms hardly are
 inline constexpr std::string_view large_bridges = "V441"; ///< thermal bridges that lose more than all walls
 inline constexpr std::string_view month_beside = "V443"; ///< a peak in a month beside one that has no design conditions
+inline constexpr std::string_view served_twice = "V444"; ///< a line and a room's own word say two circuits
+inline constexpr std::string_view both_at_once = "V445"; ///< heating and cooling at once in the same pipes
 inline constexpr std::string_view cannot_be = "V442";    ///< rooms at temperatures or humidities that cannot be
 // weather
 inline constexpr std::string_view weather_records = "V501"; ///< records that make no year
@@ -102,11 +104,11 @@ enum class RaisedBy { reading, weather, site, building, services, loads, sizes }
     if (code < missing) return RaisedBy::reading;
     if (code >= weather_records || code == derived) return RaisedBy::weather;
     if (code == moved_height || code == odd_place || code == odd_season) return RaisedBy::site;
-    if (code == unserved || code == assumed) return RaisedBy::services;
+    if (code == unserved || code == assumed || code == served_twice) return RaisedBy::services;
     if (code == humidity_capped || code == typed_load || code == too_hot || code == too_humid || code == load_far_off ||
         code == cannot_be)
         return RaisedBy::loads;
-    return code == not_met ? RaisedBy::sizes : RaisedBy::building;
+    return code == not_met || code == both_at_once ? RaisedBy::sizes : RaisedBy::building;
 }
 
 } // namespace venture::quantity::codes

@@ -27,11 +27,13 @@ double fullness_of_one(const Rated& r)
                      r.duty.latent_W ? ratio(*r.duty.latent_W, r.one.latent_W()) : 0.0});
 }
 
+bool is_enough(double fullness) { return fullness <= 1.0 + rounding; }
+
 /// Capacity offered per duty, with a tenth added for each further unit: less is better, as long as it suffices.
-double cost_of(const Rated& rated)
+double cost_of(int count, double fullness)
 {
     constexpr double per_further_unit = 0.1;
-    return (1.0 + per_further_unit * (rated.count - 1)) / rated.fullness();
+    return (1.0 + per_further_unit * (count - 1)) / fullness;
 }
 
 /// As few as suffice, as far as they may.
@@ -60,7 +62,7 @@ bool is_nearer(const Rated& rated, const Rated& other)
 
 double Rated::fullness() const { return fullness_of_one(*this) / count; }
 
-bool Rated::suffices() const { return fullness() <= 1.0 + rounding; }
+bool Rated::suffices() const { return is_enough(fullness()); }
 
 std::vector<Share> Rated::shares() const
 {
@@ -110,22 +112,31 @@ Rated rated_at(const Product& product, int count, const Conditions& at, const Du
     return out;
 }
 
-Choice choose(std::span<const std::shared_ptr<const Product>> products, Counts counts, const Conditions& at,
-              const Duty& duty)
+Choice choose(std::span<const std::shared_ptr<const Product>> products, Counts counts, const Asked& asked,
+              const std::optional<Asked>& also)
 {
     Choice choice{.candidates = products.size()};
     double best = infinite, second = infinite;
     std::vector<Rated> short_alone; // the next down is looked for when the number of units is known
     for (const auto& product : products) {
-        Rated rated = rated_at(*product, counts.fewest, at, duty);
-        if (rated.refused) {
-            if (!choice.refused || product->name() < choice.refused->product->name()) choice.refused = rated;
+        Rated rated = rated_at(*product, counts.fewest, asked.at, asked.duty);
+        std::optional<Rated> other;
+        if (also) other = rated_at(*product, counts.fewest, also->at, also->duty);
+        if (rated.refused || (other && other->refused)) {
+            if (!choice.refused || product->name() < choice.refused->product->name())
+                choice.refused = rated.refused ? rated : *other;
             continue;
         }
         short_alone.push_back(rated);
         rated.count = count_for(rated, counts);
-        if (!rated.suffices()) continue;
-        const double cost = cost_of(rated);
+        double fullness = rated.fullness();
+        if (other) {
+            rated.count = other->count = std::max(rated.count, count_for(*other, counts));
+            fullness = std::max(rated.fullness(), other->fullness());
+            if (!other->suffices()) short_alone.back() = *other;
+        }
+        if (!is_enough(fullness)) continue;
+        const double cost = cost_of(rated.count, fullness);
         if (is_before(cost, rated, best, choice.chosen)) {
             second = best;
             choice.runner_up = std::move(choice.chosen);

@@ -60,9 +60,16 @@ struct Counts {
 
 [[nodiscard]] Rated rated_at(const Product& product, int count, const Conditions& at, const Duty& duty);
 
+/// A duty and what products are rated at for it.
+struct Asked {
+    Conditions at{};
+    Duty duty{};
+};
+
 /// The product that runs fullest without being short, of each as few as suffice. Each further unit counts as a tenth
 /// more capacity: two units must run at least a tenth fuller than one to be preferred. Ties go to the name.
-[[nodiscard]] Choice choose(std::span<const std::shared_ptr<const Product>> products, Counts counts,
-                            const Conditions& at, const Duty& duty);
+/// @param also  what the same units must do besides, with other water: they count as full as in the harder of both
+[[nodiscard]] Choice choose(std::span<const std::shared_ptr<const Product>> products, Counts counts, const Asked& asked,
+                            const std::optional<Asked>& also = {});
 
 } // namespace venture::rating

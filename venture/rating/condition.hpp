@@ -63,13 +63,14 @@ private:
 /// Why there is no number. A value, not an exception: most products of a catalogue refuse most duties.
 struct Refusal {
     enum class Why : std::uint8_t {
-        outside,       ///< of what `allowed` says
-        not_given,     ///< an input that is needed
-        no_difference, ///< water is no warmer (heating) or colder (cooling) than what it is to heat or cool
-        too_few_wet,   ///< fewer than two wet columns: no line to follow
-        never_wet,     ///< sensible above total even at the wettest column
-        not_reached,   ///< a required output, at any flow; `value` is the most, W
-        too_little_air ///< `value`: kg/s
+        outside,        ///< of what `allowed` says
+        not_given,      ///< an input that is needed
+        no_difference,  ///< water is no warmer (heating) or colder (cooling) than what it is to heat or cool
+        too_few_wet,    ///< fewer than two wet columns: no line to follow
+        never_wet,      ///< sensible above total even at the wettest column
+        not_reached,    ///< a required output, at any flow; `value` is the most, W
+        too_little_air, ///< `value`: kg/s
+        not_rated       ///< the maker says nothing of it with such water
     };
     Why why = Why::outside;
     At what = At::water_supply;

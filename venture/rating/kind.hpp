@@ -9,6 +9,7 @@
 #include <vector>
 
 #include <venture/quantity/record.hpp>
+#include <venture/rating/medium.hpp>
 #include <venture/rating/product.hpp>
 
 namespace venture::rating {
@@ -41,6 +42,7 @@ struct Kind {
     std::string_view words; ///< "fan coil"
     Stands stands = Stands::room;
     std::vector<Service> gives{};
+    Medium medium = Medium::water; ///< that units take, that plants give
     /// For a circuit that nobody gave, of the first kind in the list that gives its service.
     std::optional<AssumedWater> assumed{};
     std::vector<At> needs{}; ///< what its products are rated at

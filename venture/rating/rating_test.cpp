@@ -143,13 +143,13 @@ Choice choose_among(const std::vector<double>& capacities, double duty_W, Counts
 {
     static std::vector<std::vector<std::shared_ptr<const Product>>> all;
     all.push_back(products_of(capacities));
-    return choose(all.back(), counts, {}, {Service::heating, duty_W, {}});
+    return choose(all.back(), counts, {{}, {Service::heating, duty_W, {}}});
 }
 
 TEST(Choose, CountsSensibleByItself)
 {
     const auto products = products_of({1000.0, 1500.0});
-    const Choice c = choose(products, {1, 1}, {}, {Service::cooling, 900.0, 700.0});
+    const Choice c = choose(products, {1, 1}, {{}, {Service::cooling, 900.0, 700.0}});
     EXPECT_EQ(c.chosen->product->name(), "p1500"); // the smaller has but 500 W sensible
     EXPECT_EQ(c.next_down->in_words(), "28.6 % short (sensible)");
     ASSERT_EQ(c.chosen->shares().size(), 2u);

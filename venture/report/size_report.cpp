@@ -17,6 +17,33 @@ using study::Sizing;
 
 namespace {
 
+std::string rooms_in_words(const PlantSelection& p)
+{
+    return fmt::format("{} room{}", p.rooms.size(), p.rooms.size() == 1 ? "" : "s");
+}
+
+/// ", July 15-16 h"
+std::string in_the_hour(const Sizing& s, const PlantSelection& p)
+{
+    const figure::When when = s.leaves.when(p.service, p.hour);
+    return when.day.empty() ? "" : ", " + in_words(when);
+}
+
+/// What is in a plant's heating, and what is not.
+std::string contents_of(const Sizing& s, const PlantSelection& p)
+{
+    const bool heats_up =
+        std::ranges::any_of(p.rooms, [&](std::size_t r) { return s.loads.rooms[r].heating_up_W > 0.0; });
+    const bool loses =
+        std::ranges::any_of(s.services.circuits, [](const services::Circuit& c) { return c.loss > 0.0; });
+    std::vector<std::string> in, out;
+    (heats_up ? in : out).emplace_back("heating-up");
+    (loses ? in : out).emplace_back("pipe losses");
+    const std::string without = out.empty() ? "hot water" : fmt::format("{} or hot water", fmt::join(out, ", "));
+    return in.empty() ? fmt::format("no {} in it", without)
+                      : fmt::format("{} in it, no {}", fmt::join(in, " and "), without);
+}
+
 std::string plant_notes(const Sizing& s, const PreferredUnits& units)
 {
     std::string out;
@@ -26,35 +53,25 @@ std::string plant_notes(const Sizing& s, const PreferredUnits& units)
             out += fmt::format("{}: nothing to do\n", plant.name);
             continue;
         }
-        if (p.duty.service == rating::Service::heating) {
-            const bool heats_up =
-                std::ranges::any_of(p.rooms, [&](std::size_t r) { return s.loads.rooms[r].heating_up_W > 0.0; });
-            out += fmt::format("{}: heating of {} rooms together in winter design ({} outdoors), water at {}; {}\n",
-                               plant.name, p.rooms.size(), units.text(s.loads.outdoor_winter_C, "temperature"),
-                               units.text(p.supply_C, quantity::Kind::temperature),
-                               heats_up ? "heating-up after set-backs in it, no pipe losses or hot water"
-                                        : "no heating-up, pipe losses or hot water in it");
-            continue;
-        }
-        out += fmt::format(
-            "{}: largest hour of what the units of {} rooms take together{}; their single peaks add up to "
-            "{}; rated with {} water and air at {}\n",
-            plant.name, p.rooms.size(), p.coincident.when.day.empty() ? "" : ", " + in_words(p.coincident.when),
-            units.text(p.coincident.sum_of_peaks_W, "total_power"), units.text(p.supply_C, quantity::Kind::temperature),
-            units.text(p.outdoor_C, "temperature"));
-        if (!p.coincident.by_hour) out += "  typed loads carry no hours and were added at their peak\n";
+        const bool heats = p.service == rating::Service::heating;
+        const std::string water = units.text(p.supply_C, quantity::Kind::temperature);
+        if (p.typed)
+            out += fmt::format("{}: what it must give was typed, in place of the sum of its circuits", plant.name);
+        else if (heats)
+            out += fmt::format("{}: heating of {} together in winter design ({} outdoors)", plant.name,
+                               rooms_in_words(p), units.text(s.loads.outdoor_winter_C, "temperature"));
+        else
+            out += fmt::format("{}: largest hour of what the units of {} take together{}; their single peaks add "
+                               "up to {}",
+                               plant.name, rooms_in_words(p), in_the_hour(s, p),
+                               units.text(p.sum_of_peaks_W, "total_power"));
+        if (heats)
+            out += fmt::format(", water at {}; {}\n", water, contents_of(s, p));
+        else
+            out += fmt::format("; rated with {} water and air at {}\n", water, units.text(p.outdoor_C, "temperature"));
+        if (!p.by_hour && !p.typed)
+            out += "  not coincident: typed loads carry no hours and were added at their peak\n";
     }
-    return out;
-}
-
-std::string circuits_text(const Sizing& s, const PreferredUnits& units)
-{
-    std::string out;
-    for (const services::Circuit& c : s.services.circuits)
-        out += fmt::format("{}: {} at {:g}/{:g} {}, {}s, fed by {}\n", c.name, name_of(c.carries),
-                           quantity::from_si(c.supply_C, units.symbol("temperature"), quantity::Kind::temperature),
-                           quantity::from_si(c.return_C, units.symbol("temperature"), quantity::Kind::temperature),
-                           units.symbol("temperature"), c.unit->words, s.services.plants[c.plant].name);
     return out;
 }
 
@@ -67,7 +84,7 @@ std::string invented_text(const Sizing& s)
         if (s.stocks && s.stocks->are_invented(kind) && std::ranges::find(kinds, words) == kinds.end())
             kinds.push_back(words);
     };
-    for (const terminal::RoomSelection& u : s.units) add(*s.services.circuits[u.circuit].unit);
+    for (const terminal::RoomSelection& u : s.units) add(*s.services.circuits[u.circuit].unit); // rooms have units
     for (const PlantSelection& p : s.plants) add(*s.services.plants[p.plant].kind);
     if (kinds.empty()) return {};
     std::string all = fmt::format("{}", fmt::join(kinds, ", "));
@@ -86,11 +103,15 @@ Document size_document(const Sizing& s, const PreferredUnits& units)
     Document out;
     if (typed > 0)
         out.add(fmt::format("The loads of {} of {} rooms were TYPED, not computed.\n", typed, s.loads.rooms.size()));
-    out.add(circuits_text(s, units) + "\nTerminal units\n");
     const auto& tables = study::size_tables();
+    out.add("Circuits\n");
+    out.add(tables.table("circuit", s));
+    out.add("\nTerminal units\n");
     out.add(tables.table("unit", s));
     out.add("\nPlant\n");
     out.add(tables.table("plant", s));
+    out.add("\nFrom rooms to plant\n");
+    out.add(tables.table("allowance", s));
     out.add("\n" + plant_notes(s, units) +
             "Cooling: the sensible part at its own peak; \"full\" is the hardest of total, sensible and, where "
             "humidity is limited, latent.\n"

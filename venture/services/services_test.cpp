@@ -1,77 +1,21 @@
 #include <venture/services/services.hpp>
 
-#include <algorithm>
-
 #include <gmock/gmock.h>
 #include <gtest/gtest.h>
 
-#include <venture/quantity/codes.hpp>
+#include <venture/services/services_for_tests.hpp>
 
 namespace venture::services {
 namespace {
 
-namespace codes = quantity::codes;
-
-input::PlantInput plant(const char* name, const char* kind)
-{
-    input::PlantInput p;
-    p.name = std::string{name};
-    p.kind = std::string{kind};
-    return p;
-}
-
-input::CircuitInput circuit(const char* name, const char* carries, double supply, double back, const char* from)
-{
-    input::CircuitInput c;
-    c.name = std::string{name};
-    c.carries = std::string{carries};
-    c.unit = std::string{std::string_view{carries} == "heating" ? "radiator" : "fan coil"};
-    c.supply = supply;
-    c.back = back;
-    c.plant = std::string{from};
-    return c;
-}
-
-input::Input two_circuits()
-{
-    input::Input in;
-    in.plants = {plant("boiler", "boiler"), plant("chiller", "chiller")};
-    in.circuits = {circuit("warm", "heating", 70, 50, "boiler"), circuit("cold", "cooling", 7, 12, "chiller")};
-    return in;
-}
-
-Client client(const char* name, bool heated = true, bool cooled = false)
-{
-    return {.room = name, .heated = heated, .cooled = cooled};
-}
-
-/// Kinds of this test's own: services know none by name. In the order of the lists.
-const Kind radiator = {
-    .key = "radiator", .words = "radiator", .gives = {Service::heating}, .assumed = rating::AssumedWater{70.0, 55.0}};
-const Kind fan_coil = {
-    .key = "fan_coil", .words = "fan coil", .gives = {Service::cooling}, .assumed = rating::AssumedWater{7.0, 12.0}};
-const Kind boiler = {.key = "boiler", .words = "boiler", .gives = {Service::heating}};
-const Kind chiller = {.key = "chiller", .words = "chiller", .gives = {Service::cooling}};
-
-Services connected(const input::Input& in, const std::vector<Client>& clients)
-{
-    static const Kind* const units[] = {&radiator, &fan_coil};
-    static const Kind* const plants[] = {&boiler, &chiller};
-    return connect(in, clients, {units, plants});
-}
-
-bool says(const Services& s, std::string_view code, const char* words)
-{
-    return std::ranges::any_of(
-        s.problems, [&](const auto& p) { return p.code == code && p.message.find(words) != std::string::npos; });
-}
+using namespace for_tests; // NOLINT(google-build-using-namespace): words of these tests
 
 TEST(Connect, HangsRoomsOnTheOnlyCircuitOfTheirDuty)
 {
     const Services s = connected(two_circuits(), {client("A", true, true), client("B", true, false)});
-    EXPECT_EQ(s.rooms[0][Service::heating], 0u);
-    EXPECT_EQ(s.rooms[0][Service::cooling], 1u);
-    EXPECT_FALSE(s.rooms[1][Service::cooling]);
+    EXPECT_EQ(circuits_of(s, 0, Service::heating), std::vector<std::size_t>{0});
+    EXPECT_EQ(circuits_of(s, 0, Service::cooling), std::vector<std::size_t>{1});
+    EXPECT_TRUE(s.rooms[1][Service::cooling].empty());
     EXPECT_THAT(s.rooms_of_plant(0), testing::ElementsAre(0u, 1u));
     EXPECT_THAT(s.rooms_of_plant(1), testing::ElementsAre(0u));
     EXPECT_TRUE(s.problems.empty());
@@ -93,7 +37,7 @@ TEST(Connect, AssumesNothingForADutyThatNoRoomHas)
     const Services cooled = connected({}, {client("A", false, true)});
     ASSERT_EQ(cooled.circuits.size(), 1u);
     EXPECT_EQ(cooled.circuits[0].carries, Service::cooling);
-    EXPECT_EQ(cooled.plants[cooled.circuits[0].plant].kind, &chiller);
+    EXPECT_EQ(cooled.plants[cooled.circuits[0].plants.at(0)].kind, &chiller);
 }
 
 TEST(Connect, FindsADutyThatNobodyServes)
@@ -114,7 +58,7 @@ TEST(Connect, AsksWhichWhenSeveralCircuitsCarryTheSame)
     Client told = client("A");
     told.heated_by = "warmer";
     const Services s = connected(in, {told});
-    EXPECT_EQ(s.rooms[0][Service::heating], 2u);
+    EXPECT_EQ(circuits_of(s, 0, Service::heating), std::vector<std::size_t>{2});
     EXPECT_TRUE(says(s, codes::unused, "'warm' serves no room"));
 }
 

@@ -18,6 +18,7 @@ std::uint64_t fingerprint_without_services(input::Input input)
 {
     input.circuits.clear();
     input.plants.clear();
+    input.serve.clear();
     input.kept.clear();
     input.accepted.clear();
     input.units = {};

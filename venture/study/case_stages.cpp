@@ -51,15 +51,23 @@ std::vector<services::Client> Case::State::clients() const
     std::vector<services::Client> out;
     if (building)
         for (const building::Room& room : building->rooms)
-            out.push_back({room.name, room.use.heated_by.value, room.use.cooled_by.value, room.origin,
-                           room.use.heated_by.origin, room.use.cooled_by.origin,
-                           room.use.heating_setpoint_C.has_value(), room.use.cooling_setpoint_C.has_value()});
+            out.push_back({.room = room.name,
+                           .type = room.type,
+                           .storey = building->storeys[room.storey].name,
+                           .heated_by = room.use.heated_by.value,
+                           .cooled_by = room.use.cooled_by.value,
+                           .origin = room.origin,
+                           .heated_by_origin = room.use.heated_by.origin,
+                           .cooled_by_origin = room.use.cooled_by.origin,
+                           .heated = room.use.heating_setpoint_C.has_value(),
+                           .cooled = room.use.cooling_setpoint_C.has_value()});
     if (!typed) return out;
     for (const loads::RoomLoad& load : typed->loads.rooms) {
         const auto same = std::ranges::find(out, load.room, &services::Client::room);
         services::Client& client = same == out.end() ? out.emplace_back() : *same;
         if (client.room.empty()) client.origin = load.origin;
         client.room = load.room;
+        if (!load.storey.empty()) client.storey = load.storey;
         client.heated = load.heated;
         client.cooled = load.cooled;
     }
@@ -189,8 +197,9 @@ void Case::State::choose()
     sizing->services = services;
     sizing->units =
         terminal::select_units(sizing->loads, services, *sizing->stocks, {outdoors.pressure_Pa, outdoors.height_m});
-    sizing->plants = plant::select_plants(sizing->loads, terminal::loads_of_units(sizing->loads, sizing->units),
-                                          services, *sizing->stocks, outdoors);
+    sizing->leaves = leaves_of(sizing->loads, services);
+    sizing->needs = services::needs_of(services, sizing->leaves.needs, terminal::what_units_take(sizing->units));
+    sizing->plants = plant::select_plants(sizing->needs, services, *sizing->stocks, outdoors);
     problems.add_all(size_findings(*sizing, units));
 }
 

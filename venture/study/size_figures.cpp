@@ -6,6 +6,7 @@
 #include <fmt/format.h>
 
 #include <venture/rating/sound.hpp>
+#include <venture/study/network_figures.hpp>
 #include <venture/study/sizing.hpp>
 
 namespace venture::study {
@@ -120,7 +121,14 @@ Cell of_all(const UnitRow& u, double rating::Output::*what, double to_SI = 1.0)
     return to_SI * chosen->count * (chosen->one.*what);
 }
 
-double diversity_of(const plant::PlantSelection& p) { return p.circuits_diversity * p.plant_diversity; }
+using Sel = plant::PlantSelection;
+
+/// From what units take by more than rounding.
+bool differs(const PlantRow& r, double Sel::*what)
+{
+    constexpr double rounding = 1e-9;
+    return std::abs(r.selection->*what - r.selection->units_W) > rounding * r.selection->units_W;
+}
 
 const services::Plant& plant_of(const PlantRow& r) { return r.sizing->services.plants[r.selection->plant]; }
 
@@ -217,30 +225,39 @@ const figure::TableOf<PlantRow>& plant_columns()
                 {{"rooms_need", "rooms", "total_power", "what its rooms need in the largest hour of their sum"},
                  [](const P& p) -> Cell { return p.selection->rooms_W; }},
                 {{"units_take", "units", "total_power",
-                  "what their units take for that from its water, with the heat of fans and what condenses", 1,
-                  Sum::none, Show::if_any},
+                  "what their units take for that from its water, with the heat of fans and what condenses; and what "
+                  "was typed for circuits or plant",
+                  1, Sum::none, Show::if_any},
                  [](const P& p) -> Cell {
-                     return where(p.selection->duty.service == rating::Service::cooling, p.selection->units_W);
+                     return where(p.selection->service == rating::Service::cooling || differs(p, &Sel::rooms_W),
+                                  p.selection->units_W);
                  }},
-                {{"diversity", "diversity", "share", "of circuits and plant: what does not happen at once", 1,
-                  Sum::none, Show::if_any},
-                 [](const P& p) -> Cell {
-                     return where(diversity_of(*p.selection) < 1.0, diversity_of(*p.selection));
-                 }},
+                {{"circuits_ask", "circuits", "total_power", "that with diversity and losses of circuits", 1, Sum::none,
+                  Show::if_any},
+                 [](const P& p) -> Cell { return where(differs(p, &Sel::circuits_W), p.selection->circuits_W); }},
+                {{"diversity", "diversity", "share", "of the plant: share of that which it meets at once", 1, Sum::none,
+                  Show::if_any},
+                 [](const P& p) -> Cell { return where(plant_of(p).diversity != 1.0, plant_of(p).diversity); }},
                 {{"margin", "margin", "share", "that someone chose to add"},
-                 [](const P& p) -> Cell { return p.selection->margin; }},
-                {{"needs", "needs", "total_power", "with diversity and margin"},
+                 [](const P& p) -> Cell { return plant_of(p).margin; }},
+                {{"standby", "standby", "count", "of its units, without which the others suffice", 1, Sum::none,
+                  Show::if_any},
+                 [](const P& p) -> Cell { return where(plant_of(p).standby > 0, figure::whole(plant_of(p).standby)); }},
+                {{"needs", "needs", "total_power", "with diversity, margin and standby"},
                  [](const P& p) -> Cell { return p.selection->duty.W; }},
             }};
         add_choice_columns(out.columns);
         const std::vector<figure::ColumnOf<P>> more = {
             {{"rooms", "Rooms", "count", "that hang on it", 5, Sum::none, Show::data},
              [](const P& p) -> Cell { return figure::whole(p.selection->rooms.size()); }},
-            {{"circuits_diversity", "Circuits' diversity", "fine_ratio", "weighted by what their rooms need", 5,
+            {{"sum_of_peaks", "Sum of peaks", "total_power", "of units and typed circuits, each in its own hour", 5,
               Sum::none, Show::data},
-             [](const P& p) -> Cell { return p.selection->circuits_diversity; }},
-            {{"plant_diversity", "Own diversity", "fine_ratio", "of the plant", 5, Sum::none, Show::data},
-             [](const P& p) -> Cell { return p.selection->plant_diversity; }},
+             [](const P& p) -> Cell { return p.selection->sum_of_peaks_W; }},
+            {{"basis", "Basis", "", "by hour; not coincident where something in it has no hours; typed", 5, Sum::none,
+              Show::data},
+             [](const P& p) -> Cell {
+                 return std::string{p.selection->typed ? "typed" : p.selection->by_hour ? "by hour" : "not coincident"};
+             }},
             {{"supply", "Water", "temperature", "hardest supply of its circuits", 5, Sum::none, Show::data},
              [](const P& p) -> Cell { return p.selection->supply_C; }},
             {{"outdoor", "Outdoors", "temperature", "that a chiller is rated at", 5, Sum::none, Show::data},
@@ -326,7 +343,9 @@ const figure::TablesOf<Sizing>& size_tables()
 {
     static const figure::TablesOf<Sizing> all = [] {
         figure::TablesOf<Sizing> tables;
-        tables.add(unit_columns(), unit_rows).add(plant_columns(), plant_rows).add(candidate_columns(), candidate_rows);
+        tables.add(unit_columns(), unit_rows).add(plant_columns(), plant_rows);
+        add_network_tables(tables);
+        tables.add(candidate_columns(), candidate_rows);
         return tables;
     }();
     return all;

@@ -70,6 +70,45 @@ void add_findings(const Selection& s, const std::string& name, std::string_view 
     }
 }
 
+/// "July 8-11 h, August 9-10 h": hours of a day that follow one another.
+std::string hours_in_words(const RoomLeaves& leaves, const std::vector<std::size_t>& hours)
+{
+    const auto when = [&](std::size_t i) { return leaves.when(services::Service::cooling, hours[i]); };
+    std::vector<std::string> out;
+    for (std::size_t i = 0, last = 0; i < hours.size(); i = last + 1) {
+        last = i;
+        while (last + 1 < hours.size() && hours[last + 1] == hours[last] + 1 && when(last + 1).day == when(i).day)
+            ++last;
+        out.push_back(fmt::format("{} {}-{} h", when(i).day, when(i).clock_hour, when(last).clock_hour + 1));
+    }
+    constexpr std::size_t most = 6;
+    const std::size_t left = out.size() > most ? out.size() - most : 0;
+    out.resize(out.size() - left);
+    return fmt::format("{}{}", fmt::join(out, ", "), left > 0 ? fmt::format(" and {} times more", left) : "");
+}
+
+/// Pipes that would have to be hot and cold at once.
+void add_pipes_findings(const Sizing& s, std::vector<quantity::Problem>& out)
+{
+    for (std::size_t c = 0; c < s.services.circuits.size(); ++c) {
+        const services::Circuit& circuit = s.services.circuits[c];
+        if (circuit.same_pipes.value_or(0) <= c) continue; // told with the other one
+        const std::vector<std::size_t> hours =
+            hours_of_both(s.services, c, s.leaves.needs, s.leaves.heating_on_cooling_days);
+        if (hours.empty()) continue;
+        out.push_back({.severity = quantity::Severity::warning,
+                       .code = quantity::codes::both_at_once,
+                       .where = circuit.origin,
+                       .message = fmt::format("circuits '{}' and '{}' share pipes, and rooms on them need heating and "
+                                              "cooling at once in {} hours of the cooling design days: {}",
+                                              circuit.name, s.services.circuits[*circuit.same_pipes].name, hours.size(),
+                                              hours_in_words(s.leaves, hours)),
+                       .hint = "four pipes, or rooms parted into circuits that are changed over apart",
+                       .subject = "circuit/" + circuit.name,
+                       .inputs = fmt::format("{} hours", hours.size())});
+    }
+}
+
 } // namespace
 
 bool Sizing::met() const
@@ -85,6 +124,7 @@ std::vector<quantity::Problem> size_findings(const Sizing& s, const PreferredUni
     for (const PlantSelection& p : s.plants)
         if (p.duty.W > 0.0)
             add_findings(p, s.services.plants[p.plant].name, s.services.plants[p.plant].kind->words, units, out);
+    add_pipes_findings(s, out);
     return out;
 }
 

@@ -10,7 +10,7 @@
 #include <venture/plant/selection.hpp>
 #include <venture/quantity/preferred_units.hpp>
 #include <venture/quantity/problem.hpp>
-#include <venture/services/services.hpp>
+#include <venture/study/room_leaves.hpp>
 #include <venture/terminal/selection.hpp>
 
 namespace venture::study {
@@ -21,6 +21,8 @@ struct Sizing {
     services::Services services{};
     std::vector<terminal::RoomSelection> units{};
     std::vector<plant::PlantSelection> plants{};
+    RoomLeaves leaves{};     ///< what rooms need, by hour
+    services::Needs needs{}; ///< what is needed at every node of the services
     std::shared_ptr<const rating::Stocks> stocks{}; ///< what was chosen from
     /// Whether everything that is served is met by something.
     [[nodiscard]] bool met() const;

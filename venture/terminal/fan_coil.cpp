@@ -27,6 +27,7 @@ constexpr double at_sea_Pa = 101325.0;
 constexpr std::size_t most_columns = 64;
 constexpr std::array fan_coil_needs = {At::water_supply, At::water_return, At::entering_dry_bulb,
                                        At::entering_wet_bulb};
+constexpr std::array heating_needs = {At::water_supply, At::water_return, At::entering_dry_bulb};
 
 double humidity_at(double dry_bulb_C, double wet_bulb_C, double pressure_Pa)
 {
@@ -90,6 +91,12 @@ const quantity::RecordSpec& FanCoilData::spec()
             {number("entering_wet_bulb", Kind::temperature, -10, 40, "of the air at that point"),
              &T::entering_wet_bulb},
             {number("supply", Kind::temperature, 1, 30, "chilled water at that point"), &T::supply},
+            {number("heating", Kind::power, 0, largest_W,
+                    "of its heating coil, or of the same coil changed over, at one rated point; without it none"),
+             &T::heating},
+            {number("heating_air", Kind::temperature, -20, 40, "air that enters it then"), &T::heating_air},
+            {number("heating_supply", Kind::temperature, 20, 120, "water that comes to it then"), &T::heating_supply},
+            {number("heating_return", Kind::temperature, 15, 110, "water that it gives back then"), &T::heating_return},
             {note_key(), &T::note},
         },
         {{"at_water", &T::at_water}});
@@ -124,6 +131,12 @@ FanCoil::FanCoil(const FanCoilData& d, std::string from)
       pressure_drop_Pa_{d.pressure_drop.value.value_or(rating::unknown)},
       bypass_factor_{d.bypass_factor.value.value_or(rating::unknown)}
 {
+    if (d.heating) {
+        if (!d.heating_air || !d.heating_supply || !d.heating_return)
+            throw quantity::Error{"heating needs heating_air, heating_supply and heating_return beside it"};
+        heating_.emplace(*d.heating, density_kg_per_m3 * air_flow_m3_per_s_, *d.heating_air, *d.heating_supply,
+                         *d.heating_return);
+    }
     if (!d.at_water.empty()) {
         take_table(d);
         check_units(*std::ranges::max_element(total_W_), air_flow_m3_per_s_);
@@ -277,6 +290,32 @@ std::variant<CoilHeat, Refusal> FanCoil::coil_heat(const rating::Conditions& at)
 
 std::variant<Output, Refusal> FanCoil::rate(const rating::Conditions& at) const
 {
+    for (const At needed : heating_needs)
+        if (!at.has(needed)) return Refusal{Refusal::Why::not_given, needed};
+    return at[At::water_supply] > at[At::water_return] ? heats(at) : cools(at);
+}
+
+std::variant<Output, Refusal> FanCoil::heats(const rating::Conditions& at) const
+{
+    if (!heating_) return Refusal{Refusal::Why::not_rated, At::water_supply, at[At::water_supply]};
+    const double thinner = at.value_or(At::air_pressure, at_sea_Pa) / at_sea_Pa; // the same volume
+    const auto heat = heating_->heats_to(at[At::entering_dry_bulb], density_kg_per_m3 * air_flow_m3_per_s_ * thinner,
+                                         at[At::water_supply], at[At::water_return]);
+    if (const auto* refused = std::get_if<Refusal>(&heat)) return *refused;
+    const auto& coil = std::get<rating::CoilOutput>(heat);
+    Output out;
+    out.fan_W = fan_W_ * thinner;
+    out.gives_W[Service::heating] = coil.total_W + out.fan_W;
+    out.dry = true;
+    out.water_kg_per_s = coil.water_kg_per_s;
+    out.water_return_C = at[At::water_return];
+    if (fan_W_ > 0.0) out.electric_W = out.fan_W;
+    out.sound_power_dBA = sound_dBA_;
+    return out;
+}
+
+std::variant<Output, Refusal> FanCoil::cools(const rating::Conditions& at) const
+{
     for (const At needed : fan_coil_needs)
         if (!at.has(needed)) return Refusal{Refusal::Why::not_given, needed};
     const auto heat = coil_heat(at);
@@ -316,7 +355,7 @@ std::variant<Output, Refusal> FanCoil::rate(const rating::Conditions& at) const
 const rating::Kind fan_coil = {.key = "fan_coil",
                                .words = "fan coil",
                                .stands = rating::Stands::room,
-                               .gives = {Service::cooling},
+                               .gives = {Service::cooling, Service::heating},
                                .assumed = rating::AssumedWater{7.0, 12.0},
                                .needs = {fan_coil_needs.begin(), fan_coil_needs.end()},
                                .shelf = []() -> std::unique_ptr<rating::Shelf> {

@@ -1,11 +1,12 @@
 #pragma once
-/// Fan coils that cool with water, known by a printed table or by one rated point.
+/// Fan coils that cool with water, known by a printed table or by one rated point, and heat with it, known by another.
 
 #include <optional>
 
 #include <venture/quantity/record.hpp>
 #include <venture/rating/coil_conductance.hpp>
 #include <venture/rating/grid_table.hpp>
+#include <venture/rating/heating_coil.hpp>
 #include <venture/rating/kind.hpp>
 
 namespace venture::terminal {
@@ -22,6 +23,7 @@ struct FanCoilData {
     quantity::Given<std::string> name, maker, note;
     quantity::Given<double> air_flow, entering_dry_bulb, bypass_factor, water_rise, fan_power, sound, pressure_drop;
     quantity::Given<double> total, sensible, entering_wet_bulb, supply; ///< the one point
+    quantity::Given<double> heating, heating_air, heating_supply, heating_return;
     quantity::Given<quantity::QuantityList> wet_bulbs;
     std::vector<FanCoilRow> at_water{};
     [[nodiscard]] static const quantity::RecordSpec& spec();
@@ -33,6 +35,7 @@ struct FanCoilData {
 /// printed for, a table is read as it stands: wet along its wet columns, dry below the wet bulb where these meet, sensible
 /// moved with the entering dry bulb by the bypass factor. At another rise of the water or in thinner air (the fan moves the
 /// same volume) what the table says is taken times what two conductances, found from one of its points, say of the change.
+/// Water warmer than the room heats, where the maker rates that: with a coil of its own, or the same one changed over.
 class FanCoil : public rating::Product {
 public:
     /// @throws quantity::Error for a table of the wrong shape, or one that no coil could follow
@@ -55,6 +58,8 @@ private:
                                              double pressure_Pa) const;
     /// As printed but for the dry bulb.
     [[nodiscard]] std::variant<rating::CoilHeat, rating::Refusal> read(const rating::Conditions& at) const;
+    [[nodiscard]] std::variant<rating::Output, rating::Refusal> cools(const rating::Conditions& at) const;
+    [[nodiscard]] std::variant<rating::Output, rating::Refusal> heats(const rating::Conditions& at) const;
     [[nodiscard]] std::variant<rating::CoilHeat, rating::Refusal> coil_heat(const rating::Conditions& at) const;
 
     double air_flow_m3_per_s_, dry_bulb_C_, rise_K_, fan_W_, sound_dBA_, pressure_drop_Pa_, bypass_factor_;
@@ -62,6 +67,7 @@ private:
     std::vector<double> total_W_{}, sensible_W_{}; ///< supply by supply
     double printed_water_kg_per_s_ = 0.0;          ///< of the point that the conductances are from
     std::optional<rating::CoilConductances> coil_{};
+    std::optional<rating::HeatingCoil> heating_{};
 };
 
 extern const rating::Kind fan_coil;

@@ -197,5 +197,59 @@ TEST(FanCoil, IsNotMadeOfWhatNoCoilCouldDo)
     EXPECT_THAT(what_is_wrong(nothing), testing::HasSubstr("one rated point"));
 }
 
+FanCoilData heating_coil()
+{
+    FanCoilData d = point();
+    d.heating = 2500.0;
+    d.heating_air = 20.0;
+    d.heating_supply = 60.0;
+    d.heating_return = 50.0;
+    d.fan_power = 40.0;
+    return d;
+}
+
+rating::Conditions warm(double supply_C, double return_C, double air_C)
+{
+    return rating::Conditions{}
+        .set(At::water_supply, supply_C)
+        .set(At::water_return, return_C)
+        .set(At::entering_dry_bulb, air_C);
+}
+
+double heat_W(const FanCoil& unit, const rating::Conditions& at)
+{
+    return std::get<Output>(unit.rate(at)).gives_W[Service::heating];
+}
+
+TEST(FanCoil, HeatsAsItsMakerRatesItAndLessWithColderWaterAndWarmerAir)
+{
+    const FanCoil unit{heating_coil(), ""};
+    const Output out = std::get<Output>(unit.rate(warm(60, 50, 20)));
+    EXPECT_NEAR(out.gives_W[Service::heating], 2500.0 + 40.0, 1e-6); // the fan's heat is the room's
+    EXPECT_NEAR(out.taken_from_water_W(Service::heating), 2500.0, 1e-6);
+    EXPECT_NEAR(out.water_kg_per_s * 4186.0 * 10.0, 2500.0, 1e-6);
+    EXPECT_LT(heat_W(unit, warm(45, 40, 20)), heat_W(unit, warm(60, 50, 20)));
+    EXPECT_LT(heat_W(unit, warm(60, 50, 24)), heat_W(unit, warm(60, 50, 20)));
+    EXPECT_LT(heat_W(unit, warm(60, 50, 20).set(At::air_pressure, 80e3)), heat_W(unit, warm(60, 50, 20)));
+    EXPECT_GT(heat_W(unit, warm(60, 55, 20)), heat_W(unit, warm(60, 50, 20))); // more water
+}
+
+TEST(FanCoil, RefusesToHeatWhereNothingIsRatedOrNoFlowWould)
+{
+    const FanCoil cold{point(), ""};
+    EXPECT_EQ(std::get<Refusal>(cold.rate(warm(60, 50, 20))).why, Refusal::Why::not_rated);
+    const FanCoil unit{heating_coil(), ""};
+    EXPECT_EQ(std::get<Refusal>(unit.rate(warm(60, 19, 20))).why, Refusal::Why::outside);
+    EXPECT_EQ(std::get<Refusal>(unit.rate(warm(19, 15, 20))).why, Refusal::Why::no_difference);
+    FanCoilData wrong = heating_coil();
+    wrong.heating_return = {};
+    EXPECT_THROW((FanCoil{wrong, ""}), quantity::Error);
+    wrong.heating_return = 65.0;
+    EXPECT_THROW((FanCoil{wrong, ""}), quantity::Error);
+    wrong = heating_coil();
+    wrong.heating = 80e3; // more than all its air could take
+    EXPECT_THROW((FanCoil{wrong, ""}), quantity::Error);
+}
+
 } // namespace
 } // namespace venture::terminal

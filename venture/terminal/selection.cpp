@@ -1,6 +1,7 @@
 #include <venture/terminal/selection.hpp>
 
 #include <algorithm>
+#include <map>
 
 #include <venture/air/moist_air.hpp>
 
@@ -25,15 +26,11 @@ public:
 
     std::vector<RoomSelection> run()
     {
+        const std::vector<services::UnitPlace>& places = services_.places.units;
+        auto unit = places.begin(); // they stand in the order of the rooms
         for (std::size_t r = 0; r < loads_.rooms.size(); ++r) {
             const loads::RoomLoad& load = loads_.rooms[r];
-            const services::Link& link = services_.rooms[r];
-            if (const auto circuit = link[Service::heating]; circuit && load.heating_W > 0.0)
-                select(r, *circuit, {.service = Service::heating, .W = load.heating_W}, air_of(load.heating_room_C));
-            if (const auto circuit = link[Service::cooling]; circuit && load.cooling_W > 0.0)
-                select(r, *circuit,
-                       {Service::cooling, load.cooling_W, load.cooling_sensible_peak_W, latent_asked_W(load)},
-                       air_of(load.cooling_air_C).set(At::entering_wet_bulb, wet_bulb_of(load)));
+            for (; unit != places.end() && unit->room == r; ++unit) select(*unit, load);
         }
         return std::move(out_);
     }
@@ -60,23 +57,61 @@ private:
             .celsius();
     }
 
-    void select(std::size_t room, std::size_t circuit, const rating::Duty& duty, rating::Conditions at)
+    /// What a circuit asks of the units of a room; nothing where there is no load.
+    [[nodiscard]] std::optional<rating::Asked> asked(const services::Server& server, const loads::RoomLoad& load) const
     {
-        const Circuit& c = services_.circuits[circuit];
-        at.set(At::water_supply, c.supply_C)
+        const Circuit& c = services_.circuits[server.circuit];
+        rating::Asked out;
+        if (c.carries == Service::heating) {
+            out.duty = {.service = c.carries, .W = load.heating_W};
+            out.at = air_of(load.heating_room_C);
+        } else {
+            out.duty = {c.carries, load.cooling_W, load.cooling_sensible_peak_W, latent_asked_W(load)};
+            out.at = air_of(load.cooling_air_C).set(At::entering_wet_bulb, wet_bulb_of(load));
+        }
+        out.duty.W *= server.share;
+        if (out.duty.W <= 0.0) return std::nullopt;
+        if (out.duty.sensible_W) *out.duty.sensible_W *= server.share;
+        if (out.duty.latent_W) *out.duty.latent_W *= server.share;
+        out.at.set(At::water_supply, c.supply_C)
             .set(At::water_return, c.return_C)
             .set(At::air_pressure, around_.pressure_Pa)
             .set(At::height_above_sea, around_.height_m);
-        RoomSelection s{.room = room, .circuit = circuit, .duty = duty, .at = at};
-        if (const services::Kept* kept = services_.find_kept(loads_.rooms[room].room, duty.service)) s.kept = *kept;
+        return out;
+    }
+
+    void select(const services::UnitPlace& unit, const loads::RoomLoad& load)
+    {
+        rating::PerService<std::optional<rating::Asked>> asks;
+        for (const Service service : {Service::heating, Service::cooling})
+            if (const auto& server = unit.servers[service]) asks[service] = asked(*server, load);
+        for (const auto& [service, other] :
+             {std::pair{Service::heating, Service::cooling}, {Service::cooling, Service::heating}})
+            if (asks[service]) select(unit, *asks[service], asks[other]);
+    }
+
+    /// @param also  what the same units do for another service
+    void select(const services::UnitPlace& unit, const rating::Asked& asked, const std::optional<rating::Asked>& also)
+    {
+        const rating::Duty& duty = asked.duty;
+        const services::Server& server = *unit.servers[duty.service];
+        const Circuit& c = services_.circuits[server.circuit];
+        RoomSelection s{.room = unit.room,
+                        .circuit = server.circuit,
+                        .node = unit.node,
+                        .share = server.share,
+                        .duty = duty,
+                        .at = asked.at};
+        if (const services::Kept* kept = services_.find_kept(loads_.rooms[unit.room].room, duty.service))
+            s.kept = *kept;
         if (!s.kept) {
-            s.choice = rating::choose(stocks_.products(*c.unit), {1, most_units_in_a_room}, at, duty);
+            s.choice = rating::choose(stocks_.products(*c.unit), {1, most_units_in_a_room}, asked, also);
         } else {
             if (s.kept->chosen_for_W && *s.kept->chosen_for_W > 0.0)
                 s.duty_moved = duty.W / *s.kept->chosen_for_W - 1.0;
             const rating::Product* product = stocks_.find(*c.unit, s.kept->product);
             s.kept_unknown = product == nullptr;
-            if (product != nullptr) s.choice.chosen = rating::rated_at(*product, s.kept->count, at, duty);
+            if (product != nullptr) s.choice.chosen = rating::rated_at(*product, s.kept->count, asked.at, duty);
         }
         out_.push_back(std::move(s));
     }
@@ -88,26 +123,32 @@ private:
     std::vector<RoomSelection> out_{};
 };
 
-/// What coils take while they give a room its cooling.
+/// What the water of units brings or takes while they give a room what it needs: so much of the time, or so far open, that the
+/// harder part is met. The heat of their fans helps to heat.
 class CoilLoad {
 public:
     explicit CoilLoad(const rating::Rated& unit)
-        : total_W_{unit.count * unit.one.gives_W[Service::cooling]},
-          sensible_W_{unit.count * unit.one.sensible_W},
-          fan_W_{unit.count * unit.one.fan_W}
+        : heats_{unit.duty.service == Service::heating},
+          total_W_{unit.count * unit.one.gives_W[unit.duty.service]},
+          sensible_W_{heats_ ? total_W_ : unit.count * unit.one.sensible_W},
+          water_sensible_W_{sensible_W_ + (heats_ ? -unit.count : unit.count) * unit.one.fan_W}
     {
     }
-    /// They run so much of the time, or so far open, that the harder part is met.
-    void take(double& sensible_W, double& latent_W) const
+    void take(rating::Demand& demand) const
     {
-        const double runs = std::max(sensible_W_ > 0.0 ? sensible_W / sensible_W_ : 0.0,
-                                     total_W_ > 0.0 ? (sensible_W + latent_W) / total_W_ : 0.0);
-        sensible_W = runs * (sensible_W_ + fan_W_);
-        latent_W = runs * (total_W_ - sensible_W_);
+        if (!heats_) demand.latent_W.resize(demand.hours(), 0.0);
+        for (std::size_t h = 0; h < demand.hours(); ++h) {
+            const double runs = std::max(sensible_W_ > 0.0 ? demand.sensible_W[h] / sensible_W_ : 0.0,
+                                         total_W_ > 0.0 ? demand.total_W(h) / total_W_ : 0.0);
+            demand.sensible_W[h] = runs * water_sensible_W_;
+            if (!heats_) demand.latent_W[h] = runs * (total_W_ - sensible_W_);
+        }
+        demand.sum_of_peaks_W = demand.peak_W();
     }
 
 private:
-    double total_W_, sensible_W_, fan_W_;
+    bool heats_;
+    double total_W_, sensible_W_, water_sensible_W_;
 };
 
 } // namespace
@@ -118,19 +159,15 @@ std::vector<RoomSelection> select_units(const loads::RoomLoads& loads, const ser
     return Selector{loads, services, stocks, around}.run();
 }
 
-loads::RoomLoads loads_of_units(const loads::RoomLoads& loads, const std::vector<RoomSelection>& units)
+services::PassOn what_units_take(const std::vector<RoomSelection>& units)
 {
-    loads::RoomLoads out = loads;
-    for (const RoomSelection& unit : units) {
-        if (unit.duty.service != Service::cooling || !unit.choice.chosen || unit.choice.chosen->refused) continue;
-        const CoilLoad coil{*unit.choice.chosen};
-        loads::RoomLoad& load = out.rooms[unit.room];
-        for (loads::LoadDay& day : load.cooling_days)
-            for (std::size_t h = 0; h < day.sensible_W.size(); ++h) coil.take(day.sensible_W[h], day.latent_W[h]);
-        coil.take(load.cooling_sensible_W, load.cooling_latent_W);
-        load.cooling_W = load.cooling_sensible_W + load.cooling_latent_W;
-    }
-    return out;
+    std::map<std::pair<services::NodeId, Service>, CoilLoad> coils;
+    for (const RoomSelection& unit : units)
+        if (unit.choice.chosen && !unit.choice.chosen->refused)
+            coils.emplace(std::pair{unit.node, unit.duty.service}, CoilLoad{*unit.choice.chosen});
+    return [coils](services::NodeId node, Service service, rating::Demand& demand) {
+        if (const auto coil = coils.find({node, service}); coil != coils.end()) coil->second.take(demand);
+    };
 }
 
 } // namespace venture::terminal

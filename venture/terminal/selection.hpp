@@ -16,6 +16,8 @@ namespace venture::terminal {
 struct RoomSelection {
     std::size_t room = 0; ///< index into RoomLoads::rooms
     std::size_t circuit = 0;
+    services::NodeId node = 0; ///< of the units in the network
+    double share = 1.0;        ///< of what the room needs; the rest other circuits give
     rating::Duty duty{};
     rating::Conditions at{}; ///< what products were rated at
     rating::Choice choice{};
@@ -37,9 +39,9 @@ struct Surroundings {
 [[nodiscard]] std::vector<RoomSelection> select_units(const loads::RoomLoads& loads, const services::Services& services,
                                                       const rating::Stocks& stocks, const Surroundings& around = {});
 
-/// The loads as the water of the units that were chosen has them: with the heat of their fans, and with what their coils
-/// condense while they take what the room needs, in air as the room has it at its peak. Where nothing was chosen they are
-/// the rooms'.
-[[nodiscard]] loads::RoomLoads loads_of_units(const loads::RoomLoads& loads, const std::vector<RoomSelection>& units);
+/// Turns what rooms need into what the water of their units gives or takes: with the heat of their fans, and with what
+/// their coils condense while they take what the room needs, in air as the room has it at its peak. Where nothing was chosen
+/// it stays what the rooms need.
+[[nodiscard]] services::PassOn what_units_take(const std::vector<RoomSelection>& units);
 
 } // namespace venture::terminal

@@ -2,6 +2,7 @@
 
 #include <gtest/gtest.h>
 
+#include <venture/services/wiring.hpp>
 #include <venture/terminal/fan_coil.hpp>
 #include <venture/terminal/radiator.hpp>
 
@@ -46,11 +47,13 @@ services::Services two_circuits(std::size_t rooms)
 {
     services::Services s;
     s.plants = {{"boiler"}, {"chiller"}};
-    s.circuits = {{"warm", Service::heating, 70, 50, &radiator, 0}, {"cold", Service::cooling, 7, 12, &fan_coil, 1}};
-    services::Link both;
-    both[Service::heating] = 0;
-    both[Service::cooling] = 1;
+    s.circuits = {{"warm", Service::heating, 70, 50, &radiator, {0}},
+                  {"cold", Service::cooling, 7, 12, &fan_coil, {1}}};
+    services::Servers both;
+    both[Service::heating] = {{0}};
+    both[Service::cooling] = {{1}};
     s.rooms.assign(rooms, both);
+    services::wire(std::vector<services::Client>(rooms), s);
     return s;
 }
 
@@ -94,6 +97,7 @@ TEST(SelectUnits, LeavesOutRoomsWithoutALoadOrAServer)
 {
     services::Services nobody = two_circuits(1);
     nobody.rooms[0] = {};
+    services::wire({{.room = "A"}}, nobody);
     EXPECT_TRUE(select_units({.rooms = {needs(700, 0, 0)}}, nobody, some_products()).empty());
     EXPECT_TRUE(select_units({.rooms = {needs(0, 0, 0)}}, two_circuits(1), some_products()).empty());
 }
@@ -144,23 +148,66 @@ TEST(SelectUnits, AsksForMoistureOnlyWhereSomebodyLimitsIt)
     EXPECT_EQ(held[0].choice.next_down->in_words(), "takes no moisture: the coil stays dry");
 }
 
-TEST(LoadsOfUnits, HoldFanHeatAndWhatCondenses)
+TEST(WhatUnitsTake, HoldsFanHeatAndWhatCondenses)
 {
     FanCoilData with_fan = coil();
     with_fan.fan_power = 30.0;
     rating::Stocks stocks;
     stocks.of(fan_coil).products.push_back(std::make_shared<const FanCoil>(with_fan, ""));
-    loads::RoomLoads loads{.rooms = {needs(0, 1200, 900)}};
-    loads.rooms[0].cooling_days = {{"July", 7, 0.0, std::vector<double>(24, 450.0), std::vector<double>(24, 10.0)}};
-    const auto units = select_units(loads, two_circuits(1), stocks);
+    const services::Services services = two_circuits(1);
+    const auto units = select_units({.rooms = {needs(0, 1200, 900)}}, services, stocks);
     ASSERT_TRUE(units.at(0).met());
     const rating::Rated& unit = *units[0].choice.chosen;
-    const loads::RoomLoads taken = loads_of_units(loads, units);
+    rating::Demand taken{.sensible_W = std::vector<double>(24, 450.0), .latent_W = std::vector<double>(24, 10.0)};
+    what_units_take(units)(units[0].node, Service::cooling, taken);
     const double runs = 450.0 / unit.one.sensible_W; // the harder part
-    EXPECT_NEAR(taken.rooms[0].cooling_days[0].sensible_W[5], 450.0 + 30.0 * runs, 1e-9);
-    EXPECT_NEAR(taken.rooms[0].cooling_days[0].latent_W[5],
-                runs * (unit.one.gives_W[Service::cooling] - unit.one.sensible_W), 1e-9);
-    EXPECT_GT(taken.rooms[0].cooling_W, loads.rooms[0].cooling_W);
+    EXPECT_NEAR(taken.sensible_W[5], 450.0 + 30.0 * runs, 1e-9);
+    EXPECT_NEAR(taken.latent_W[5], runs * (unit.one.gives_W[Service::cooling] - unit.one.sensible_W), 1e-9);
+    rating::Demand elsewhere{.sensible_W = {450.0}};
+    what_units_take(units)(services.places.rooms[0], Service::cooling, elsewhere);
+    EXPECT_EQ(elsewhere.sensible_W[0], 450.0);
+}
+
+TEST(SelectUnits, PartARoomsNeedAmongItsCircuits)
+{
+    services::Services s = two_circuits(1);
+    s.circuits.push_back({"warm too", Service::heating, 70, 50, &radiator, {0}});
+    s.rooms[0][Service::heating] = {{0, 0.7}, {2, 0.3}};
+    services::wire(std::vector<services::Client>(1), s);
+    const auto units = select_units({.rooms = {needs(1000, 0, 0)}}, s, some_products());
+    ASSERT_EQ(units.size(), 2U);
+    EXPECT_NEAR(units[0].duty.W, 700.0, 1e-9);
+    EXPECT_NEAR(units[1].duty.W, 300.0, 1e-9);
+}
+
+/// Four pipes: one product for both, as large as the harder of both asks.
+TEST(SelectUnits, ChooseOneProductForWhatTheSameUnitsHeatAndCool)
+{
+    rating::Stocks stocks;
+    for (const auto& [name, heating_W] : {std::pair{"weak", 500.0}, {"strong", 2000.0}, {"stronger", 3000.0}}) {
+        FanCoilData both = coil();
+        both.name = std::string{name};
+        both.heating = heating_W;
+        both.heating_air = 20.0;
+        both.heating_supply = 70.0;
+        both.heating_return = 50.0;
+        stocks.of(fan_coil).products.push_back(std::make_shared<const FanCoil>(both, ""));
+    }
+    services::Services s = two_circuits(1);
+    s.circuits[0].unit = &fan_coil;
+    services::wire({{.room = "A"}}, s);
+    ASSERT_EQ(s.places.units.size(), 1U);
+    const auto units = select_units({.rooms = {needs(1900, 1200, 900)}}, s, stocks);
+    ASSERT_EQ(units.size(), 2U);
+    for (const RoomSelection& unit : units) {
+        ASSERT_TRUE(unit.met());
+        EXPECT_EQ(unit.choice.chosen->called(), "strong");
+    }
+    const auto more = select_units({.rooms = {needs(25000, 1200, 900)}}, s, stocks);
+    EXPECT_FALSE(more[0].met());
+    EXPECT_FALSE(more[1].met());
+    ASSERT_TRUE(more[1].choice.next_down);
+    EXPECT_EQ(more[1].choice.next_down->duty.service, Service::heating); // it is the heating that fails
 }
 
 } // namespace

@@ -1,0 +1,47 @@
+#pragma once
+/// Internal to `services`: which circuits serve a room.
+
+#include <span>
+#include <string>
+#include <vector>
+
+#include <venture/services/services.hpp>
+
+namespace venture::services {
+
+/// Whether a name is such: * stands for any letters, or none.
+[[nodiscard]] bool is_named_like(const std::string& name, const std::string& pattern);
+
+class Serving {
+public:
+    /// @param clients  all rooms   @param circuits  those that could be read   @param problems  are added to
+    Serving(const input::Input& input, const std::vector<Client>& clients, const std::vector<Circuit>& circuits,
+            quantity::Problems& problems);
+    /// Servers of a room, service by service.
+    [[nodiscard]] Servers of(std::size_t client);
+
+private:
+    struct Line {
+        const input::ServeInput* said = nullptr;
+        std::optional<std::size_t> circuit{}; ///< none: nothing serves
+        std::optional<Service> only{};        ///< none: whatever it is
+    };
+    void read(const input::ServeInput& said);
+    void tell_idle_lines();
+    [[nodiscard]] bool speaks_of(const Line& line, const Client& client) const;
+    std::vector<Server> servers(const Client& client, Service service);
+    std::vector<Server> by_lines(const Client& client, Service service, const std::vector<const Line*>& lines);
+    std::vector<Server> by_name(const Client& client, Service service);
+    std::vector<Server> unserved(const Client& client, Service service, std::string_view why);
+    [[nodiscard]] std::optional<std::size_t> find_circuit(const std::string& name, quantity::OriginId where);
+    quantity::Problem& say(quantity::Severity severity, std::string_view code, quantity::OriginId where,
+                           std::string message, std::string hint = {});
+
+    const input::Input& input_;
+    const std::vector<Client>& clients_;
+    const std::vector<Circuit>& circuits_;
+    quantity::Problems& problems_;
+    std::vector<Line> lines_{};
+};
+
+} // namespace venture::services

@@ -1,0 +1,196 @@
+#include <venture/study/network_figures.hpp>
+
+#include <cmath>
+
+#include <fmt/format.h>
+
+#include <venture/rating/coil_conductance.hpp>
+
+namespace venture::study {
+
+using figure::Cell;
+using figure::Show;
+using figure::Sum;
+using figure::where;
+using quantity::name_of;
+using rating::Demand;
+using services::Circuit;
+using services::Network;
+using services::NodeId;
+
+namespace {
+
+struct CircuitRow {
+    const Sizing* sizing = nullptr;
+    std::size_t circuit = 0;
+    [[nodiscard]] const Circuit& typed() const { return sizing->services.circuits[circuit]; }
+    [[nodiscard]] services::NodeId node() const { return sizing->services.places.circuits[circuit]; }
+    [[nodiscard]] const Demand& needs() const { return sizing->needs.rooms.asked(node(), typed().carries); }
+    [[nodiscard]] const Demand& takes() const { return sizing->needs.taken.asked(node(), typed().carries); }
+    [[nodiscard]] const Demand& asks() const { return sizing->needs.full.passed(node(), typed().carries); }
+};
+
+/// One step between a circuit and its plant.
+struct StepRow {
+    std::string way{}, at{};
+    std::string what{};
+    double factor = 1.0, product = 1.0;
+};
+
+std::size_t rooms_on(const CircuitRow& r)
+{
+    std::size_t out = 0;
+    for (const services::Servers& room : r.sizing->services.rooms)
+        for (const services::Server& server : room[r.typed().carries]) out += server.circuit == r.circuit ? 1 : 0;
+    return out;
+}
+
+/// What its sum is worth: "by hour", "typed", or that something in it has no hours.
+std::string basis_of(const Demand& demand)
+{
+    return demand.typed ? "typed" : demand.by_hour ? "by hour" : "not coincident";
+}
+
+const figure::TableOf<CircuitRow>& circuit_columns()
+{
+    using C = CircuitRow;
+    static const figure::TableOf<C> all = {
+        {"circuit", "Circuits",
+         "Pipes between plant and units: what is needed of them, in the largest hour of the sum."},
+        {
+            {{"circuit", "Circuit", "", "its name", 0}, [](const C& c) -> Cell { return c.typed().name; }},
+            {{"carries", "carries", "", "service that it brings", 3},
+             [](const C& c) -> Cell { return std::string{name_of(c.typed().carries)}; }},
+            {{"supply", "supply", "temperature", "water to the units"},
+             [](const C& c) -> Cell { return c.typed().supply_C; }},
+            {{"return", "return", "temperature", "water back from them"},
+             [](const C& c) -> Cell { return c.typed().return_C; }},
+            {{"fed_by", "fed by", "", "plants, or the circuit that it is mixed from", 2},
+             [](const C& c) -> Cell { return fed_by(c.sizing->services, c.circuit); }},
+            {{"rooms", "rooms", "count", "that it serves"},
+             [](const C& c) -> Cell { return figure::whole(rooms_on(c)); }},
+            {{"rooms_need", "need", "total_power", "what its rooms need together", 2},
+             [](const C& c) -> Cell { return c.needs().peak_W(); }},
+            {{"units_take", "units take", "total_power",
+              "what its units take for that, with fan heat and what condenses; or what was typed for it", 1},
+             [](const C& c) -> Cell { return c.takes().peak_W(); }},
+            {{"sum_of_peaks", "Sum of peaks", "total_power", "of its units, each in its own hour", 5, Sum::none,
+              Show::data},
+             [](const C& c) -> Cell { return c.takes().sum_of_peaks_W; }},
+            {{"when", "largest", "", "day and clock hour of that", 3},
+             [](const C& c) -> Cell {
+                 const Demand& takes = c.takes();
+                 return where(takes.hours() > 1 && !takes.typed && takes.peak_W() > 0.0,
+                              c.sizing->leaves.when(c.typed().carries, takes.hours() > 0 ? takes.hour_of_peak() : 0));
+             }},
+            {{"basis", "basis", "", "by hour; not coincident where something in it has no hours; typed", 4, Sum::none,
+              Show::if_varied},
+             [](const C& c) -> Cell { return basis_of(c.takes()); }},
+            {{"diversity", "diversity", "share", "share of that which it meets at once", 2, Sum::none, Show::if_any},
+             [](const C& c) -> Cell { return where(c.typed().diversity != 1.0, c.typed().diversity); }},
+            {{"loss", "loss", "share", "of its pipes, added", 2, Sum::none, Show::if_any},
+             [](const C& c) -> Cell { return where(c.typed().loss != 0.0, c.typed().loss); }},
+            {{"asks", "asks for", "total_power", "what it asks of what feeds it, with diversity and loss", 1},
+             [](const C& c) -> Cell { return c.asks().peak_W(); }},
+            {{"water", "water", "water_flow", "through it, for what its units take", 2},
+             [](const C& c) -> Cell {
+                 return water_of(c.sizing->services, c.circuit, c.takes().peak_W()).flow_kg_per_s / 1000.0;
+             }},
+            {{"drawn", "drawn", "water_flow", "from the circuit that it is mixed from", 3, Sum::none, Show::if_any},
+             [](const C& c) -> Cell {
+                 return where(c.typed().from.has_value(),
+                              water_of(c.sizing->services, c.circuit, c.takes().peak_W()).drawn_kg_per_s / 1000.0);
+             }},
+        }};
+    return all;
+}
+
+const figure::TableOf<StepRow>& step_columns()
+{
+    using S = StepRow;
+    static const figure::TableOf<S> all = {
+        {"allowance", "From rooms to plant",
+         "What was added or taken off on the way from the units of a circuit to a plant, and by what that multiplies."},
+        {
+            {{"way", "Way", "", "circuits and plants that it passes", 0}, [](const S& s) -> Cell { return s.way; }},
+            {{"at", "at", "", "circuit or plant", 0}, [](const S& s) -> Cell { return s.at; }},
+            {{"what", "what", "", "diversity, loss, margin, standby; or the size that there was to choose", 0},
+             [](const S& s) -> Cell { return s.what; }},
+            {{"factor", "factor", "fine_ratio", "that it multiplies with"},
+             [](const S& s) -> Cell { return s.factor; }},
+            {{"product", "all so far", "fine_ratio", "product of this and those before it on the way"},
+             [](const S& s) -> Cell { return s.product; }},
+        }};
+    return all;
+}
+
+std::vector<CircuitRow> circuit_rows(const Sizing& s)
+{
+    std::vector<CircuitRow> out;
+    if (s.services.network.nodes.empty()) return out;
+    for (std::size_t c = 0; c < s.services.circuits.size(); ++c) out.push_back({&s, c});
+    return out;
+}
+
+/// What is to spare in what was chosen for a plant; nothing where nothing is.
+std::optional<double> spare_of(const Sizing& s, const services::Node& plant)
+{
+    const plant::PlantSelection& p = s.plants[plant.record];
+    if (p.duty.W <= 0.0 || !p.choice.chosen || p.choice.chosen->refused) return std::nullopt;
+    return p.choice.chosen->count * p.choice.chosen->one.gives_W[p.service] / p.duty.W;
+}
+
+std::vector<StepRow> step_rows(const Sizing& s)
+{
+    std::vector<StepRow> out;
+    const Network& n = s.services.network;
+    for (const CircuitRow& row : circuit_rows(s)) {
+        if (row.takes().peak_W() <= 0.0) continue;
+        const services::Ways all = ways_from(n, s.services.places.circuits[row.circuit], row.typed().carries);
+        for (std::size_t w = 0; w < all.ways.size(); ++w) {
+            std::vector<std::string> names;
+            for (const NodeId on : all.ways[w])
+                if (n.nodes[on].role != services::Role::plant_group) names.push_back(n.nodes[on].name);
+            const std::string way = fmt::format("{}", fmt::join(names, ", "));
+            double product = 1.0;
+            for (const services::AllowanceOnTheWay& a : all.allowances) {
+                if (a.way != w) continue;
+                product = a.product;
+                out.push_back(
+                    {way, n.nodes[a.node].name, std::string{name_of(a.allowance.is)}, a.allowance.factor, product});
+            }
+            const services::Node& last = n.nodes[all.ways[w].back()];
+            if (last.role != services::Role::plant) continue;
+            if (const auto spare = spare_of(s, last))
+                out.push_back({way, last.name, "size chosen", *spare, product * *spare});
+        }
+    }
+    return out;
+}
+
+} // namespace
+
+std::string fed_by(const services::Services& s, std::size_t circuit)
+{
+    const Circuit& c = s.circuits[circuit];
+    if (c.from) return "mixed from " + s.circuits[*c.from].name;
+    for (const services::Link& link : s.network.links)
+        if (link.to == s.places.circuits[circuit]) return s.network.nodes[link.from].name;
+    return "nothing";
+}
+
+CircuitWater water_of(const services::Services& s, std::size_t circuit, double W)
+{
+    const Circuit& c = s.circuits[circuit];
+    const double W_per_K = rating::specific_heat_of_water_J_per_kgK;
+    const double flow = W / (W_per_K * std::abs(c.supply_C - c.return_C));
+    if (!c.from) return {flow, flow};
+    return {flow, W / (W_per_K * std::abs(s.circuits[*c.from].supply_C - c.return_C))};
+}
+
+void add_network_tables(figure::TablesOf<Sizing>& tables)
+{
+    tables.add(circuit_columns(), circuit_rows).add(step_columns(), step_rows);
+}
+
+} // namespace venture::study
