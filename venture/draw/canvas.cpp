@@ -157,6 +157,16 @@ void Canvas::line(Spot from, Spot to, const Pen& pen)
     cairo_stroke(cairo_->context);
 }
 
+void Canvas::curve(const std::vector<Spot>& points, const Pen& pen)
+{
+    cairo_->set(pen);
+    cairo_move_to(cairo_->context, points.front().x, points.front().y);
+    for (std::size_t i = 1; i + 2 < points.size(); i += 3)
+        cairo_curve_to(cairo_->context, points[i].x, points[i].y, points[i + 1].x, points[i + 1].y, points[i + 2].x,
+                       points[i + 2].y);
+    cairo_stroke(cairo_->context);
+}
+
 void Canvas::outline(const std::vector<Spot>& corners, const Pen& pen)
 {
     cairo_->trace(corners);

@@ -47,6 +47,8 @@ public:
     /// @throws quantity::Error if it is no PNG, or the two points are one
     void underlay(const std::string& png, const Spot (&seen)[2], const Spot (&to)[2], Spot low, Spot high);
     void line(Spot from, Spot to, const Pen& pen);
+    /// Bezier, 3 n + 1 points.
+    void curve(const std::vector<Spot>& points, const Pen& pen);
     void outline(const std::vector<Spot>& corners, const Pen& pen);
     /// Parallel lines at 45 degrees inside an outline.
     void hatch(const std::vector<Spot>& corners, const Pen& pen, double spacing);

@@ -2,16 +2,13 @@
 
 #include <algorithm>
 #include <cctype>
-#include <cstdlib>
 #include <filesystem>
 #include <fstream>
-#include <sstream>
 
-#include <boost/process/child.hpp>
-#include <boost/process/io.hpp>
 #include <fmt/format.h>
 #include <fontconfig/fontconfig.h>
 
+#include <venture/draw/other_program.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/shown_text.hpp>
 
@@ -20,36 +17,6 @@ namespace venture::draw {
 namespace {
 
 namespace files = std::filesystem;
-namespace process = boost::process;
-
-/// A folder of its own, gone when done.
-class ScratchFolder {
-public:
-    ScratchFolder() : path_{(files::temp_directory_path() / "venture-XXXXXX").string()}
-    {
-        if (mkdtemp(path_.data()) == nullptr)
-            throw quantity::Error{fmt::format("charts: no folder can be made in '{}'; TMPDIR names another place",
-                                              files::temp_directory_path().string())};
-    }
-    ~ScratchFolder()
-    {
-        std::error_code gone_already;
-        files::remove_all(path_, gone_already);
-    }
-    ScratchFolder(const ScratchFolder&) = delete;
-    ScratchFolder& operator=(const ScratchFolder&) = delete;
-    [[nodiscard]] files::path file(const char* name) const { return files::path{path_} / name; }
-
-private:
-    std::string path_;
-};
-
-std::string bytes_of(const files::path& file)
-{
-    std::ostringstream out;
-    if (std::ifstream in{file, std::ios::binary}) out << in.rdbuf();
-    return std::move(out).str();
-}
 
 /// Letters and lines are so many px in each kind: they count letters in points, lines otherwise.
 std::string terminal(Picture picture, double width, double height)
@@ -84,22 +51,6 @@ std::string mended(std::string bytes, Picture picture)
     if (picture == Picture::svg)
         replace_all(bytes, "font-family=\"DejaVu Sans:Bold\"", "font-family=\"DejaVu Sans\" font-weight=\"bold\"");
     return bytes;
-}
-
-/// @return  what it ended with
-int run_on(const files::path& script, const files::path& said)
-{
-    try {
-        process::child child{"gnuplot --default-settings -",
-                             process::std_in<script.string(), process::std_out> process::null,
-                             process::std_err > said.string()};
-        child.wait();
-        return child.exit_code();
-    } catch (const process::process_error& e) {
-        throw quantity::Error{
-            fmt::format("charts are drawn by gnuplot, which does not run ({}): install the package gnuplot-nox",
-                        e.code().message())};
-    }
 }
 
 /// All letters that some font here has.
@@ -168,7 +119,9 @@ std::string run_gnuplot(const std::string& commands, Picture picture, double wid
     std::ofstream{script, std::ios::binary} << terminal(picture, width, height) << "set encoding utf8\nset output "
                                             << quoted_for_gnuplot(drawn.string()) << "\n"
                                             << commands << "unset output\n";
-    const int ended = run_on(script, said);
+    const int ended =
+        run_program({.command = "gnuplot --default-settings -", .package = "gnuplot-nox", .draws = "charts are drawn"},
+                    {.input = script, .said = said});
     std::string bytes = bytes_of(drawn);
     if (ended == 0 && !bytes.empty()) return mended(std::move(bytes), picture);
     constexpr std::size_t telling = 300; // it repeats the command first

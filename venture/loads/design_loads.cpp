@@ -136,8 +136,8 @@ void add_cooling(const Building& b, const Run& run, std::size_t r, RoomLoad& out
 {
     const balance::ZoneDay& day = zone_day(run, r);
     const std::vector<double> latent_W = asked_latent_W(b.rooms[r], day);
-    out.cooling_days.push_back({run.day.name, run.day.month, run.day.clock_ahead_h, day.cooling_W, latent_W,
-                                day.heating_W});
+    out.cooling_days.push_back(
+        {run.day.name, run.day.month, run.day.clock_ahead_h, day.cooling_W, latent_W, day.heating_W});
     const auto [coldest, warmest] = std::ranges::minmax(day.air_C);
     out.highest_air_C = std::max(out.highest_air_C, warmest);
     const double in_winter_C = std::exchange(out.lowest_air_C, std::min(out.lowest_air_C, coldest));

@@ -22,6 +22,15 @@ std::string rooms_in_words(const PlantSelection& p)
     return fmt::format("{} room{}", p.rooms.size(), p.rooms.size() == 1 ? "" : "s");
 }
 
+/// Where several plants share it.
+std::string part_in_words(const Sizing& s, const PlantSelection& p)
+{
+    const auto circuits = s.services.circuits_of_plant(p.plant);
+    const bool shares =
+        std::ranges::any_of(circuits, [&](std::size_t c) { return s.services.circuits[c].plants.size() > 1; });
+    return shares ? "its part of the " : "";
+}
+
 /// ", July 15-16 h"
 std::string in_the_hour(const Sizing& s, const PlantSelection& p)
 {
@@ -58,19 +67,20 @@ std::string plant_notes(const Sizing& s, const PreferredUnits& units)
         if (p.typed)
             out += fmt::format("{}: what it must give was typed, in place of the sum of its circuits", plant.name);
         else if (heats)
-            out += fmt::format("{}: heating of {} together in winter design ({} outdoors)", plant.name,
-                               rooms_in_words(p), units.text(s.loads.outdoor_winter_C, "temperature"));
+            out += fmt::format("{}: {}heating of {} together in winter design ({} outdoors)", plant.name,
+                               part_in_words(s, p), rooms_in_words(p),
+                               units.text(s.loads.outdoor_winter_C, "temperature"));
         else
-            out += fmt::format("{}: largest hour of what the units of {} take together{}; their single peaks add "
-                               "up to {}",
-                               plant.name, rooms_in_words(p), in_the_hour(s, p),
+            out += fmt::format("{}: {}largest hour of what the units of {} take together{}; their single peaks "
+                               "add up to {}",
+                               plant.name, part_in_words(s, p), rooms_in_words(p), in_the_hour(s, p),
                                units.text(p.sum_of_peaks_W, "total_power"));
         if (heats)
             out += fmt::format(", water at {}; {}\n", water, contents_of(s, p));
         else
             out += fmt::format("; rated with {} water and air at {}\n", water, units.text(p.outdoor_C, "temperature"));
         if (!p.by_hour && !p.typed)
-            out += "  not coincident: typed loads carry no hours and were added at their peak\n";
+            out += "  not coincident: what was typed carries no hours and was added at its peak\n";
     }
     return out;
 }

@@ -1,6 +1,9 @@
 #include <venture/services/needs.hpp>
 
 #include <algorithm>
+#include <cmath>
+
+#include <venture/rating/coil_conductance.hpp>
 
 namespace venture::services {
 
@@ -30,6 +33,24 @@ std::vector<std::size_t> hours_of_both(const Services& services, std::size_t cir
     for (std::size_t h = 0; h < std::min(heating.hours(), cooling.hours()); ++h)
         if (heating.total_W(h) > worth_telling_W && cooling.total_W(h) > worth_telling_W) out.push_back(h);
     return out;
+}
+
+std::string fed_by(const Services& s, std::size_t circuit)
+{
+    const Circuit& c = s.circuits[circuit];
+    if (c.from) return "mixed from " + s.circuits[*c.from].name;
+    for (const Link& link : s.network.links)
+        if (link.to == s.places.circuits[circuit]) return s.network.nodes[link.from].name;
+    return "nothing";
+}
+
+CircuitWater water_of(const Services& s, std::size_t circuit, double W)
+{
+    const Circuit& c = s.circuits[circuit];
+    const double W_per_K = rating::specific_heat_of_water_J_per_kgK;
+    const double flow = W / (W_per_K * std::abs(c.supply_C - c.return_C));
+    if (!c.from) return {flow, flow};
+    return {flow, W / (W_per_K * std::abs(s.circuits[*c.from].supply_C - c.return_C))};
 }
 
 } // namespace venture::services

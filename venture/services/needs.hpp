@@ -15,6 +15,17 @@ struct Needs {
 /// @pre there are no rings
 [[nodiscard]] Needs needs_of(const Services& services, std::span<const DemandAt> leaves, const PassOn& units_take = {});
 
+/// Who feeds a circuit: "boiler", "heat pump, then boiler", "mixed from warm"; "nothing".
+[[nodiscard]] std::string fed_by(const Services& services, std::size_t circuit);
+
+/// Water that brings what a circuit brings: through it, and drawn from the one that it is mixed from, which is less.
+struct CircuitWater {
+    double flow_kg_per_s = 0.0;
+    double drawn_kg_per_s = 0.0; ///< the same where it is not mixed
+};
+/// @param W  that it brings
+[[nodiscard]] CircuitWater water_of(const Services& services, std::size_t circuit, double W);
+
 /// Hours in which circuits of two services that share pipes both have something to do, each hour of the cooling days.
 /// @param heating_on_cooling_days  of rooms, as leaves are: what they need of heating on those days
 [[nodiscard]] std::vector<std::size_t> hours_of_both(const Services& services, std::size_t circuit,

@@ -2,6 +2,8 @@
 
 #include <algorithm>
 #include <cmath>
+#include <unordered_map>
+#include <unordered_set>
 
 #include <fnmatch.h>
 
@@ -16,6 +18,12 @@ namespace venture::services {
 namespace codes = quantity::codes;
 using quantity::OriginId;
 using quantity::Severity;
+
+namespace {
+
+bool is_pattern(const quantity::PlacedText& name) { return name.text.find('*') != std::string::npos; }
+
+} // namespace
 
 bool is_named_like(const std::string& name, const std::string& pattern)
 {
@@ -35,6 +43,7 @@ Serving::Serving(const input::Input& input, const std::vector<Client>& clients, 
       problems_{problems}
 {
     for (const input::ServeInput& said : input.serve) read(said);
+    find_lines_of_clients();
     tell_idle_lines();
 }
 
@@ -81,35 +90,64 @@ void Serving::read(const input::ServeInput& said)
     lines_.push_back(line);
 }
 
-/// Names that no room bears, and lines that speak of none.
-void Serving::tell_idle_lines()
+/// Names are looked up, so that a line for each of thousands of rooms costs no more than the rooms; only lines that speak of
+/// many are held against all of them.
+void Serving::find_lines_of_clients()
 {
-    for (const Line& line : lines_) {
-        bool is_told = false;
-        if (line.said->rooms)
-            for (const quantity::PlacedText& name : *line.said->rooms) {
-                const auto is_like = [&](const Client& c) { return is_named_like(c.room, name.text); };
-                if (std::ranges::any_of(clients_, is_like)) continue;
-                is_told = true;
-                if (name.text.find('*') != std::string::npos) {
-                    say(Severity::warning, codes::unused, name.origin,
-                        fmt::format("no room has a name like '{}'", name.text), "* stands for any letters")
-                        .subject = "rooms like " + name.text;
-                    continue;
-                }
-                std::vector<std::string> names;
-                for (const Client& c : clients_) names.push_back(c.room);
-                problems_.add(quantity::unknown_name("room", name.text, name.origin, names));
-            }
-        const auto speaks = [&](const Client& c) { return speaks_of(line, c); };
-        if (is_told || std::ranges::any_of(clients_, speaks)) continue;
-        say(Severity::warning, codes::unused, line.said->by.origin, "this line speaks of no room",
-            "its rooms, type and storey must all hold for a room")
-            .subject = "line by " + *line.said->by;
+    std::unordered_map<std::string_view, std::vector<std::size_t>> by_name;
+    std::vector<std::size_t> wide;
+    for (std::size_t i = 0; i < lines_.size(); ++i) {
+        const auto& rooms = lines_[i].said->rooms;
+        if (!rooms || std::ranges::any_of(*rooms, is_pattern)) {
+            wide.push_back(i);
+            continue;
+        }
+        for (const quantity::PlacedText& name : *rooms) by_name[name.text].push_back(i);
+    }
+    for (const Client& client : clients_) {
+        std::vector<std::size_t> lines = wide;
+        if (const auto named = by_name.find(client.room); named != by_name.end())
+            lines.insert(lines.end(), named->second.begin(), named->second.end());
+        std::ranges::sort(lines);
+        const auto again = std::ranges::unique(lines);
+        lines.erase(again.begin(), again.end());
+        std::erase_if(lines, [&](std::size_t line) { return !speaks_of(lines_[line], client); });
+        lines_of_.push_back(std::move(lines));
     }
 }
 
-bool Serving::speaks_of(const Line& line, const Client& client) const
+/// Names that no room bears, and lines that speak of none.
+void Serving::tell_idle_lines()
+{
+    std::vector<bool> speaks(lines_.size());
+    for (const std::vector<std::size_t>& lines : lines_of_)
+        for (const std::size_t line : lines) speaks[line] = true;
+    std::vector<std::string> names;
+    for (const Client& c : clients_) names.push_back(c.room);
+    const std::unordered_set<std::string_view> known{names.begin(), names.end()};
+    for (std::size_t i = 0; i < lines_.size(); ++i) {
+        const input::ServeInput& said = *lines_[i].said;
+        bool is_told = false;
+        if (said.rooms)
+            for (const quantity::PlacedText& name : *said.rooms) {
+                const auto is_like = [&](const std::string& room) { return is_named_like(room, name.text); };
+                if (is_pattern(name) ? std::ranges::any_of(names, is_like) : known.contains(name.text)) continue;
+                is_told = true;
+                if (is_pattern(name))
+                    say(Severity::warning, codes::unused, name.origin,
+                        fmt::format("no room has a name like '{}'", name.text), "* stands for any letters")
+                        .subject = "rooms like " + name.text;
+                else
+                    problems_.add(quantity::unknown_name("room", name.text, name.origin, names));
+            }
+        if (is_told || speaks[i]) continue;
+        say(Severity::warning, codes::unused, said.by.origin, "this line speaks of no room",
+            "its rooms, type and storey must all hold for a room")
+            .subject = "line by " + *said.by;
+    }
+}
+
+bool Serving::speaks_of(const Line& line, const Client& client)
 {
     const input::ServeInput& said = *line.said;
     if (said.type && *said.type != client.type) return false;
@@ -123,17 +161,17 @@ Servers Serving::of(std::size_t client)
 {
     const Client& c = clients_[client];
     Servers out;
-    if (c.heated) out[Service::heating] = servers(c, Service::heating);
-    if (c.cooled) out[Service::cooling] = servers(c, Service::cooling);
+    if (c.heated) out[Service::heating] = servers(client, Service::heating);
+    if (c.cooled) out[Service::cooling] = servers(client, Service::cooling);
     return out;
 }
 
-std::vector<Server> Serving::servers(const Client& client, Service service)
+std::vector<Server> Serving::servers(std::size_t client, Service service)
 {
     std::vector<const Line*> speaking;
-    for (const Line& line : lines_)
-        if (line.only.value_or(service) == service && speaks_of(line, client)) speaking.push_back(&line);
-    return speaking.empty() ? by_name(client, service) : by_lines(client, service, speaking);
+    for (const std::size_t line : lines_of_[client])
+        if (lines_[line].only.value_or(service) == service) speaking.push_back(&lines_[line]);
+    return speaking.empty() ? by_name(clients_[client], service) : by_lines(clients_[client], service, speaking);
 }
 
 std::vector<Server> Serving::by_lines(const Client& client, Service service, const std::vector<const Line*>& lines)

@@ -27,9 +27,10 @@ private:
         std::optional<Service> only{};        ///< none: whatever it is
     };
     void read(const input::ServeInput& said);
+    void find_lines_of_clients();
     void tell_idle_lines();
-    [[nodiscard]] bool speaks_of(const Line& line, const Client& client) const;
-    std::vector<Server> servers(const Client& client, Service service);
+    [[nodiscard]] static bool speaks_of(const Line& line, const Client& client);
+    std::vector<Server> servers(std::size_t client, Service service);
     std::vector<Server> by_lines(const Client& client, Service service, const std::vector<const Line*>& lines);
     std::vector<Server> by_name(const Client& client, Service service);
     std::vector<Server> unserved(const Client& client, Service service, std::string_view why);
@@ -42,6 +43,7 @@ private:
     const std::vector<Circuit>& circuits_;
     quantity::Problems& problems_;
     std::vector<Line> lines_{};
+    std::vector<std::vector<std::size_t>> lines_of_{}; ///< that speak of each client, in their order
 };
 
 } // namespace venture::services

@@ -1,10 +1,6 @@
 #include <venture/study/network_figures.hpp>
 
-#include <cmath>
-
 #include <fmt/format.h>
-
-#include <venture/rating/coil_conductance.hpp>
 
 namespace venture::study {
 
@@ -79,9 +75,8 @@ const figure::TableOf<CircuitRow>& circuit_columns()
              [](const C& c) -> Cell { return c.takes().sum_of_peaks_W; }},
             {{"when", "largest", "", "day and clock hour of that", 3},
              [](const C& c) -> Cell {
-                 const Demand& takes = c.takes();
-                 return where(takes.hours() > 1 && !takes.typed && takes.peak_W() > 0.0,
-                              c.sizing->leaves.when(c.typed().carries, takes.hours() > 0 ? takes.hour_of_peak() : 0));
+                 const figure::When when = c.sizing->leaves.when_largest(c.typed().carries, c.takes());
+                 return where(!when.day.empty(), when);
              }},
             {{"basis", "basis", "", "by hour; not coincident where something in it has no hours; typed", 4, Sum::none,
               Show::if_varied},
@@ -169,24 +164,6 @@ std::vector<StepRow> step_rows(const Sizing& s)
 }
 
 } // namespace
-
-std::string fed_by(const services::Services& s, std::size_t circuit)
-{
-    const Circuit& c = s.circuits[circuit];
-    if (c.from) return "mixed from " + s.circuits[*c.from].name;
-    for (const services::Link& link : s.network.links)
-        if (link.to == s.places.circuits[circuit]) return s.network.nodes[link.from].name;
-    return "nothing";
-}
-
-CircuitWater water_of(const services::Services& s, std::size_t circuit, double W)
-{
-    const Circuit& c = s.circuits[circuit];
-    const double W_per_K = rating::specific_heat_of_water_J_per_kgK;
-    const double flow = W / (W_per_K * std::abs(c.supply_C - c.return_C));
-    if (!c.from) return {flow, flow};
-    return {flow, W / (W_per_K * std::abs(s.circuits[*c.from].supply_C - c.return_C))};
-}
 
 void add_network_tables(figure::TablesOf<Sizing>& tables)
 {

@@ -1,5 +1,7 @@
 #include <venture/study/room_leaves.hpp>
 
+#include <algorithm>
+
 #include <venture/loads/hourly_day.hpp>
 
 namespace venture::study {
@@ -46,6 +48,17 @@ figure::When RoomLeaves::when(Service service, std::size_t hour) const
     if (cooling_days.empty()) return {};
     const LoadDay& day = cooling_days[hour / hours_of_a_day];
     return {day.day, day.month, loads::clock_hour(day.clock_ahead_h, hour % hours_of_a_day)};
+}
+
+figure::When RoomLeaves::when_largest(Service service, const Demand& demand) const
+{
+    if (demand.hours() <= 1 || demand.typed || demand.peak_W() <= 0.0) return {};
+    figure::When out = when(service, demand.hour_of_peak());
+    constexpr double alike = 1e-6;
+    double least_W = demand.peak_W();
+    for (std::size_t h = 0; h < demand.hours(); ++h) least_W = std::min(least_W, demand.total_W(h));
+    if (service == Service::heating && least_W >= (1.0 - alike) * demand.peak_W()) out.clock_hour = -1;
+    return out;
 }
 
 RoomLeaves leaves_of(const loads::RoomLoads& loads, const services::Services& services)

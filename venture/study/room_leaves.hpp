@@ -17,6 +17,8 @@ struct RoomLeaves {
     std::string winter_day{};
 
     [[nodiscard]] figure::When when(services::Service service, std::size_t hour) const;
+    /// Of its largest; without an hour where all are alike, not known of one that has no hours.
+    [[nodiscard]] figure::When when_largest(services::Service service, const services::Demand& demand) const;
 };
 
 [[nodiscard]] RoomLeaves leaves_of(const loads::RoomLoads& loads, const services::Services& services);
