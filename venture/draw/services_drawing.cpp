@@ -151,8 +151,12 @@ private:
         const services::CircuitWater water = water_of(s_, index, takes.peak_W());
         box.lines.push_back("units take " + peak(takes, c.carries));
         if (takes.typed) box.lines.back() = peak(takes, c.carries);
-        box.lines.push_back("water " + o_.units.text(water.flow_kg_per_s / 1000.0, "water_flow"));
-        if (c.from) box.lines.back() += ", drawn " + o_.units.text(water.drawn_kg_per_s / 1000.0, "water_flow");
+        if (c.glycol > 0.0) {
+            box.lines.push_back(percent(c.glycol) + " glycol");
+        } else {
+            box.lines.push_back("water " + o_.units.text(water.flow_kg_per_s / 1000.0, "water_flow"));
+            if (c.from) box.lines.back() += ", drawn " + o_.units.text(water.drawn_kg_per_s / 1000.0, "water_flow");
+        }
         for (const services::Allowance& a : s_.network.nodes[node].allowances) box.lines.push_back(in_words(a));
         if (!s_.network.nodes[node].allowances.empty())
             box.lines.push_back("asks for " + power(needs_.full.passed(node, c.carries).peak_W()));

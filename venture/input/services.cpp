@@ -50,6 +50,8 @@ const RecordSpec& CircuitInput::spec()
         {must(text("carries", "what it brings to the rooms")), &T::carries},
         {must(number("supply", Kind::temperature, 3, 95, "water to the units")), &T::supply},
         {must(number("return", Kind::temperature, 4, 90, "water back from the units")), &T::back},
+        {otherwise(number("glycol", Kind::fraction, 0, 0.7, "share of glycol in its water"), 0.0, "plain water"),
+         &T::glycol},
         {text("unit", "terminal unit on it; must be typed unless its demand is"), &T::unit},
         {naming("plant", {"plant"}, "plant that feeds it; the only one that makes what it carries unless typed"),
          &T::plant},

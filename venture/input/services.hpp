@@ -78,7 +78,7 @@ struct CircuitInput {
     Given<QuantityList> plant_shares;
     Choice<Duty> carries;
     Choice<UnitKind> unit;
-    Given<double> supply, back, diversity, loss, demand;
+    Given<double> supply, back, glycol, diversity, loss, demand;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 

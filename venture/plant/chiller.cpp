@@ -1,5 +1,7 @@
 #include <venture/plant/chiller.hpp>
 
+#include <algorithm>
+
 #include <fmt/format.h>
 
 #include <venture/rating/point_grid.hpp>
@@ -14,7 +16,9 @@ using rating::Service;
 
 namespace {
 
-rating::GridTable table_of(const ChillerData& d)
+using Values = quantity::Given<quantity::QuantityList> ChillerRow::*;
+
+rating::GridTable table_of(const ChillerData& d, Values of_row)
 {
     if (!d.outdoor || d.at_water.empty())
         throw quantity::Error{
@@ -23,7 +27,7 @@ rating::GridTable table_of(const ChillerData& d)
     std::vector<double> supplies, values;
     for (const ChillerRow& row : d.at_water) {
         supplies.push_back(*row.supply);
-        values.insert(values.end(), (*row.capacity).begin(), (*row.capacity).end());
+        values.insert(values.end(), (*(row.*of_row)).begin(), (*(row.*of_row)).end());
     }
     if (values.size() == supplies.size() * (*d.outdoor).size())
         rating::check_points(supplies, "water", *d.outdoor, "air", values);
@@ -60,6 +64,8 @@ const quantity::RecordSpec& ChillerRow::spec()
     static const quantity::RecordSpec all = quantity::RecordSpec::of<T>({
         {must(number("supply", Kind::temperature, 1, 30, "chilled water")), &T::supply},
         {must(number("capacity", Kind::power, 0, largest_W, "one for each outdoor dry bulb")), &T::capacity},
+        {number("power", Kind::power, 0, largest_W, "electricity that it takes, one for each outdoor dry bulb"),
+         &T::power},
     });
     return all;
 }
@@ -76,9 +82,14 @@ const quantity::RecordSpec& ChillerData::spec()
             {number("supply", Kind::temperature, 1, 30, "chilled water, of one point of a table"), &T::supply},
             {number("outdoor_dry_bulb", Kind::temperature, -20, 60, "of that point"), &T::outdoor_dry_bulb},
             {number("capacity", Kind::power, 0, largest_W, "of that point"), &T::capacity},
+            {number("power", Kind::power, 0, largest_W, "electricity that it takes at that point"), &T::power},
             {number("heights", Kind::length, -500, 6000, "above the sea, that height_factors are for"), &T::heights},
             {number("height_factors", Kind::fraction, 0.1, 1.2, "of the capacity at the sea, one for each height"),
              &T::height_factors},
+            {number("glycol", Kind::fraction, 0, 0.7, "shares of glycol in its water, that glycol_factors are for"),
+             &T::glycol},
+            {number("glycol_factors", Kind::fraction, 0.1, 1.2, "of the capacity with plain water, one for each share"),
+             &T::glycol_factors},
             {note_key(), &T::note},
         },
         {{"at_water", &T::at_water}});
@@ -97,6 +108,7 @@ std::vector<ChillerData> ChillerData::joined(const std::vector<ChillerData>& poi
             ChillerRow& row = one.at_water.emplace_back();
             row.supply = supply;
             row.capacity = grid.values_at(supply, &ChillerData::capacity);
+            if (grid.points.front()->power) row.power = grid.values_at(supply, &ChillerData::power);
         }
     }
     return out;
@@ -104,12 +116,17 @@ std::vector<ChillerData> ChillerData::joined(const std::vector<ChillerData>& poi
 
 Chiller::Chiller(const ChillerData& d, std::string from)
     : Product{*d.name, d.maker.value.value_or(""), std::move(from)},
-      capacity_W_{table_of(d)}
+      capacity_W_{table_of(d, &ChillerRow::capacity)},
+      at_height_{At::height_above_sea, "heights and height_factors", d.heights, d.height_factors},
+      with_glycol_{At::glycol, "glycol and glycol_factors", d.glycol, d.glycol_factors}
 {
     check_slopes(capacity_W_);
-    if (d.heights.value.has_value() != d.height_factors.value.has_value())
-        throw quantity::Error{"heights and height_factors belong together: one is missing"};
-    if (d.heights) factor_at_height_ = rating::GridTable{{{At::height_above_sea, *d.heights}}, *d.height_factors};
+    const auto says_power = [](const ChillerRow& row) { return static_cast<bool>(row.power); };
+    const auto rows_with_power = std::ranges::count_if(d.at_water, says_power);
+    if (rows_with_power == 0) return;
+    if (rows_with_power != std::ranges::ssize(d.at_water))
+        throw quantity::Error{"power is given for some water supplies, not for all"};
+    power_W_ = table_of(d, &ChillerRow::power);
 }
 
 std::variant<Output, Refusal> Chiller::rate(const rating::Conditions& asked) const
@@ -117,18 +134,22 @@ std::variant<Output, Refusal> Chiller::rate(const rating::Conditions& asked) con
     constexpr double at_sea_Pa = 101325.0;
     rating::Conditions at = asked;
     double factor = 1.0;
-    if (factor_at_height_) {
-        if (!at.has(At::height_above_sea)) at.set(At::height_above_sea, 0.0);
-        if (auto refused = factor_at_height_->refuses(at)) return *refused;
-        factor = factor_at_height_->at(at);
+    if (at_height_.is_given()) {
+        const auto there = at_height_.factor(at);
+        if (const auto* refused = std::get_if<Refusal>(&there)) return *refused;
+        factor = std::get<double>(there);
     } else if (at.has(At::outdoor_dry_bulb)) {
         const double thinner = at_sea_Pa / at.value_or(At::air_pressure, at_sea_Pa) - 1.0;
         // below the sea's level its fans move more, which no table promises
         at.set(At::outdoor_dry_bulb, at[At::outdoor_dry_bulb] + condenser_approach_K * std::max(0.0, thinner));
     }
+    const auto mixed = with_glycol_.factor(at);
+    if (const auto* refused = std::get_if<Refusal>(&mixed)) return *refused;
+    factor *= std::get<double>(mixed);
     if (auto refused = capacity_W_.refuses(at)) return *refused;
     Output out;
     out.gives_W[Service::cooling] = factor * capacity_W_.at(at);
+    if (power_W_) out.electric_W = factor * power_W_->at(at);
     return out;
 }
 

@@ -1,5 +1,7 @@
 #include <venture/plant/chiller.hpp>
 
+#include <cmath>
+
 #include <gmock/gmock.h>
 #include <gtest/gtest.h>
 
@@ -60,6 +62,28 @@ TEST(Chiller, DoesLessInThinAir)
     const Chiller factored{told, ""};
     EXPECT_NEAR(capacity_W(factored, at(7.0, 25.0, 1000.0)), 0.95 * capacity_W(plain, at(7.0, 25.0)), 1e-9);
     EXPECT_EQ(std::get<rating::Refusal>(factored.rate(at(7.0, 25.0, 2100.0))).what, At::height_above_sea);
+}
+
+TEST(Chiller, TellsTheElectricityThatItTakesWhereItsMakerDoes)
+{
+    EXPECT_TRUE(std::isnan(std::get<rating::Output>(Chiller{data(), ""}.rate(at(7.0, 30.0))).electric_W));
+    ChillerData d = data();
+    d.at_water[0].power = QuantityList{1000, 1500, 2100};
+    EXPECT_THROW((Chiller{d, ""}), quantity::Error); // of the other water nothing
+    d.at_water[1].power = QuantityList{1000, 1400, 2000};
+    const auto out = std::get<rating::Output>(Chiller{d, ""}.rate(at(7.0, 30.0)));
+    EXPECT_NEAR(out.electric_W, 1450.0, 1e-9);
+}
+
+TEST(Chiller, DoesLessWithGlycolByItsMakersFactors)
+{
+    ChillerData d = data();
+    const auto mixed = at(7.0, 30.0).set(At::glycol, 0.3);
+    EXPECT_EQ(std::get<rating::Refusal>(Chiller{d, ""}.rate(mixed)).why, rating::Refusal::Why::no_factors);
+    d.glycol = QuantityList{0.0, 0.4};
+    d.glycol_factors = QuantityList{1.0, 0.92};
+    EXPECT_NEAR(capacity_W(Chiller{d, ""}, mixed), 0.94 * 5100.0, 1e-9);
+    EXPECT_NEAR(capacity_W(Chiller{d, ""}, at(7.0, 30.0)), 5100.0, 1e-9);
 }
 
 std::string what_is_wrong(const ChillerData& d)

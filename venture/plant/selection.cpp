@@ -21,6 +21,13 @@ double hardest_supply_C(const services::Services& services, std::size_t plant)
     return hardest.value_or(0.0);
 }
 
+double most_glycol(const services::Services& services, std::size_t plant)
+{
+    double most = 0.0;
+    for (const std::size_t c : services.circuits_of_plant(plant)) most = std::max(most, services.circuits[c].glycol);
+    return most;
+}
+
 void choose_or_keep(PlantSelection& s, const services::Plant& plant, const rating::Stocks& stocks,
                     const rating::Conditions& at)
 {
@@ -57,11 +64,13 @@ std::vector<PlantSelection> select_plants(const services::Needs& needs, const se
                          .typed = taken.typed,
                          .duty = {.service = service, .W = needs.full.passed(node, service).peak_W()},
                          .supply_C = hardest_supply_C(services, p),
+                         .glycol = most_glycol(services, p),
                          .outdoor_C = outdoors.hottest_C + plant.air_warmer_K};
         if (const services::Kept* kept = services.find_kept(plant.name, service)) s.kept = *kept;
         choose_or_keep(s, plant, stocks,
                        rating::Conditions{}
                            .set(At::water_supply, s.supply_C)
+                           .set(At::glycol, s.glycol)
                            .set(At::outdoor_dry_bulb, s.outdoor_C)
                            .set(At::air_pressure, outdoors.pressure_Pa)
                            .set(At::height_above_sea, outdoors.height_m));

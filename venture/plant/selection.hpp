@@ -25,6 +25,7 @@ struct PlantSelection {
     bool typed = false;          ///< what it must give was typed instead of the sum of its circuits
     rating::Duty duty{};         ///< with all allowances
     double supply_C = 0.0;       ///< hardest of its circuits
+    double glycol = 0.0;         ///< most of its circuits
     double outdoor_C = 0.0;      ///< that it is rated at: the hottest of the design months, and what its place adds
     rating::Choice choice{};
     std::optional<services::Kept> kept{};

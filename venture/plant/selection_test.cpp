@@ -19,7 +19,14 @@ services::Services boiler_and_chiller(double margin, int units)
     services::Services s;
     s.plants = {{.name = "boiler", .kind = &boiler, .margin = margin, .units = units},
                 {.name = "chiller", .kind = &chiller}};
-    s.circuits = {{"warm", Service::heating, 70, 50, &radiators, {0}}, {"cold", Service::cooling, 7, 12, &coils, {1}}};
+    s.circuits = {
+        {.name = "warm",
+         .carries = Service::heating,
+         .supply_C = 70,
+         .return_C = 50,
+         .unit = &radiators,
+         .plants = {0}},
+        {.name = "cold", .carries = Service::cooling, .supply_C = 7, .return_C = 12, .unit = &coils, .plants = {1}}};
     services::Servers both;
     both[Service::heating] = {{0}};
     both[Service::cooling] = {{1}};

@@ -6,6 +6,7 @@
 #include <venture/quantity/error.hpp>
 #include <venture/rating/choice.hpp>
 #include <venture/rating/emitter_law.hpp>
+#include <venture/rating/factor_table.hpp>
 #include <venture/rating/grid_table.hpp>
 
 namespace venture::rating {
@@ -211,6 +212,23 @@ TEST(Rated, IsAsFullAsItsHardestShare)
     EXPECT_FALSE(r.suffices());
     EXPECT_EQ(r.in_words(), "5.0 % short (sensible)");
     EXPECT_TRUE(rated({Service::cooling, 900.0, 700.0}).suffices());
+}
+
+TEST(FactorTable, IsOneWithoutTheInputAndRefusesWhatNobodySaid)
+{
+    const quantity::Given<quantity::QuantityList> none, shares{quantity::QuantityList{0.0, 0.2, 0.4}},
+        factors{quantity::QuantityList{1.0, 0.96, 0.9}}, two{quantity::QuantityList{1.0, 0.9}};
+    const FactorTable given{At::glycol, "glycol and glycol_factors", shares, factors},
+        nothing{At::glycol, "", none, none};
+    const auto at = [](double share) { return Conditions{}.set(At::glycol, share); };
+    EXPECT_DOUBLE_EQ(std::get<double>(given.factor(at(0.3))), 0.93);
+    EXPECT_DOUBLE_EQ(std::get<double>(given.factor({})), 1.0);
+    EXPECT_DOUBLE_EQ(std::get<double>(nothing.factor(at(0.0))), 1.0);
+    EXPECT_EQ(std::get<Refusal>(given.factor(at(0.5))).why, Refusal::Why::outside);
+    EXPECT_EQ(in_words(std::get<Refusal>(nothing.factor(at(0.3)))),
+              "its maker gives no factors for a share of glycol of 0.3");
+    EXPECT_THROW((FactorTable{At::glycol, "glycol and glycol_factors", shares, none}), quantity::Error);
+    EXPECT_THROW((FactorTable{At::glycol, "glycol and glycol_factors", shares, two}), quantity::Error);
 }
 
 } // namespace

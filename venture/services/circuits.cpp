@@ -138,6 +138,7 @@ private:
                                  .carries = service,
                                  .supply_C = *c.supply,
                                  .return_C = *c.back,
+                                 .glycol = c.glycol.value.value_or(0.0),
                                  .unit = unit,
                                  .diversity = c.diversity.value.value_or(1.0),
                                  .loss = c.loss.value.value_or(0.0),
@@ -242,6 +243,11 @@ private:
                 fmt::format("circuit '{}' carries {} and is mixed from '{}', which carries {}", c.name,
                             name_of(c.carries), source.name, name_of(source.carries)));
             c.from = std::nullopt;
+        } else if (c.glycol != source.glycol) {
+            say(Severity::error, codes::contradiction, given.from.origin,
+                fmt::format("circuit '{}' has {:g} % glycol and is mixed from '{}', which has {:g} %", c.name,
+                            100.0 * c.glycol, source.name, 100.0 * source.glycol),
+                "they share their water");
         } else if (heats ? c.supply_C > source.supply_C : c.supply_C < source.supply_C) {
             say(Severity::error, codes::contradiction, given.supply.origin,
                 fmt::format("circuit '{}' at {} is mixed from '{}' at {}", c.name, water_in_words(c, units_),

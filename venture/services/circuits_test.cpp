@@ -117,6 +117,10 @@ TEST(Circuits, AreMixedFromOneAnother)
     EXPECT_TRUE(
         says(connected(in, rooms), codes::contradiction, "'floor' at 80/30 degC is mixed from 'warm' at 70/50"));
     in.circuits.back().supply = 35.0;
+    in.circuits.back().glycol = 0.3;
+    EXPECT_TRUE(says(connected(in, rooms), codes::contradiction,
+                     "'floor' has 30 % glycol and is mixed from 'warm', which has 0"));
+    in.circuits.back().glycol = {};
     in.circuits[0].plant = {};
     in.circuits[0].from = std::string{"floor"};
     EXPECT_TRUE(says(connected(in, rooms), codes::contradiction, "in a ring: 'warm' from 'floor' from 'warm'"));

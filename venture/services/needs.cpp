@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include <venture/rating/coil_conductance.hpp>
+#include <venture/rating/product.hpp>
 
 namespace venture::services {
 
@@ -47,6 +48,7 @@ std::string fed_by(const Services& s, std::size_t circuit)
 CircuitWater water_of(const Services& s, std::size_t circuit, double W)
 {
     const Circuit& c = s.circuits[circuit];
+    if (c.glycol > 0.0) return {rating::unknown, rating::unknown};
     const double W_per_K = rating::specific_heat_of_water_J_per_kgK;
     const double flow = W / (W_per_K * std::abs(c.supply_C - c.return_C));
     if (!c.from) return {flow, flow};

@@ -23,7 +23,7 @@ struct CircuitWater {
     double flow_kg_per_s = 0.0;
     double drawn_kg_per_s = 0.0; ///< the same where it is not mixed
 };
-/// @param W  that it brings
+/// @param W  that it brings   @returns not a number with glycol in it: what a mixture carries is not known here
 [[nodiscard]] CircuitWater water_of(const Services& services, std::size_t circuit, double W);
 
 /// Hours in which circuits of two services that share pipes both have something to do, each hour of the cooling days.

@@ -26,6 +26,7 @@ struct Circuit {
     std::string name{};
     Service carries = Service::heating;
     double supply_C = 0.0, return_C = 0.0;
+    double glycol = 0.0;                     ///< share in its water
     const Kind* unit = nullptr;              ///< null where its demand is typed and nobody said which
     std::vector<std::size_t> plants{};       ///< that feed it, in order; none if it is mixed from another circuit
     std::vector<double> shares{};            ///< of those plants; empty: in order

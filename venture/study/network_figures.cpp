@@ -1,5 +1,7 @@
 #include <venture/study/network_figures.hpp>
 
+#include <cmath>
+
 #include <fmt/format.h>
 
 namespace venture::study {
@@ -47,6 +49,12 @@ std::string basis_of(const Demand& demand)
     return demand.typed ? "typed" : demand.by_hour ? "by hour" : "not coincident";
 }
 
+Cell flow_of(const CircuitRow& c, double services::CircuitWater::*which)
+{
+    const double kg_per_s = water_of(c.sizing->services, c.circuit, c.takes().peak_W()).*which;
+    return std::isnan(kg_per_s) ? Cell{} : Cell{kg_per_s / 1000.0};
+}
+
 const figure::TableOf<CircuitRow>& circuit_columns()
 {
     using C = CircuitRow;
@@ -87,15 +95,14 @@ const figure::TableOf<CircuitRow>& circuit_columns()
              [](const C& c) -> Cell { return where(c.typed().loss != 0.0, c.typed().loss); }},
             {{"asks", "asks for", "total_power", "what it asks of what feeds it, with diversity and loss", 1},
              [](const C& c) -> Cell { return c.asks().peak_W(); }},
-            {{"water", "water", "water_flow", "through it, for what its units take", 2},
-             [](const C& c) -> Cell {
-                 return water_of(c.sizing->services, c.circuit, c.takes().peak_W()).flow_kg_per_s / 1000.0;
-             }},
+            {{"water", "water", "water_flow", "through it, for what its units take; not told with glycol in it", 2},
+             [](const C& c) -> Cell { return flow_of(c, &services::CircuitWater::flow_kg_per_s); }},
             {{"drawn", "drawn", "water_flow", "from the circuit that it is mixed from", 3, Sum::none, Show::if_any},
              [](const C& c) -> Cell {
-                 return where(c.typed().from.has_value(),
-                              water_of(c.sizing->services, c.circuit, c.takes().peak_W()).drawn_kg_per_s / 1000.0);
+                 return c.typed().from ? flow_of(c, &services::CircuitWater::drawn_kg_per_s) : Cell{};
              }},
+            {{"glycol", "glycol", "share", "in its water", 3, Sum::none, Show::if_any},
+             [](const C& c) -> Cell { return where(c.typed().glycol > 0.0, c.typed().glycol); }},
         }};
     return all;
 }

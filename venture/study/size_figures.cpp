@@ -123,6 +123,13 @@ Cell of_all(const UnitRow& u, double rating::Output::*what, double to_SI = 1.0)
 
 using Sel = plant::PlantSelection;
 
+std::optional<double> electricity_of(const Sel& s)
+{
+    const auto& chosen = s.choice.chosen;
+    if (!chosen || chosen->refused || std::isnan(chosen->one.electric_W)) return std::nullopt;
+    return chosen->count * chosen->one.electric_W;
+}
+
 /// From what units take by more than rounding.
 bool differs(const PlantRow& r, double Sel::*what)
 {
@@ -248,6 +255,21 @@ const figure::TableOf<PlantRow>& plant_columns()
             }};
         add_choice_columns(out.columns);
         const std::vector<figure::ColumnOf<P>> more = {
+            {{"takes", "takes", "total_power", "electricity that all of it takes at full output, where its maker says",
+              4, Sum::none, Show::if_any},
+             [](const P& p) -> Cell {
+                 const auto electric_W = electricity_of(*p.selection);
+                 return electric_W ? Cell{*electric_W} : Cell{};
+             }},
+            {{"rejects", "rejects", "total_power",
+              "heat that its condenser gives off while it meets the need: what it cools and what it takes for that", 5,
+              Sum::none, Show::data},
+             [](const P& p) -> Cell {
+                 const auto electric_W = electricity_of(*p.selection);
+                 if (!electric_W || p.selection->service != rating::Service::cooling) return {};
+                 const Cell capacity = capacity_of(*p.selection, 0);
+                 return p.selection->duty.W * (1.0 + *electric_W / std::get<double>(capacity));
+             }},
             {{"rooms", "Rooms", "count", "that hang on it", 5, Sum::none, Show::data},
              [](const P& p) -> Cell { return figure::whole(p.selection->rooms.size()); }},
             {{"sum_of_peaks", "Sum of peaks", "total_power", "of units and typed circuits, each in its own hour", 5,

@@ -21,8 +21,8 @@ struct Sizing {
     services::Services services{};
     std::vector<terminal::RoomSelection> units{};
     std::vector<plant::PlantSelection> plants{};
-    RoomLeaves leaves{};     ///< what rooms need, by hour
-    services::Needs needs{}; ///< what is needed at every node of the services
+    RoomLeaves leaves{};                            ///< what rooms need, by hour
+    services::Needs needs{};                        ///< what is needed at every node of the services
     std::shared_ptr<const rating::Stocks> stocks{}; ///< what was chosen from
     /// Whether everything that is served is met by something.
     [[nodiscard]] bool met() const;

@@ -85,6 +85,10 @@ const quantity::RecordSpec& FanCoilData::spec()
              &T::pressure_drop},
             {number("wet_bulbs", Kind::temperature, -10, 40, "entering wet bulbs: the columns of the table"),
              &T::wet_bulbs},
+            {number("glycol", Kind::fraction, 0, 0.7, "shares of glycol in its water, that glycol_factors are for"),
+             &T::glycol},
+            {number("glycol_factors", Kind::fraction, 0.1, 1.2, "of the capacity with plain water, one for each share"),
+             &T::glycol_factors},
             {number("total", Kind::power, 0, largest_W, "of the coil at one rated point, instead of a table"),
              &T::total},
             {number("sensible", Kind::power, 0, largest_W, "of the coil at that point"), &T::sensible},
@@ -129,7 +133,8 @@ FanCoil::FanCoil(const FanCoilData& d, std::string from)
       fan_W_{d.fan_power.value.value_or(0.0)},
       sound_dBA_{d.sound.value.value_or(rating::unknown)},
       pressure_drop_Pa_{d.pressure_drop.value.value_or(rating::unknown)},
-      bypass_factor_{d.bypass_factor.value.value_or(rating::unknown)}
+      bypass_factor_{d.bypass_factor.value.value_or(rating::unknown)},
+      with_glycol_{At::glycol, "glycol and glycol_factors", d.glycol, d.glycol_factors}
 {
     if (d.heating) {
         if (!d.heating_air || !d.heating_supply || !d.heating_return)
@@ -302,12 +307,14 @@ std::variant<Output, Refusal> FanCoil::heats(const rating::Conditions& at) const
     const auto heat = heating_->heats_to(at[At::entering_dry_bulb], density_kg_per_m3 * air_flow_m3_per_s_ * thinner,
                                          at[At::water_supply], at[At::water_return]);
     if (const auto* refused = std::get_if<Refusal>(&heat)) return *refused;
+    const auto factor = with_glycol_.factor(at);
+    if (const auto* refused = std::get_if<Refusal>(&factor)) return *refused;
     const auto& coil = std::get<rating::CoilOutput>(heat);
     Output out;
     out.fan_W = fan_W_ * thinner;
-    out.gives_W[Service::heating] = coil.total_W + out.fan_W;
+    out.gives_W[Service::heating] = std::get<double>(factor) * coil.total_W + out.fan_W;
     out.dry = true;
-    out.water_kg_per_s = coil.water_kg_per_s;
+    if (at.value_or(At::glycol, 0.0) == 0.0) out.water_kg_per_s = coil.water_kg_per_s;
     out.water_return_C = at[At::water_return];
     if (fan_W_ > 0.0) out.electric_W = out.fan_W;
     out.sound_power_dBA = sound_dBA_;
@@ -320,7 +327,11 @@ std::variant<Output, Refusal> FanCoil::cools(const rating::Conditions& at) const
         if (!at.has(needed)) return Refusal{Refusal::Why::not_given, needed};
     const auto heat = coil_heat(at);
     if (const auto* refused = std::get_if<Refusal>(&heat)) return *refused;
+    const auto factor = with_glycol_.factor(at);
+    if (const auto* refused = std::get_if<Refusal>(&factor)) return *refused;
     CoilHeat coil = std::get<CoilHeat>(heat);
+    coil.total_W *= std::get<double>(factor);
+    coil.sensible_W *= std::get<double>(factor);
     const double pressure_Pa = at.value_or(At::air_pressure, at_sea_Pa), dry_bulb_C = at[At::entering_dry_bulb];
     // No face of the coil is colder than its water: where the dew point is not above it nothing condenses, whatever lines
     // through a table say.
@@ -336,20 +347,24 @@ std::variant<Output, Refusal> FanCoil::cools(const rating::Conditions& at) const
     out.gives_W[Service::cooling] = coil.total_W - out.fan_W;
     out.sensible_W = coil.sensible_W - out.fan_W;
     out.dry = coil.dry;
-    const double rise_K = at[At::water_return] - at[At::water_supply];
-    out.water_kg_per_s = coil.total_W / (rating::specific_heat_of_water_J_per_kgK * rise_K);
     out.water_return_C = at[At::water_return];
-    if (!supplies_C_.empty()) {
-        const double largest_kg_per_s =
-            *std::ranges::max_element(total_W_) / (rating::specific_heat_of_water_J_per_kgK * rise_K_);
-        out.water_pressure_drop_Pa = pressure_drop_Pa_ * std::pow(out.water_kg_per_s / largest_kg_per_s, 2.0);
-    } else {
-        out.water_pressure_drop_Pa = pressure_drop_Pa_ * std::pow(out.water_kg_per_s / printed_water_kg_per_s_, 2.0);
-    }
+    take_water(at, coil.total_W, out);
     if (fan_W_ > 0.0) out.electric_W = out.fan_W;
     out.sound_power_dBA = sound_dBA_;
     out.condensate_kg_per_s = coil.latent_W() / (air::latent_heat_of_vaporisation_J_per_kg + 1860.0 * dry_bulb_C);
     return out;
+}
+
+/// Of plain water: of a mixture no maker's pressure drop is printed, and its specific heat is not known here.
+void FanCoil::take_water(const rating::Conditions& at, double coil_W, Output& out) const
+{
+    if (at.value_or(At::glycol, 0.0) > 0.0) return;
+    const double rise_K = at[At::water_return] - at[At::water_supply];
+    out.water_kg_per_s = coil_W / (rating::specific_heat_of_water_J_per_kgK * rise_K);
+    const double printed_kg_per_s = supplies_C_.empty() ? printed_water_kg_per_s_
+                                                        : *std::ranges::max_element(total_W_) /
+                                                              (rating::specific_heat_of_water_J_per_kgK * rise_K_);
+    out.water_pressure_drop_Pa = pressure_drop_Pa_ * std::pow(out.water_kg_per_s / printed_kg_per_s, 2.0);
 }
 
 const rating::Kind fan_coil = {.key = "fan_coil",

@@ -5,6 +5,7 @@
 
 #include <venture/quantity/record.hpp>
 #include <venture/rating/coil_conductance.hpp>
+#include <venture/rating/factor_table.hpp>
 #include <venture/rating/grid_table.hpp>
 #include <venture/rating/heating_coil.hpp>
 #include <venture/rating/kind.hpp>
@@ -24,7 +25,7 @@ struct FanCoilData {
     quantity::Given<double> air_flow, entering_dry_bulb, bypass_factor, water_rise, fan_power, sound, pressure_drop;
     quantity::Given<double> total, sensible, entering_wet_bulb, supply; ///< the one point
     quantity::Given<double> heating, heating_air, heating_supply, heating_return;
-    quantity::Given<quantity::QuantityList> wet_bulbs;
+    quantity::Given<quantity::QuantityList> wet_bulbs, glycol, glycol_factors;
     std::vector<FanCoilRow> at_water{};
     [[nodiscard]] static const quantity::RecordSpec& spec();
     /// Points of the same name become rows of one table; a point that is not there is not a number.
@@ -56,6 +57,7 @@ private:
     /// Without a water flow.
     [[nodiscard]] rating::CoilFlows flows_at(double supply_C, double dry_bulb_C, double wet_bulb_C,
                                              double pressure_Pa) const;
+    void take_water(const rating::Conditions& at, double coil_W, rating::Output& out) const;
     /// As printed but for the dry bulb.
     [[nodiscard]] std::variant<rating::CoilHeat, rating::Refusal> read(const rating::Conditions& at) const;
     [[nodiscard]] std::variant<rating::Output, rating::Refusal> cools(const rating::Conditions& at) const;
@@ -68,6 +70,7 @@ private:
     double printed_water_kg_per_s_ = 0.0;          ///< of the point that the conductances are from
     std::optional<rating::CoilConductances> coil_{};
     std::optional<rating::HeatingCoil> heating_{};
+    rating::FactorTable with_glycol_;
 };
 
 extern const rating::Kind fan_coil;

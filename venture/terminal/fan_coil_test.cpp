@@ -251,5 +251,20 @@ TEST(FanCoil, RefusesToHeatWhereNothingIsRatedOrNoFlowWould)
     EXPECT_THROW((FanCoil{wrong, ""}), quantity::Error);
 }
 
+TEST(FanCoil, DoesLessWithGlycolByItsMakersFactors)
+{
+    FanCoilData d = heating_coil();
+    const rating::Conditions cold = at(7.0, 27.0, 19.0), cold_mixed = at(7.0, 27.0, 19.0).set(At::glycol, 0.3);
+    EXPECT_EQ(std::get<Refusal>(FanCoil(d, "").rate(cold_mixed)).why, Refusal::Why::no_factors);
+    d.glycol = QuantityList{0.0, 0.3};
+    d.glycol_factors = QuantityList{1.0, 0.9};
+    const FanCoil unit{d, ""};
+    const Output plain = std::get<Output>(unit.rate(cold)), mixed = std::get<Output>(unit.rate(cold_mixed));
+    EXPECT_NEAR(mixed.gives_W[Service::cooling] + 40.0, 0.9 * (plain.gives_W[Service::cooling] + 40.0), 1e-9);
+    EXPECT_NEAR(mixed.sensible_W + 40.0, 0.9 * (plain.sensible_W + 40.0), 1e-9);
+    EXPECT_TRUE(std::isnan(mixed.water_kg_per_s)); // of what it carries nobody knows the specific heat
+    EXPECT_NEAR(heat_W(unit, warm(60, 50, 20).set(At::glycol, 0.3)), 0.9 * 2500.0 + 40.0, 1e-6);
+}
+
 } // namespace
 } // namespace venture::terminal

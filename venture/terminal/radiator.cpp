@@ -67,7 +67,7 @@ std::variant<Output, Refusal> Radiator::rate(const rating::Conditions& at) const
     Output out;
     out.gives_W[Service::heating] = rating::emitter_output_W(nominal_W_, exponent_, supply_C, return_C, room_C);
     out.water_return_C = return_C;
-    if (supply_C > return_C)
+    if (supply_C > return_C && at.value_or(At::glycol, 0.0) == 0.0) // what a mixture carries is not known here
         out.water_kg_per_s =
             out.gives_W[Service::heating] / (rating::specific_heat_of_water_J_per_kgK * (supply_C - return_C));
     return out;

@@ -75,6 +75,7 @@ private:
         if (out.duty.latent_W) *out.duty.latent_W *= server.share;
         out.at.set(At::water_supply, c.supply_C)
             .set(At::water_return, c.return_C)
+            .set(At::glycol, c.glycol)
             .set(At::air_pressure, around_.pressure_Pa)
             .set(At::height_above_sea, around_.height_m);
         return out;

@@ -43,12 +43,19 @@ FanCoilData coil()
     return d;
 }
 
+services::Circuit circuit(const char* name, Service carries, double supply_C, double return_C, const rating::Kind& unit,
+                          std::size_t plant)
+{
+    return {
+        .name = name, .carries = carries, .supply_C = supply_C, .return_C = return_C, .unit = &unit, .plants = {plant}};
+}
+
 services::Services two_circuits(std::size_t rooms)
 {
     services::Services s;
     s.plants = {{"boiler"}, {"chiller"}};
-    s.circuits = {{"warm", Service::heating, 70, 50, &radiator, {0}},
-                  {"cold", Service::cooling, 7, 12, &fan_coil, {1}}};
+    s.circuits = {circuit("warm", Service::heating, 70, 50, radiator, 0),
+                  circuit("cold", Service::cooling, 7, 12, fan_coil, 1)};
     services::Servers both;
     both[Service::heating] = {{0}};
     both[Service::cooling] = {{1}};
@@ -171,7 +178,7 @@ TEST(WhatUnitsTake, HoldsFanHeatAndWhatCondenses)
 TEST(SelectUnits, PartARoomsNeedAmongItsCircuits)
 {
     services::Services s = two_circuits(1);
-    s.circuits.push_back({"warm too", Service::heating, 70, 50, &radiator, {0}});
+    s.circuits.push_back(circuit("warm too", Service::heating, 70, 50, radiator, 0));
     s.rooms[0][Service::heating] = {{0, 0.7}, {2, 0.3}};
     services::wire(std::vector<services::Client>(1), s);
     const auto units = select_units({.rooms = {needs(1000, 0, 0)}}, s, some_products());
