@@ -74,10 +74,6 @@ TEST(Kinds, AreThoseOfTheirLists)
     EXPECT_THAT(words_of(plant::plant_kinds()), testing::ElementsAreArray(quantity::WordsOf<input::PlantKind>::words));
     EXPECT_THAT(words_of(all_kinds()), testing::ElementsAreArray(quantity::WordsOf<input::ProductKind>::words));
     for (const rating::Kind* kind : all_kinds()) {
-        // A plant is sized for one service: a kind of plant that gives two asks for more there first.
-        if (kind->stands == rating::Stands::plant_room) {
-            EXPECT_EQ(kind->gives.size(), 1u) << kind->words;
-        }
         EXPECT_EQ(kind->shelf()->records().table().name, kind->key);
         std::string with_blanks{kind->key};
         std::ranges::replace(with_blanks, '_', ' ');

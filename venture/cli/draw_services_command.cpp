@@ -27,8 +27,9 @@ ExitCode run(const CommonOptions& o, const PictureOptions& draw)
         const figure::When when = sizing.leaves.when_largest(service, demand);
         return when.day.empty() ? std::string{} : in_words(when);
     };
-    for (const plant::PlantSelection& p : sizing.plants)
-        options.products.push_back(p.duty.W <= 0.0 ? "" : p.met() ? p.choice.chosen->called() : "NOTHING SUFFICES");
+    options.products.resize(sizing.services.plants.size());
+    for (const plant::PlantSelection& p : sizing.plants) // of several services of one plant it is the same
+        if (p.duty.W > 0.0) options.products[p.plant] = p.met() ? p.choice.chosen->called() : "NOTHING SUFFICES";
     return deliver_picture(job, o, draw, "services", draw_services(sizing.services, sizing.needs, options));
 }
 

@@ -95,22 +95,29 @@ private:
     [[nodiscard]] Box plant(std::size_t index, NodeId node) const
     {
         const Plant& p = s_.plants[index];
-        const Service service = p.kind->gives.front();
         Box box{.lines = {p.name}, .fill = pale_plant, .stands = BoxSize::Stands::first};
         if (p.name != p.kind->words || p.units > 1)
             box.lines.push_back(p.units == 1 ? std::string{p.kind->words}
                                 : p.standby > 0
                                     ? fmt::format("{} {}s, {} for standby", p.units, p.kind->words, p.standby)
                                     : fmt::format("{} {}s", p.units, p.kind->words));
-        const Demand& asked = needs_.full.asked(node, service);
-        if (asked.hours() == 0) {
+        bool is_asked = false;
+        for (const Service service : p.kind->gives) {
+            const Demand& asked = needs_.full.asked(node, service);
+            if (asked.hours() == 0) continue;
+            is_asked = true;
+            const std::string what = p.kind->gives.size() == 1 ? "" : fmt::format("{} ", quantity::name_of(service));
+            box.lines.push_back(fmt::format("asked for {}{}", what, peak(asked, service)));
+            if (!s_.network.nodes[node].allowances.empty())
+                box.lines.push_back(
+                    fmt::format("must give {}{}", what, power(needs_.full.passed(node, service).peak_W())));
+        }
+        if (!is_asked) {
             box.lines.emplace_back("nothing hangs on it");
             return box;
         }
-        box.lines.push_back("asked for " + peak(asked, service));
-        for (const services::Allowance& a : s_.network.nodes[node].allowances) box.lines.push_back(in_words(a));
-        if (!s_.network.nodes[node].allowances.empty())
-            box.lines.push_back("must give " + power(needs_.full.passed(node, service).peak_W()));
+        for (const services::Allowance& a : s_.network.nodes[node].allowances)
+            box.lines.push_back("with " + in_words(a));
         if (index < o_.products.size() && !o_.products[index].empty()) box.lines.push_back(o_.products[index]);
         return box;
     }

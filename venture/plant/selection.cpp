@@ -1,6 +1,7 @@
 #include <venture/plant/selection.hpp>
 
 #include <algorithm>
+#include <iterator>
 
 namespace venture::plant {
 
@@ -10,10 +11,10 @@ using rating::Service;
 namespace {
 
 /// Hardest supply temperature that any of its circuits asks for: the warmest where it heats, the coldest where it cools.
-double hardest_supply_C(const services::Services& services, std::size_t plant)
+double hardest_supply_C(const services::Services& services, const std::vector<std::size_t>& circuits)
 {
     std::optional<double> hardest;
-    for (const std::size_t c : services.circuits_of_plant(plant)) {
+    for (const std::size_t c : circuits) {
         const services::Circuit& circuit = services.circuits[c];
         const bool heats = circuit.carries == Service::heating;
         if (!hardest || (heats ? circuit.supply_C > *hardest : circuit.supply_C < *hardest)) hardest = circuit.supply_C;
@@ -21,62 +22,97 @@ double hardest_supply_C(const services::Services& services, std::size_t plant)
     return hardest.value_or(0.0);
 }
 
-double most_glycol(const services::Services& services, std::size_t plant)
-{
-    double most = 0.0;
-    for (const std::size_t c : services.circuits_of_plant(plant)) most = std::max(most, services.circuits[c].glycol);
-    return most;
-}
-
-void choose_or_keep(PlantSelection& s, const services::Plant& plant, const rating::Stocks& stocks,
-                    const rating::Conditions& at)
-{
-    if (!s.kept) {
-        s.choice = rating::choose(stocks.products(*plant.kind), {plant.units, plant.units}, {at, s.duty});
-        return;
+class Selector {
+public:
+    Selector(const services::Needs& needs, const services::Services& services, const rating::Stocks& stocks,
+             const Outdoors& outdoors)
+        : needs_{needs},
+          services_{services},
+          stocks_{stocks},
+          outdoors_{outdoors}
+    {
     }
-    if (s.kept->chosen_for_W && *s.kept->chosen_for_W > 0.0) s.duty_moved = s.duty.W / *s.kept->chosen_for_W - 1.0;
-    const rating::Product* product = stocks.find(*plant.kind, s.kept->product);
-    s.kept_unknown = product == nullptr;
-    if (product != nullptr) s.choice.chosen = rating::rated_at(*product, s.kept->count, at, s.duty);
-}
+
+    std::vector<PlantSelection> run()
+    {
+        for (std::size_t p = 0; p < services_.plants.size(); ++p) {
+            std::vector<PlantSelection> of_plant;
+            for (const Service service : services_.plants[p].kind->gives)
+                of_plant.push_back(what_it_must_do(p, service));
+            for (PlantSelection& s : of_plant) {
+                const auto other = std::ranges::find_if(
+                    of_plant, [&](const PlantSelection& o) { return o.service != s.service && o.duty.W > 0.0; });
+                choose_or_keep(s, other == of_plant.end() ? std::nullopt : std::optional{asked(*other)});
+            }
+            std::ranges::move(of_plant, std::back_inserter(out_));
+        }
+        return std::move(out_);
+    }
+
+private:
+    [[nodiscard]] PlantSelection what_it_must_do(std::size_t p, Service service) const
+    {
+        const services::Plant& plant = services_.plants[p];
+        const services::NodeId node = services_.places.plants[p];
+        const std::vector<std::size_t> circuits = services_.circuits_of_plant(p, service);
+        const rating::Demand &full = needs_.full.asked(node, service), &taken = needs_.taken.asked(node, service);
+        PlantSelection s{.plant = p,
+                         .service = service,
+                         .rooms = services_.rooms_of_plant(p, service),
+                         .rooms_W = needs_.rooms.asked(node, service).peak_W(),
+                         .units_W = taken.peak_W(),
+                         .circuits_W = full.peak_W(),
+                         .hour = taken.hours() > 0 ? taken.hour_of_peak() : 0,
+                         .sum_of_peaks_W = taken.sum_of_peaks_W,
+                         .by_hour = taken.by_hour,
+                         .typed = taken.typed,
+                         .duty = {.service = service, .W = needs_.full.passed(node, service).peak_W()},
+                         .supply_C = hardest_supply_C(services_, circuits),
+                         .outdoor_C = service == Service::cooling ? outdoors_.hottest_C + plant.air_warmer_K
+                                                                  : outdoors_.coldest_C};
+        for (const std::size_t c : circuits) s.glycol = std::max(s.glycol, services_.circuits[c].glycol);
+        if (const services::Kept* kept = services_.find_kept(plant.name, service)) s.kept = *kept;
+        return s;
+    }
+
+    [[nodiscard]] rating::Asked asked(const PlantSelection& s) const
+    {
+        return {rating::Conditions{}
+                    .set(At::water_supply, s.supply_C)
+                    .set(At::glycol, s.glycol)
+                    .set(At::outdoor_dry_bulb, s.outdoor_C)
+                    .set(At::air_pressure, outdoors_.pressure_Pa)
+                    .set(At::height_above_sea, outdoors_.height_m),
+                s.duty};
+    }
+
+    /// @param also  what the same plant does for another service
+    void choose_or_keep(PlantSelection& s, const std::optional<rating::Asked>& also) const
+    {
+        const services::Plant& plant = services_.plants[s.plant];
+        if (!s.kept) {
+            s.choice = rating::choose(stocks_.products(*plant.kind), {plant.units, plant.units}, asked(s), also);
+            return;
+        }
+        if (s.kept->chosen_for_W && *s.kept->chosen_for_W > 0.0) s.duty_moved = s.duty.W / *s.kept->chosen_for_W - 1.0;
+        const rating::Product* product = stocks_.find(*plant.kind, s.kept->product);
+        s.kept_unknown = product == nullptr;
+        if (product != nullptr) s.choice.chosen = rating::rated_at(*product, s.kept->count, asked(s).at, s.duty);
+    }
+
+    const services::Needs& needs_;
+    const services::Services& services_;
+    const rating::Stocks& stocks_;
+    const Outdoors& outdoors_;
+    std::vector<PlantSelection> out_{};
+};
 
 } // namespace
 
 std::vector<PlantSelection> select_plants(const services::Needs& needs, const services::Services& services,
                                           const rating::Stocks& stocks, const Outdoors& outdoors)
 {
-    std::vector<PlantSelection> out;
-    for (std::size_t p = 0; p < services.plants.size(); ++p) {
-        const services::Plant& plant = services.plants[p];
-        const services::NodeId node = services.places.plants[p];
-        const Service service = plant.kind->gives.front();
-        const rating::Demand &asked = needs.full.asked(node, service), &taken = needs.taken.asked(node, service);
-        PlantSelection s{.plant = p,
-                         .service = service,
-                         .rooms = services.rooms_of_plant(p),
-                         .rooms_W = needs.rooms.asked(node, service).peak_W(),
-                         .units_W = taken.peak_W(),
-                         .circuits_W = asked.peak_W(),
-                         .hour = taken.hours() > 0 ? taken.hour_of_peak() : 0,
-                         .sum_of_peaks_W = taken.sum_of_peaks_W,
-                         .by_hour = taken.by_hour,
-                         .typed = taken.typed,
-                         .duty = {.service = service, .W = needs.full.passed(node, service).peak_W()},
-                         .supply_C = hardest_supply_C(services, p),
-                         .glycol = most_glycol(services, p),
-                         .outdoor_C = outdoors.hottest_C + plant.air_warmer_K};
-        if (const services::Kept* kept = services.find_kept(plant.name, service)) s.kept = *kept;
-        choose_or_keep(s, plant, stocks,
-                       rating::Conditions{}
-                           .set(At::water_supply, s.supply_C)
-                           .set(At::glycol, s.glycol)
-                           .set(At::outdoor_dry_bulb, s.outdoor_C)
-                           .set(At::air_pressure, outdoors.pressure_Pa)
-                           .set(At::height_above_sea, outdoors.height_m));
-        out.push_back(std::move(s));
-    }
-    return out;
+    return Selector{needs, services, stocks, outdoors}.run();
 }
 
 } // namespace venture::plant

@@ -26,7 +26,7 @@ struct PlantSelection {
     rating::Duty duty{};         ///< with all allowances
     double supply_C = 0.0;       ///< hardest of its circuits
     double glycol = 0.0;         ///< most of its circuits
-    double outdoor_C = 0.0;      ///< that it is rated at: the hottest of the design months, and what its place adds
+    double outdoor_C = 0.0; ///< that it is rated at: cooling: the hottest of the design months, and what its place adds
     rating::Choice choice{};
     std::optional<services::Kept> kept{};
     bool kept_unknown = false;
@@ -37,10 +37,12 @@ struct PlantSelection {
 /// Where plants stand.
 struct Outdoors {
     double hottest_C = 0.0; ///< design dry bulb; what plant that cools is rated at
+    double coldest_C = 0.0; ///< of winter design; what plant that heats with outdoor air is rated at
     double pressure_Pa = 101325.0, height_m = 0.0;
 };
 
-/// One selection a plant, in the order of the services. Each of its equal units takes an equal share of the duty.
+/// One selection for each service of a plant, in the order of the plants. Each of its equal units takes an equal share of the
+/// duty; a plant of two services is one product, chosen for both.
 [[nodiscard]] std::vector<PlantSelection> select_plants(const services::Needs& needs,
                                                         const services::Services& services,
                                                         const rating::Stocks& stocks, const Outdoors& outdoors);

@@ -173,6 +173,51 @@ TEST(SelectPlants, LeaveOneOfTheirUnitsForStandby)
     EXPECT_DOUBLE_EQ(plants[0].circuits_W, 10000.0);
 }
 
+/// A kind of this test's own, which heats and cools: rated in winter for one, in summer for the other, one product for both.
+class HeatPump : public rating::Product {
+public:
+    HeatPump(const char* name, double heats_W, double cools_W)
+        : Product{name, "", ""},
+          heats_W_{heats_W},
+          cools_W_{cools_W}
+    {
+    }
+    [[nodiscard]] std::variant<rating::Output, rating::Refusal> rate(const rating::Conditions& at) const override
+    {
+        rating::Output out;
+        out.gives_W[Service::heating] = at[rating::At::outdoor_dry_bulb] < 10.0 ? heats_W_ : 0.0;
+        out.gives_W[Service::cooling] = at[rating::At::outdoor_dry_bulb] > 20.0 ? cools_W_ : 0.0;
+        return out;
+    }
+
+private:
+    double heats_W_, cools_W_;
+};
+
+TEST(SelectPlants, ChooseOneProductForTwoServices)
+{
+    const rating::Kind heat_pump = {
+        .key = "heat_pump", .words = "heat pump", .gives = {Service::heating, Service::cooling}};
+    services::Services s = boiler_and_chiller(0.0, 1);
+    s.plants = {{.name = "heat pump", .kind = &heat_pump}};
+    s.circuits[0].plants = s.circuits[1].plants = {0};
+    services::wire({{.room = "East"}, {.room = "West"}}, s);
+    rating::Stocks stocks;
+    for (const auto& [name, heats_W, cools_W] :
+         {std::tuple{"cold one", 9000.0, 3700.0}, {"warm one", 10100.0, 3000.0}, {"both", 11000.0, 4000.0}})
+        stocks.of(heat_pump).products.push_back(std::make_shared<const HeatPump>(name, heats_W, cools_W));
+    const auto plants =
+        select_plants(services::needs_of(s, two_rooms()), s, stocks, {.hottest_C = 30.0, .coldest_C = -10.0});
+    ASSERT_EQ(plants.size(), 2U);
+    for (const PlantSelection& plant : plants) {
+        ASSERT_TRUE(plant.met());
+        EXPECT_EQ(plant.choice.chosen->called(), "both");
+    }
+    EXPECT_DOUBLE_EQ(plants[0].duty.W, 10000.0);
+    EXPECT_DOUBLE_EQ(plants[1].duty.W, 3600.0);
+    EXPECT_EQ(plants[0].rooms.size(), 2U);
+}
+
 TEST(SelectPlants, RateAChillerInTheAirThatItTakes)
 {
     services::Services s = boiler_and_chiller(0.0, 1);

@@ -25,7 +25,7 @@ std::string rooms_in_words(const PlantSelection& p)
 /// Where several plants share it.
 std::string part_in_words(const Sizing& s, const PlantSelection& p)
 {
-    const auto circuits = s.services.circuits_of_plant(p.plant);
+    const auto circuits = s.services.circuits_of_plant(p.plant, p.service);
     const bool shares =
         std::ranges::any_of(circuits, [&](std::size_t c) { return s.services.circuits[c].plants.size() > 1; });
     return shares ? "its part of the " : "";

@@ -152,14 +152,21 @@ private:
     void find_what_feeds(const CircuitInput& given, Circuit& c)
     {
         if (given.same_pipes_as) share_pipes(given, c);
-        if (given.from) return mix(given, c);
-        if (given.plant) {
+        if (given.from && (given.plant || given.plants)) {
+            say(Severity::error, codes::contradiction, given.from.origin,
+                fmt::format("circuit '{}' is mixed from another one and fed by a plant", c.name),
+                "a mixed circuit takes all its heat from the other one: type either from or plant");
+        } else if (given.from) {
+            mix(given, c);
+        } else if (given.plants && given.plant) {
+            say(Severity::error, codes::contradiction, given.plants.origin,
+                fmt::format("circuit '{}' has both plant and plants", c.name), "name them all in plants");
+        } else if (given.plant) {
             if (const auto p = plant_for(c, *given.plant, given.plant.origin)) c.plants = {*p};
-        } else if (given.plants) {
+        } else if (given.plants && !(*given.plants).empty()) {
             for (const quantity::PlacedText& name : *given.plants)
                 if (const auto p = plant_for(c, name.text, name.origin)) c.plants.push_back(*p);
-            if ((*given.plants).size() != c.plants.size()) return; // said already
-            take_shares(given, c);
+            if ((*given.plants).size() == c.plants.size()) take_shares(given, c); // else said already
         } else {
             take_the_only_one(c);
         }

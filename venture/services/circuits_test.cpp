@@ -48,8 +48,8 @@ TEST(Circuits, AreFedByPlantsInOrder)
     EXPECT_TRUE(s.problems.empty());
     EXPECT_DOUBLE_EQ(asked_W(s, s.places.plants[0]), 6000.0);
     EXPECT_DOUBLE_EQ(asked_W(s, s.places.plants[2]), 3000.0);
-    EXPECT_THAT(s.rooms_of_plant(2), ElementsAre(0U, 1U));
-    EXPECT_THAT(s.circuits_of_plant(2), ElementsAre(0U));
+    EXPECT_THAT(s.rooms_of_plant(2, Service::heating), ElementsAre(0U, 1U));
+    EXPECT_THAT(s.circuits_of_plant(2, Service::heating), ElementsAre(0U));
 }
 
 TEST(Circuits, AreFedByPlantsInShares)
@@ -99,6 +99,20 @@ TEST(Circuits, AreFedByTheOnlyPlantThatMakesWhatTheyCarry)
     EXPECT_TRUE(says(connected(in, two_rooms()), codes::unserved, "no plant makes heating with water"));
 }
 
+TEST(Circuits, AreFedInOneWay)
+{
+    input::Input in = two_boilers();
+    in.circuits[0].plant = std::string{"boiler"};
+    EXPECT_TRUE(says(connected(in, two_rooms()), codes::contradiction, "'warm' has both plant and plants"));
+    in.circuits[0].plants = {};
+    in.circuits[0].from = std::string{"cold"};
+    EXPECT_TRUE(says(connected(in, two_rooms()), codes::contradiction, "'warm' is mixed from another one and fed by"));
+    in = two_circuits();
+    in.circuits[0].plant = {};
+    in.circuits[0].plants = quantity::TextList{}; // none named is none said
+    EXPECT_THAT(connected(in, two_rooms()).circuits[0].plants, ElementsAre(0U));
+}
+
 TEST(Circuits, AreMixedFromOneAnother)
 {
     input::Input in = two_circuits();
@@ -112,7 +126,7 @@ TEST(Circuits, AreMixedFromOneAnother)
     const Services s = connected(in, rooms);
     EXPECT_TRUE(s.problems.empty());
     EXPECT_DOUBLE_EQ(asked_W(s, s.places.circuits[0]), 4000.0 + 5500.0);
-    EXPECT_THAT(s.rooms_of_plant(0), ElementsAre(0U, 1U));
+    EXPECT_THAT(s.rooms_of_plant(0, Service::heating), ElementsAre(0U, 1U));
     in.circuits.back().supply = 80.0;
     EXPECT_TRUE(
         says(connected(in, rooms), codes::contradiction, "'floor' at 80/30 degC is mixed from 'warm' at 70/50"));

@@ -154,7 +154,7 @@ const Kept* Services::find_kept(std::string_view serves, Service duty) const
     return it == kept.end() ? nullptr : &*it;
 }
 
-std::vector<std::size_t> Services::rooms_of_plant(std::size_t plant) const
+std::vector<std::size_t> Services::rooms_of_plant(std::size_t plant, Service service) const
 {
     const auto is_fed = [&](const Server& server) {
         const Circuit* c = &circuits[server.circuit];
@@ -163,16 +163,16 @@ std::vector<std::size_t> Services::rooms_of_plant(std::size_t plant) const
     };
     std::vector<std::size_t> out;
     for (std::size_t r = 0; r < rooms.size(); ++r)
-        if (std::ranges::any_of(rooms[r], [&](const auto& servers) { return std::ranges::any_of(servers, is_fed); }))
-            out.push_back(r);
+        if (std::ranges::any_of(rooms[r][service], is_fed)) out.push_back(r);
     return out;
 }
 
-std::vector<std::size_t> Services::circuits_of_plant(std::size_t plant) const
+std::vector<std::size_t> Services::circuits_of_plant(std::size_t plant, Service service) const
 {
     std::vector<std::size_t> out;
     for (std::size_t c = 0; c < circuits.size(); ++c)
-        if (std::ranges::find(circuits[c].plants, plant) != circuits[c].plants.end()) out.push_back(c);
+        if (circuits[c].carries == service && std::ranges::find(circuits[c].plants, plant) != circuits[c].plants.end())
+            out.push_back(c);
     return out;
 }
 

@@ -98,10 +98,10 @@ struct Services {
     Places places{};
     quantity::Problems problems{}; ///< errors and findings
     [[nodiscard]] const Kept* find_kept(std::string_view serves, Service duty) const;
-    /// Rooms that hang on a plant.
-    [[nodiscard]] std::vector<std::size_t> rooms_of_plant(std::size_t plant) const;
-    /// Circuits that a plant feeds itself; not those that are mixed from them.
-    [[nodiscard]] std::vector<std::size_t> circuits_of_plant(std::size_t plant) const;
+    /// Rooms that hang on a plant with a service.
+    [[nodiscard]] std::vector<std::size_t> rooms_of_plant(std::size_t plant, Service service) const;
+    /// Circuits that a plant feeds itself with a service; not those that are mixed from them.
+    [[nodiscard]] std::vector<std::size_t> circuits_of_plant(std::size_t plant, Service service) const;
     /// What was typed at nodes, in as many hours as the services have.
     [[nodiscard]] std::vector<DemandAt> typed_demands(const PerService<std::size_t>& hours) const;
 };

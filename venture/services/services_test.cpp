@@ -16,8 +16,8 @@ TEST(Connect, HangsRoomsOnTheOnlyCircuitOfTheirDuty)
     EXPECT_EQ(circuits_of(s, 0, Service::heating), std::vector<std::size_t>{0});
     EXPECT_EQ(circuits_of(s, 0, Service::cooling), std::vector<std::size_t>{1});
     EXPECT_TRUE(s.rooms[1][Service::cooling].empty());
-    EXPECT_THAT(s.rooms_of_plant(0), testing::ElementsAre(0u, 1u));
-    EXPECT_THAT(s.rooms_of_plant(1), testing::ElementsAre(0u));
+    EXPECT_THAT(s.rooms_of_plant(0, Service::heating), testing::ElementsAre(0u, 1u));
+    EXPECT_THAT(s.rooms_of_plant(1, Service::cooling), testing::ElementsAre(0u));
     EXPECT_TRUE(s.problems.empty());
 }
 

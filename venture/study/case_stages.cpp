@@ -189,7 +189,7 @@ void Case::State::choose()
     read_products();
     if (failed()) return;
     sizing->stocks = stocks;
-    plant::Outdoors outdoors{assumed_outdoor_C, loads.loads.pressure_Pa,
+    plant::Outdoors outdoors{assumed_outdoor_C, loads.loads.outdoor_winter_C, loads.loads.pressure_Pa,
                              building ? building->site.place.height_m : 0.0};
     if (building && !building->site.months.empty())
         outdoors.hottest_C = std::ranges::max(building->site.months, {}, &climate::CoolingMonth::dry_bulb_C).dry_bulb_C;

@@ -1,5 +1,6 @@
 #include <venture/study/network_figures.hpp>
 
+#include <algorithm>
 #include <cmath>
 
 #include <fmt/format.h>
@@ -135,9 +136,11 @@ std::vector<CircuitRow> circuit_rows(const Sizing& s)
 }
 
 /// What is to spare in what was chosen for a plant; nothing where nothing is.
-std::optional<double> spare_of(const Sizing& s, const services::Node& plant)
+std::optional<double> spare_of(const Sizing& s, const services::Node& plant, services::Service service)
 {
-    const plant::PlantSelection& p = s.plants[plant.record];
+    const plant::PlantSelection& p = *std::ranges::find_if(s.plants, [&](const plant::PlantSelection& one) {
+        return one.plant == plant.record && one.service == service;
+    });
     if (p.duty.W <= 0.0 || !p.choice.chosen || p.choice.chosen->refused) return std::nullopt;
     return p.choice.chosen->count * p.choice.chosen->one.gives_W[p.service] / p.duty.W;
 }
@@ -163,7 +166,7 @@ std::vector<StepRow> step_rows(const Sizing& s)
             }
             const services::Node& last = n.nodes[all.ways[w].back()];
             if (last.role != services::Role::plant) continue;
-            if (const auto spare = spare_of(s, last))
+            if (const auto spare = spare_of(s, last, row.typed().carries))
                 out.push_back({way, last.name, "size chosen", *spare, product * *spare});
         }
     }

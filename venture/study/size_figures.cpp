@@ -226,7 +226,13 @@ const figure::TableOf<PlantRow>& plant_columns()
         figure::TableOf<P> out = {
             {"plant", "Plant", "What makes heat or cold for rooms together."},
             {
-                {{"plant", "Plant", "", "its name", 0}, [](const P& p) -> Cell { return plant_of(p).name; }},
+                {{"plant", "Plant", "", "its name, with the service where it gives several", 0},
+                 [](const P& p) -> Cell {
+                     const services::Plant& plant = plant_of(p);
+                     return plant.kind->gives.size() == 1
+                                ? plant.name
+                                : fmt::format("{} ({})", plant.name, name_of(p.selection->service));
+                 }},
                 {{"kind", "Kind", "", "boiler or chiller"},
                  [](const P& p) -> Cell { return std::string{plant_of(p).kind->words}; }},
                 {{"rooms_need", "rooms", "total_power", "what its rooms need in the largest hour of their sum"},
