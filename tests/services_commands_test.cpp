@@ -207,6 +207,31 @@ TEST_F(ServicesCommands, DoNotDependOnTheOrderOfTables)
     }
 }
 
+TEST_F(ServicesCommands, TellWhoMakesUpTheLargestHour)
+{
+    write_station(services_of_the_station());
+    const json all = size();
+    for (const auto& [table, key] : {std::pair{"circuit", "asks"}, {"plant", "circuits_ask"}})
+        for (const json& row : all[table]) {
+            double asks_W = 0.0, of_all = 0.0;
+            for (const json& share : all["demand_share"])
+                if (share["of"] == row[table]) {
+                    asks_W += share["asks"].get<double>();
+                    of_all += share["share"].get<double>();
+                }
+            if (row["basis"] == "typed") {
+                EXPECT_EQ(asks_W, 0.0) << row;
+                continue;
+            }
+            EXPECT_NEAR(of_all, 1.0, 1e-9) << row;
+            if (row.contains("loss") || row.contains("diversity") || !row.contains(key)) continue; // are its own
+            EXPECT_NEAR(asks_W, row[key].get<double>(), 1e-6 * asks_W) << row;
+        }
+    const Ran told = run_program("explain station \"circuit/fan coils/units_take\"", folder, VENTURE_PROGRAM);
+    EXPECT_THAT(told.out, HasSubstr("In the hour in which most is asked of it"));
+    EXPECT_THAT(told.out, HasSubstr("Operations room"));
+}
+
 TEST_F(ServicesCommands, AreDrawn)
 {
     write_station(services_of_the_station());

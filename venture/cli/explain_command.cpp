@@ -27,6 +27,7 @@
 #include <venture/report/origins_report.hpp>
 #include <venture/report/size_report.hpp>
 #include <venture/resolve/effective.hpp>
+#include <venture/study/demand_shares.hpp>
 #include <venture/study/sizing.hpp>
 
 namespace venture::cli::of_explain {
@@ -128,8 +129,22 @@ void add_candidates(figure::Document& out, const std::string& subject, Job& job)
     out.add(std::move(all));
 }
 
+/// What makes up the largest hour of a circuit or a plant.
+void add_demand_shares(figure::Document& out, const std::string& subject, Job& job)
+{
+    const study::Sizing& sizing = job.project().sizing();
+    std::vector<study::DemandShare> shares = demand_shares(sizing);
+    std::erase_if(shares, [&](const study::DemandShare& d) { return d.of != subject; });
+    if (shares.empty()) return;
+    figure::Table table = figure::table_of(study::demand_share_columns(), shares);
+    table.told = figure::Told::everyone;
+    table.add_total("together");
+    out.add("\nIn the hour in which most is asked of it\n");
+    out.add(std::move(table));
+}
+
 /// What is behind one figure: of a room's load its paths, of a sum what each room gives, of a build-up or window its layers or panes,
-/// of a choice what else was considered.
+/// of a choice what else was considered, of a circuit or plant what makes up its largest hour.
 void add_parts(figure::Document& out, const std::string& path, Job& job)
 {
     const figure::PathParts asked = figure::parts_of(path);
@@ -145,7 +160,10 @@ void add_parts(figure::Document& out, const std::string& path, Job& job)
         if (auto told = room_taken_apart(job, subject)) piece(*told);
     } else if (asked.table == "building_load" && of_load) {
         add_shares(out, asked, job);
-    } else if (asked.table == "unit" || asked.table == "plant") {
+    } else if (asked.table == "circuit" || asked.table == "plant") {
+        add_demand_shares(out, subject, job);
+        if (asked.table == "plant") add_candidates(out, subject, job);
+    } else if (asked.table == "unit") {
         add_candidates(out, subject, job);
     } else if (asked.table == "build_up" || asked.table == "window") {
         for (const std::string& name : fabric_names(b))

@@ -5,6 +5,8 @@
 
 #include <fmt/format.h>
 
+#include <venture/study/demand_shares.hpp>
+
 namespace venture::study {
 
 using figure::Cell;
@@ -178,6 +180,9 @@ std::vector<StepRow> step_rows(const Sizing& s)
 void add_network_tables(figure::TablesOf<Sizing>& tables)
 {
     tables.add(circuit_columns(), circuit_rows).add(step_columns(), step_rows);
+    tables.add(demand_share_columns(), [](const Sizing& s) {
+        return s.services.network.nodes.empty() ? std::vector<DemandShare>{} : demand_shares(s);
+    });
 }
 
 } // namespace venture::study
