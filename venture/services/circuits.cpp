@@ -10,6 +10,7 @@
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/quantity/unknown_name.hpp>
+#include <venture/services/telling.hpp>
 
 namespace venture::services {
 
@@ -40,20 +41,6 @@ public:
     }
 
 private:
-    quantity::Problem& say(Severity severity, std::string_view code, OriginId where, std::string message,
-                           std::string hint = {})
-    {
-        return out_.problems.add(quantity::Problem{severity, code, where, std::move(message), std::move(hint)});
-    }
-
-    template <class T>
-    static std::optional<std::size_t> find(const std::vector<T>& all, const std::string& name)
-    {
-        const auto it = std::ranges::find(all, name, &T::name);
-        if (it == all.end()) return std::nullopt;
-        return static_cast<std::size_t>(it - all.begin());
-    }
-
     /// Whether the input has something of that name, readable or not.
     template <class Record>
     static bool is_given(const std::vector<Record>& all, const std::string& name)
@@ -174,7 +161,7 @@ private:
 
     std::optional<std::size_t> plant_for(const Circuit& c, const std::string& name, OriginId where)
     {
-        const auto plant = find(out_.plants, name);
+        const auto plant = find_named(out_.plants, name);
         if (!plant && is_given(input_.plants, name))
             return plant; // said already: something in that plant is unreadable
         if (!plant) {
@@ -281,7 +268,7 @@ private:
 
     std::optional<std::size_t> other_circuit(const std::string& name, OriginId where)
     {
-        const auto other = find(out_.circuits, name);
+        const auto other = find_named(out_.circuits, name);
         if (!other && !is_given(input_.circuits, name)) unknown("circuit", name, out_.circuits, where);
         return other;
     }
@@ -318,6 +305,7 @@ private:
     const Kinds& kinds_;
     quantity::PreferredUnits units_; ///< that messages speak in
     Services& out_;
+    Teller say{out_.problems};
     std::vector<std::pair<std::size_t, const CircuitInput*>> read_{}; ///< circuits and where they were typed
     std::vector<OriginId> at_most_{};                                 ///< of plants
 };

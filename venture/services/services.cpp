@@ -11,6 +11,7 @@
 #include <venture/quantity/unknown_name.hpp>
 #include <venture/services/circuits.hpp>
 #include <venture/services/serving.hpp>
+#include <venture/services/telling.hpp>
 #include <venture/services/wiring.hpp>
 
 namespace venture::services {
@@ -54,20 +55,6 @@ public:
     }
 
 private:
-    quantity::Problem& say(Severity severity, std::string_view code, OriginId where, std::string message,
-                           std::string hint = {})
-    {
-        return out_.problems.add(quantity::Problem{severity, code, where, std::move(message), std::move(hint)});
-    }
-
-    template <class T>
-    static std::optional<std::size_t> find(const std::vector<T>& all, const std::string& name)
-    {
-        const auto it = std::ranges::find(all, name, &T::name);
-        if (it == all.end()) return std::nullopt;
-        return static_cast<std::size_t>(it - all.begin());
-    }
-
     void assume()
     {
         const bool cools = std::ranges::any_of(clients_, &Client::cooled),
@@ -101,7 +88,7 @@ private:
     {
         const auto duty = k.duty.which();
         if (!k.serves || !duty || !k.product) return; // said already
-        const bool is_plant = find(out_.plants, *k.serves).has_value();
+        const bool is_plant = find_named(out_.plants, *k.serves).has_value();
         const bool is_room = std::ranges::find(clients_, *k.serves, &Client::room) != clients_.end();
         if (!is_plant && !is_room) {
             std::vector<std::string> names;
@@ -144,6 +131,7 @@ private:
     const Kinds& kinds_;
     quantity::PreferredUnits units_; ///< that messages speak in
     Services out_{};
+    Teller say{out_.problems};
 };
 
 } // namespace

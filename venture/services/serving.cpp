@@ -40,23 +40,17 @@ Serving::Serving(const input::Input& input, const std::vector<Client>& clients, 
     : input_{input},
       clients_{clients},
       circuits_{circuits},
-      problems_{problems}
+      problems_{problems},
+      say{problems}
 {
     for (const input::ServeInput& said : input.serve) read(said);
     find_lines_of_clients();
     tell_idle_lines();
 }
 
-quantity::Problem& Serving::say(Severity severity, std::string_view code, OriginId where, std::string message,
-                                std::string hint)
-{
-    return problems_.add(quantity::Problem{severity, code, where, std::move(message), std::move(hint)});
-}
-
 std::optional<std::size_t> Serving::find_circuit(const std::string& name, OriginId where)
 {
-    const auto found = std::ranges::find(circuits_, name, &Circuit::name);
-    if (found != circuits_.end()) return static_cast<std::size_t>(found - circuits_.begin());
+    if (const auto found = find_named(circuits_, name)) return found;
     const bool is_unreadable =
         std::ranges::any_of(input_.circuits, [&](const auto& c) { return c.name && *c.name == name; });
     if (is_unreadable) return std::nullopt; // said already

@@ -6,6 +6,7 @@
 #include <vector>
 
 #include <venture/services/services.hpp>
+#include <venture/services/telling.hpp>
 
 namespace venture::services {
 
@@ -35,13 +36,11 @@ private:
     std::vector<Server> by_name(const Client& client, Service service);
     std::vector<Server> unserved(const Client& client, Service service, std::string_view why);
     [[nodiscard]] std::optional<std::size_t> find_circuit(const std::string& name, quantity::OriginId where);
-    quantity::Problem& say(quantity::Severity severity, std::string_view code, quantity::OriginId where,
-                           std::string message, std::string hint = {});
-
     const input::Input& input_;
     const std::vector<Client>& clients_;
     const std::vector<Circuit>& circuits_;
     quantity::Problems& problems_;
+    Teller say;
     std::vector<Line> lines_{};
     std::vector<std::vector<std::size_t>> lines_of_{}; ///< that speak of each client, in their order
 };
