@@ -10,7 +10,7 @@
 #include <venture/quantity/error.hpp>
 #include <venture/resolve/effective.hpp>
 #include <venture/resolve/resolve.hpp>
-#include <venture/services/services.hpp>
+#include <venture/services/needs.hpp>
 #include <venture/terminal/kinds.hpp>
 
 namespace {
@@ -32,6 +32,31 @@ std::map<std::string, std::string> files_in(const std::string& text)
         at = end + 1;
     }
     return files;
+}
+
+/// Whatever circuits, plants and lines say: a network without rings, in which what all rooms need can be summed.
+void sum_demands(const input::Input& in)
+{
+    std::vector<services::Client> clients;
+    for (const input::RoomInput& room : in.rooms)
+        if (room.name)
+            clients.push_back({.room = *room.name,
+                               .type = room.type.value.value_or(""),
+                               .storey = room.storey.value.value_or(""),
+                               .heated = true,
+                               .cooled = true});
+    const services::Services s = services::connect(in, clients, {terminal::unit_kinds(), plant::plant_kinds()});
+    std::vector<services::DemandAt> leaves;
+    for (const services::NodeId room : s.places.rooms) {
+        leaves.push_back({room, services::Service::heating, services::Demand::of_peak(1000.0, 0.0, 2)});
+        leaves.push_back({room, services::Service::cooling, services::Demand::of_peak(500.0, 50.0, 2)});
+    }
+    const services::Needs needs = services::needs_of(s, leaves);
+    for (std::size_t c = 0; c < s.circuits.size(); ++c) {
+        VENTURE_ASSERT(needs.full.passed(s.places.circuits[c], s.circuits[c].carries).peak_W() >= 0.0);
+        (void)services::ways_from(s.network, s.places.circuits[c], s.circuits[c].carries);
+        (void)services::hours_of_both(s, c, leaves, leaves);
+    }
 }
 
 } // namespace
@@ -57,6 +82,6 @@ extern "C" int LLVMFuzzerTestOneInput(const std::uint8_t* data, std::size_t size
         project::part_accepted(resolved.problems, resolved.effective.accepted, [](std::string_view) { return true; });
     for (const auto& group : project::grouped(findings.open, origins, file.sources))
         VENTURE_ASSERT(!project::in_words(group, origins, file.sources).empty());
-    (void)services::connect(resolved.effective, {}, {terminal::unit_kinds(), plant::plant_kinds()});
+    sum_demands(resolved.effective);
     return 0;
 }

@@ -120,7 +120,9 @@ void add_candidates(figure::Document& out, const std::string& subject, Job& job)
     const auto is_of = [&](const std::vector<figure::Cell>& row) {
         const auto* of = std::get_if<std::string>(&row[all.column("of")]);
         const auto* duty = std::get_if<std::string>(&row[all.column("duty")]);
-        return of != nullptr && (subject == *of || (duty != nullptr && subject == *of + ", " + *duty));
+        if (of == nullptr || duty == nullptr) return false;
+        const std::string both = *of + ", " + *duty; // a circuit may follow
+        return subject == *of || subject == both || subject.starts_with(both + ", ");
     };
     std::erase_if(all.rows, [&](const auto& row) { return !is_of(row); });
     if (all.rows.empty()) return;

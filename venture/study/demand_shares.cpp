@@ -89,7 +89,7 @@ const figure::TableOf<DemandShare>& demand_share_columns()
     using D = DemandShare;
     static const figure::TableOf<D> all = {
         {"demand_share", "What makes up the largest hour",
-         "A room or circuit in the hour in which what is asked of a circuit or plant is largest.", 2,
+         "A room or circuit in the hour in which what is asked of a circuit or plant is largest.", 3,
          figure::Told::data},
         {
             {{"of", "Of", "", "circuit or plant", 0, Sum::none, Show::if_varied},

@@ -115,7 +115,8 @@ const figure::TableOf<StepRow>& step_columns()
     using S = StepRow;
     static const figure::TableOf<S> all = {
         {"allowance", "From rooms to plant",
-         "What was added or taken off on the way from the units of a circuit to a plant, and by what that multiplies."},
+         "What was added or taken off on the way from the units of a circuit to a plant, and by what that multiplies.",
+         3},
         {
             {{"way", "Way", "", "circuits and plants that it passes", 0}, [](const S& s) -> Cell { return s.way; }},
             {{"at", "at", "", "circuit or plant", 0}, [](const S& s) -> Cell { return s.at; }},

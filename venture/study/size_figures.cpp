@@ -146,12 +146,15 @@ const figure::TableOf<UnitRow>& unit_columns()
     using U = UnitRow;
     static const figure::TableOf<U> all = [] {
         figure::TableOf<U> out = {
-            {"unit", "Terminal units", "What stands in a room for heating or cooling.", 2},
+            {"unit", "Terminal units", "What stands in a room for heating or cooling.", 3},
             {
                 {{"room", "Room", "", "that it stands in", 0},
                  [](const U& u) -> Cell { return u.sizing->loads.rooms[u.selection->room].room; }},
                 {{"duty", "Duty", "", "heating or cooling", 0},
                  [](const U& u) -> Cell { return std::string{name_of(u.selection->duty.service)}; }},
+                {{"shared_by", "by", "", "circuit, where several share what the room needs", 0, Sum::none,
+                  Show::if_any},
+                 [](const U& u) -> Cell { return where(u.selection->share < 1.0, circuit_of(u).name); }},
                 {{"loads", "Loads", "", "computed, or typed", 1, Sum::none, Show::if_varied},
                  [](const U& u) -> Cell {
                      return std::string{u.sizing->loads.rooms[u.selection->room].typed ? "typed" : "computed"};
