@@ -66,10 +66,15 @@ MoistAir MoistAir::from_humidity_ratio(Temperature t, double w, Pressure p)
     return MoistAir{t, w, p};
 }
 
+double humidity_ratio_by_wet_bulb(Temperature t, Temperature wet_bulb, Pressure p)
+{
+    return ratio_from_wet_bulb(t.celsius(), wet_bulb.celsius(), saturation_humidity_ratio(wet_bulb, p));
+}
+
 MoistAir MoistAir::from_wet_bulb(Temperature t, Temperature wet_bulb, Pressure p)
 {
     check_range("MoistAir::from_wet_bulb", "wet bulb", wet_bulb.celsius(), {-100.0, t.celsius()}, "degC");
-    const double w = ratio_from_wet_bulb(t.celsius(), wet_bulb.celsius(), saturation_humidity_ratio(wet_bulb, p));
+    const double w = humidity_ratio_by_wet_bulb(t, wet_bulb, p);
     check_range("MoistAir::from_wet_bulb", "humidity ratio that follows", w, {0.0, 1.0}, "kg/kg");
     return MoistAir{t, w, p};
 }

@@ -62,5 +62,9 @@ private:
 /// Thermodynamic wet bulb. Between the branches over ice and over water no wet bulb exists within about 0.3 K of
 /// 0 degC; states that fall into that gap get 0 degC.
 [[nodiscard]] Temperature wet_bulb(const MoistAir& air);
+/// Of MoistAir::from_wet_bulb(), kg/kg; below 0 where not even dry air has so low a wet bulb.
+/// Source  ASHRAE Handbook - Fundamentals, psychrometrics, humidity ratio by wet bulb
+/// @throws quantity::Error  a wet bulb outside -100 degC to that of saturation curves
+[[nodiscard]] double humidity_ratio_by_wet_bulb(Temperature t, Temperature wet_bulb, Pressure p);
 
 } // namespace venture::air

@@ -67,6 +67,8 @@ std::string in_words(const Refusal& r)
         return "its table says more sensible than total capacity here";
     case Refusal::Why::not_reached:
         return fmt::format("gives {:.0f} W at any flow", r.value);
+    case Refusal::Why::no_such_air:
+        return fmt::format("no air at {:.4g} degC has a wet bulb of {}", r.allowed.lowest, told(r.value));
     case Refusal::Why::no_factors:
         return fmt::format("its maker gives no factors for a {} of {}", input.words, told(r.value));
     case Refusal::Why::not_rated:

@@ -70,6 +70,7 @@ struct Refusal {
         never_wet,      ///< sensible above total even at the wettest column
         not_reached,    ///< a required output, at any flow; `value` is the most, W
         too_little_air, ///< `value`: kg/s
+        no_such_air,    ///< not even dry air has so low a wet bulb; `allowed`: its dry bulb
         no_factors,     ///< the maker says nothing of how the input changes its capacity
         not_rated       ///< the maker says nothing of it with such water
     };

@@ -1,5 +1,7 @@
 #include <venture/rating/printed_capacity.hpp>
 
+#include <fmt/format.h>
+
 #include <algorithm>
 
 #include <venture/air/moist_air.hpp>
@@ -25,6 +27,17 @@ GrossAndNet corrected(const PrintedCapacity& printed, const Corrections& by, dou
 double density_ratio_at(double height_m)
 {
     return air::standard_pressure(height_m).pascal() / air::standard_pressure(0.0).pascal();
+}
+
+void check_coil_units(double most_W, double air_flow_m3_per_s)
+{
+    constexpr double least_J_per_m3 = 500.0, most_J_per_m3 = 80e3;
+    const double per_air = most_W / air_flow_m3_per_s;
+    if (per_air < least_J_per_m3 || per_air > most_J_per_m3)
+        throw quantity::Error{
+            fmt::format("{:g} W from {:g} L/s of air are {:.3g} kJ for each cubic metre, where coils take 5 "
+                        "to 30: which units are its numbers in?",
+                        most_W, 1000.0 * air_flow_m3_per_s, per_air / 1000.0)};
 }
 
 } // namespace venture::rating

@@ -33,4 +33,8 @@ struct GrossAndNet {
 /// @throws quantity::RangeError as air::standard_pressure()
 [[nodiscard]] double density_ratio_at(double height_m);
 
+/// A wrong unit shows: coils take 5 to 30 kJ from each cubic metre of air.
+/// @throws quantity::Error  of capacities less than a tenth or more than two and a half times that
+void check_coil_units(double most_W, double air_flow_m3_per_s);
+
 } // namespace venture::rating

@@ -8,6 +8,7 @@
 #include <venture/air/processes.hpp>
 #include <venture/air/root.hpp>
 #include <venture/rating/point_grid.hpp>
+#include <venture/rating/printed_capacity.hpp>
 #include <venture/rating/product_keys.hpp>
 
 namespace venture::terminal {
@@ -29,23 +30,11 @@ constexpr std::array fan_coil_needs = {At::water_supply, At::water_return, At::e
                                        At::entering_wet_bulb};
 constexpr std::array heating_needs = {At::water_supply, At::water_return, At::entering_dry_bulb};
 
+/// Below 0 where not even dry air has so low a wet bulb.
 double humidity_at(double dry_bulb_C, double wet_bulb_C, double pressure_Pa)
 {
-    return air::MoistAir::from_wet_bulb(Temperature::celsius(dry_bulb_C), Temperature::celsius(wet_bulb_C),
-                                        Pressure::pascal(pressure_Pa))
-        .humidity_ratio();
-}
-
-/// A wrong unit shows: coils take 5 to 30 kJ from each cubic metre of air.
-void check_units(double most_W, double air_flow_m3_per_s)
-{
-    constexpr double least_J_per_m3 = 500.0, most_J_per_m3 = 80e3;
-    const double per_air = most_W / air_flow_m3_per_s;
-    if (per_air < least_J_per_m3 || per_air > most_J_per_m3)
-        throw quantity::Error{
-            fmt::format("{:g} W from {:g} L/s of air are {:.3g} kJ for each cubic metre, where coils take 5 "
-                        "to 30: which units are its numbers in?",
-                        most_W, 1000.0 * air_flow_m3_per_s, per_air / 1000.0)};
+    return air::humidity_ratio_by_wet_bulb(Temperature::celsius(dry_bulb_C), Temperature::celsius(wet_bulb_C),
+                                           Pressure::pascal(pressure_Pa));
 }
 
 } // namespace
@@ -144,7 +133,7 @@ FanCoil::FanCoil(const FanCoilData& d, std::string from)
     }
     if (!d.at_water.empty()) {
         take_table(d);
-        check_units(*std::ranges::max_element(total_W_), air_flow_m3_per_s_);
+        rating::check_coil_units(*std::ranges::max_element(total_W_), air_flow_m3_per_s_);
         check_slopes();
         find_conductances(middle());
         return;
@@ -152,7 +141,7 @@ FanCoil::FanCoil(const FanCoilData& d, std::string from)
     if (!d.total || !d.sensible || !d.entering_wet_bulb || !d.supply)
         throw quantity::Error{"give wet_bulbs and [[fan_coil.at_water]] tables, or one rated point with total, "
                               "sensible, entering_wet_bulb and supply"};
-    check_units(*d.total, air_flow_m3_per_s_);
+    rating::check_coil_units(*d.total, air_flow_m3_per_s_);
     find_conductances({*d.supply, *d.entering_wet_bulb, *d.total, *d.sensible});
 }
 
@@ -210,10 +199,17 @@ FanCoil::Point FanCoil::middle() const
             sensible_W_[row * columns + column]};
 }
 
+rating::CoilFlows FanCoil::flows_at(const rating::Conditions& at, double pressure_Pa) const
+{
+    const double dry_bulb_C = at[At::entering_dry_bulb];
+    return flows_at(at[At::water_supply], dry_bulb_C, std::min(at[At::entering_wet_bulb], dry_bulb_C), pressure_Pa);
+}
+
 rating::CoilFlows FanCoil::flows_at(double supply_C, double dry_bulb_C, double wet_bulb_C, double pressure_Pa) const
 {
     return {.air_C = dry_bulb_C,
-            .humidity_ratio = humidity_at(dry_bulb_C, wet_bulb_C, pressure_Pa),
+            // at the sea a wet bulb may be too low that is not so high up
+            .humidity_ratio = std::max(0.0, humidity_at(dry_bulb_C, wet_bulb_C, pressure_Pa)),
             .dry_air_kg_per_s = density_kg_per_m3 * air_flow_m3_per_s_ * pressure_Pa / at_sea_Pa, // the same volume
             .water_in_C = supply_C,
             .pressure = Pressure::pascal(pressure_Pa)};
@@ -268,20 +264,37 @@ std::variant<CoilHeat, Refusal> FanCoil::coil_heat(const rating::Conditions& at)
     if (!(supply_C < dry_bulb_C))
         return Refusal{Refusal::Why::no_difference, At::water_supply, supply_C, {dry_bulb_C, dry_bulb_C}};
     if (has_table && as_printed) return read(at);
-    const double wet_bulb_C = std::min(at[At::entering_wet_bulb], dry_bulb_C);
-    rating::CoilFlows here = flows_at(supply_C, dry_bulb_C, wet_bulb_C, pressure_Pa);
     if (!has_table) {
-        const auto now = coil_->cools_to(here, at[At::water_return]);
+        const auto now = coil_->cools_to(flows_at(at, pressure_Pa), at[At::water_return]);
         if (const auto* refused = std::get_if<Refusal>(&now)) return *refused;
         return CoilHeat{std::get<rating::CoilOutput>(now)};
     }
     const auto printed = read(at);
     if (std::holds_alternative<Refusal>(printed)) return printed;
-    CoilHeat heat = std::get<CoilHeat>(printed);
+    const auto moved = moved_from_print(std::get<CoilHeat>(printed), at);
+    if (std::holds_alternative<Refusal>(moved) || std::get<CoilHeat>(moved).dry) return moved;
+    // With other water than printed the same coil may take more where it is dry: it takes whichever is more, and condenses
+    // what it does, so that nothing jumps.
+    constexpr double driest_C = -100.0;
+    rating::Conditions dry_air = at;
+    const auto branch = read(dry_air.set(At::entering_wet_bulb, driest_C));
+    if (std::holds_alternative<Refusal>(branch)) return moved; // the table has none
+    const auto dry = moved_from_print(std::get<CoilHeat>(branch), at);
+    CoilHeat heat = std::get<CoilHeat>(moved);
+    if (const auto* other = std::get_if<CoilHeat>(&dry); other != nullptr && other->total_W > heat.total_W) {
+        heat.sensible_W += other->total_W - heat.total_W;
+        heat.total_W = other->total_W;
+    }
+    return heat;
+}
+
+std::variant<CoilHeat, Refusal> FanCoil::moved_from_print(CoilHeat heat, const rating::Conditions& at) const
+{
     // Like with like: what the table says is wet is compared as a wet coil, so that nothing jumps with the rise.
     const rating::CoilFace face = heat.dry ? rating::CoilFace::dry : rating::CoilFace::wet;
-    const auto now = coil_->cools_to(here, at[At::water_return], face);
-    const auto base = coil_->cools_to(flows_at(supply_C, dry_bulb_C, wet_bulb_C, at_sea_Pa), supply_C + rise_K_, face);
+    const auto now =
+        coil_->cools_to(flows_at(at, at.value_or(At::air_pressure, at_sea_Pa)), at[At::water_return], face);
+    const auto base = coil_->cools_to(flows_at(at, at_sea_Pa), at[At::water_supply] + rise_K_, face);
     for (const auto* one : {&now, &base})
         if (const auto* refused = std::get_if<Refusal>(one)) return *refused;
     const CoilHeat there = std::get<rating::CoilOutput>(now), as_printed_for = std::get<rating::CoilOutput>(base);
@@ -325,6 +338,11 @@ std::variant<Output, Refusal> FanCoil::cools(const rating::Conditions& at) const
 {
     for (const At needed : fan_coil_needs)
         if (!at.has(needed)) return Refusal{Refusal::Why::not_given, needed};
+    const double pressure_Pa = at.value_or(At::air_pressure, at_sea_Pa), dry_bulb_C = at[At::entering_dry_bulb];
+    const double humidity = humidity_at(dry_bulb_C, std::min(at[At::entering_wet_bulb], dry_bulb_C), pressure_Pa);
+    if (humidity < 0.0)
+        return Refusal{
+            Refusal::Why::no_such_air, At::entering_wet_bulb, at[At::entering_wet_bulb], {dry_bulb_C, dry_bulb_C}};
     const auto heat = coil_heat(at);
     if (const auto* refused = std::get_if<Refusal>(&heat)) return *refused;
     const auto factor = with_glycol_.factor(at);
@@ -332,10 +350,8 @@ std::variant<Output, Refusal> FanCoil::cools(const rating::Conditions& at) const
     CoilHeat coil = std::get<CoilHeat>(heat);
     coil.total_W *= std::get<double>(factor);
     coil.sensible_W *= std::get<double>(factor);
-    const double pressure_Pa = at.value_or(At::air_pressure, at_sea_Pa), dry_bulb_C = at[At::entering_dry_bulb];
     // No face of the coil is colder than its water: where the dew point is not above it nothing condenses, whatever lines
     // through a table say.
-    const double humidity = humidity_at(dry_bulb_C, std::min(at[At::entering_wet_bulb], dry_bulb_C), pressure_Pa);
     if (humidity <=
         air::saturation_humidity_ratio(Temperature::celsius(at[At::water_supply]), Pressure::pascal(pressure_Pa))) {
         coil.total_W = coil.sensible_W;

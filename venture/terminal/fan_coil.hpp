@@ -58,6 +58,10 @@ private:
     [[nodiscard]] rating::CoilFlows flows_at(double supply_C, double dry_bulb_C, double wet_bulb_C,
                                              double pressure_Pa) const;
     void take_water(const rating::Conditions& at, double coil_W, rating::Output& out) const;
+    [[nodiscard]] rating::CoilFlows flows_at(const rating::Conditions& at, double pressure_Pa) const;
+    /// At the rise and in the air of `at` what was read for printed ones.
+    [[nodiscard]] std::variant<rating::CoilHeat, rating::Refusal> moved_from_print(rating::CoilHeat heat,
+                                                                                   const rating::Conditions& at) const;
     /// As printed but for the dry bulb.
     [[nodiscard]] std::variant<rating::CoilHeat, rating::Refusal> read(const rating::Conditions& at) const;
     [[nodiscard]] std::variant<rating::Output, rating::Refusal> cools(const rating::Conditions& at) const;
