@@ -151,6 +151,7 @@ private:
         Box box{.lines = {c.name}, .fill = pale_circuit, .dashed = !c.from && c.plants.empty()};
         box.lines.push_back(fmt::format("{}, {}/{}", quantity::name_of(c.carries), supply.substr(0, supply.find(' ')),
                                         degrees(c.return_C)));
+        if (c.same_pipes) box.lines.push_back("in the pipes of " + s_.circuits[*c.same_pipes].name);
         if (takes.hours() == 0) {
             box.lines.emplace_back("serves nobody");
             return box;

@@ -74,6 +74,12 @@ const figure::TableOf<CircuitRow>& circuit_columns()
              [](const C& c) -> Cell { return c.typed().return_C; }},
             {{"fed_by", "fed by", "", "plants, or the circuit that it is mixed from", 3},
              [](const C& c) -> Cell { return fed_by(c.sizing->services, c.circuit); }},
+            {{"same_pipes", "in the pipes of", "", "circuit of the other service, with which it is changed over", 3,
+              Sum::none, Show::if_any},
+             [](const C& c) -> Cell {
+                 const auto& other = c.typed().same_pipes;
+                 return other ? Cell{c.sizing->services.circuits[*other].name} : Cell{};
+             }},
             {{"rooms", "rooms", "count", "that it serves"},
              [](const C& c) -> Cell { return figure::whole(rooms_on(c)); }},
             {{"rooms_need", "need", "total_power", "what its rooms need together", 1},
