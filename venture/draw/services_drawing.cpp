@@ -179,7 +179,7 @@ private:
         std::vector<Hangs> order;
         for (std::size_t r = 0; r < s_.rooms.size(); ++r) {
             Hangs hangs;
-            for (const Service service : {Service::heating, Service::cooling})
+            for (const Service service : rating::all_services)
                 for (const services::Server& server : s_.rooms[r][service])
                     hangs.emplace_back(service, server.circuit, server.share);
             if (hangs.empty()) continue;
@@ -207,7 +207,7 @@ private:
             box.lines.push_back(fmt::format("{} rooms", all.size()));
             add_names(all, box);
         }
-        for (const Service service : {Service::heating, Service::cooling}) {
+        for (const Service service : rating::all_services) {
             Demand sum;
             for (const std::size_t r : all)
                 if (!s_.rooms[r][service].empty()) sum.add(need(r, service));
@@ -220,7 +220,7 @@ private:
     /// What rooms need and nobody gives.
     void add_unserved()
     {
-        for (const Service service : {Service::heating, Service::cooling}) {
+        for (const Service service : rating::all_services) {
             std::vector<std::size_t> left;
             Demand sum;
             for (std::size_t r = 0; r < s_.rooms.size(); ++r) {

@@ -11,6 +11,9 @@ namespace venture::rating {
 
 enum class Service : std::uint8_t { heating, cooling, drying, humidifying, outdoor_air, hot_water };
 inline constexpr std::size_t number_of_services = 6;
+inline constexpr std::array all_services = {Service::heating,     Service::cooling,     Service::drying,
+                                            Service::humidifying, Service::outdoor_air, Service::hot_water};
+static_assert(all_services.size() == number_of_services);
 
 /// One value for each service.
 template <class T>

@@ -120,12 +120,6 @@ private:
     Demands& demands_;
 };
 
-constexpr std::array all_services = [] {
-    std::array<Service, rating::number_of_services> out{};
-    for (std::size_t i = 0; i < out.size(); ++i) out[i] = static_cast<Service>(i);
-    return out;
-}();
-
 } // namespace
 
 std::vector<std::vector<NodeId>> Network::rings() const
@@ -164,7 +158,7 @@ Demands demands(const Network& network, std::span<const DemandAt> leaves, std::s
             out.ask(node, t->service).typed = true;
         }
         const double factor = network.nodes[node].factor();
-        for (const Service service : all_services) {
+        for (const Service service : rating::all_services) {
             const Demand& asked = out.asked(node, service);
             if (asked.hours() == 0) continue;
             if (pass_on || factor != 1.0 || asked.typed) {

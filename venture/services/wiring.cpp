@@ -93,7 +93,7 @@ private:
     void add_units(std::size_t room)
     {
         const std::size_t first = s_.places.units.size();
-        for (const Service service : {Service::heating, Service::cooling})
+        for (const Service service : rating::all_services)
             for (const Server& server : s_.rooms[room][service]) {
                 UnitPlace& unit = units_on(room, first, server.circuit, s_.rooms[room][service].size() > 1);
                 unit.servers[service] = server;

@@ -34,7 +34,7 @@ private:
 
     void add(NodeId of)
     {
-        for (const Service service : {Service::heating, Service::cooling}) {
+        for (const Service service : rating::all_services) {
             const Demand& all = s_.needs.full.asked(of, service);
             if (all.hours() == 0 || all.typed || all.peak_W() <= 0.0) continue;
             const auto first = static_cast<std::ptrdiff_t>(out_.size());
