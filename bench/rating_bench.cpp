@@ -8,7 +8,7 @@
 #include <fmt/format.h>
 
 #include <venture/air/moist_air.hpp>
-#include <venture/rating/choice.hpp>
+#include <venture/rating/choosing.hpp>
 #include <venture/rating/coil_conductance.hpp>
 #include <venture/rating/grid_table.hpp>
 #include <venture/terminal/fan_coil.hpp>
@@ -91,8 +91,8 @@ void wet_coil_with_its_rise(benchmark::State& state)
 }
 BENCHMARK(wet_coil_with_its_rise);
 
-/// Half of the products wet coils by one point, as many read from tables.
-void choice_among_2000(benchmark::State& state)
+/// Half of them wet coils by one point, as many read from tables.
+std::vector<std::shared_ptr<const rating::Product>> coils_2000()
 {
     std::vector<std::shared_ptr<const rating::Product>> products;
     for (int i = 0; i < 2000; ++i) {
@@ -123,18 +123,42 @@ void choice_among_2000(benchmark::State& state)
         }
         products.push_back(std::make_shared<const terminal::FanCoil>(d, ""));
     }
+    return products;
+}
+
+/// Of a room unlike any other.
+rating::Asked asked_by_room(int i)
+{
+    const double W = 500.0 + 2500.0 * spread(i);
+    return {rating::Conditions{}
+                .set(At::water_supply, 7.0)
+                .set(At::water_return, 12.0)
+                .set(At::entering_dry_bulb, 24.0 + 2.0 * spread(3 * i))
+                .set(At::entering_wet_bulb, 17.0 + spread(5 * i)),
+            {rating::Service::cooling, W, 0.75 * W, {}}};
+}
+
+void choice_among_2000(benchmark::State& state)
+{
+    const auto products = coils_2000();
     int i = 0;
-    for (auto _ : state) {
-        const double W = 500.0 + 2500.0 * spread(++i);
-        const rating::Conditions at = rating::Conditions{}
-                                          .set(At::water_supply, 7.0)
-                                          .set(At::water_return, 12.0)
-                                          .set(At::entering_dry_bulb, 24.0 + 2.0 * spread(3 * i))
-                                          .set(At::entering_wet_bulb, 17.0 + spread(5 * i));
-        benchmark::DoNotOptimize(rating::choose(products, {1, 8}, {at, {rating::Service::cooling, W, 0.75 * W, {}}}));
-    }
+    for (auto _ : state) benchmark::DoNotOptimize(rating::choose(products, {.counts = {1, 8}}, asked_by_room(++i)));
     state.SetItemsProcessed(state.iterations() * 2000);
 }
 BENCHMARK(choice_among_2000)->Unit(benchmark::kMillisecond);
+
+/// What a job waits for: all of its rooms, with what is kept of the coils' bounds in between.
+void choices_of_rooms_among_2000(benchmark::State& state)
+{
+    const auto products = coils_2000();
+    const auto rooms = static_cast<int>(state.range(0));
+    for (auto _ : state) {
+        rating::Brackets brackets{products};
+        for (int room = 0; room < rooms; ++room)
+            benchmark::DoNotOptimize(rating::choose(products, {.counts = {1, 8}}, asked_by_room(room), {}, &brackets));
+    }
+    state.SetItemsProcessed(state.iterations() * rooms);
+}
+BENCHMARK(choices_of_rooms_among_2000)->Arg(250)->Arg(1000)->Unit(benchmark::kMillisecond);
 
 } // namespace

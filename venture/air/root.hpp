@@ -1,21 +1,25 @@
 #pragma once
 /// Roots of monotone functions. Internal to air.
 
+#include <cstdint>
+
+#include <boost/math/tools/toms748_solve.hpp>
+
 namespace venture::air {
 
-/// Root of an increasing function by bisection and secant steps; f(low) <= 0 <= f(high).
+/// Root of an increasing function within 1e-10; f(low) <= 0 <= f(high), else the end that is nearer to one.
+/// Source: G. E. Alefeld, F. A. Potra, Y. Shi, Algorithm 748, ACM Transactions on Mathematical Software 21 (1995)
 template <class F>
 double root_of_increasing(F f, double low, double high)
 {
-    double f_low = f(low), f_high = f(high);
-    for (int i = 0; i < 100 && high - low > 1e-10; ++i) {
-        double x = low - f_low * (high - low) / (f_high - f_low);
-        if (i % 3 == 2 || !(x > low && x < high)) x = 0.5 * (low + high);
-        const double fx = f(x);
-        (fx <= 0.0 ? low : high) = x;
-        (fx <= 0.0 ? f_low : f_high) = fx;
-    }
-    return 0.5 * (low + high);
+    const double f_low = f(low), f_high = f(high);
+    if (!(f_low < 0.0)) return low;
+    if (!(f_high > 0.0)) return high;
+    constexpr double near_enough = 1e-10;
+    std::uintmax_t steps = 100;
+    const auto [below, above] = boost::math::tools::toms748_solve(
+        f, low, high, f_low, f_high, [](double a, double b) { return b - a <= near_enough; }, steps);
+    return 0.5 * (below + above);
 }
 
 } // namespace venture::air

@@ -50,13 +50,16 @@ public:
         for (std::size_t i = 0; i < records.size(); ++i) {
             if (!is_complete(records[i], nullptr)) continue;
             const quantity::Given<std::string>& name = *quantity::name_of(records[i]);
-            if (const rating::Product* same = stock.find(*name)) {
-                say(codes::twice, name.origin, fmt::format("a second {} is called '{}'", kind.words, *name),
-                    fmt::format("the first stands at {}; name each product once, as one would order it", same->from()));
-                continue;
-            }
             try {
-                stock.products.push_back(shelf.make(i, origins_.describe(name.origin)));
+                const auto product = shelf.make(i, origins_.describe(name.origin));
+                if (const rating::Product* same = stock.find(product->name())) {
+                    say(codes::twice, name.origin,
+                        fmt::format("a second {} is called '{}'", kind.words, product->name()),
+                        fmt::format("the first stands at {}; name each product once, as one would order it",
+                                    same->from()));
+                    continue;
+                }
+                stock.products.push_back(product);
                 stock.said.push_back(said_of(kind, records[i]));
             } catch (const quantity::Error& wrong) {
                 say(codes::contradiction, name.origin, fmt::format("'{}': {}", *name, wrong.what()));

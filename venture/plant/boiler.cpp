@@ -25,7 +25,7 @@ const quantity::RecordSpec& BoilerData::spec()
 }
 
 Boiler::Boiler(const BoilerData& d, std::string from)
-    : Product{*d.name, d.maker.value.value_or(""), std::move(from)},
+    : Product{rating::label_of(d, std::move(from))},
       output_W_{*d.output},
       highest_supply_C_{*d.highest_supply}
 {

@@ -115,7 +115,7 @@ std::vector<ChillerData> ChillerData::joined(const std::vector<ChillerData>& poi
 }
 
 Chiller::Chiller(const ChillerData& d, std::string from)
-    : Product{*d.name, d.maker.value.value_or(""), std::move(from)},
+    : Product{rating::label_of(d, std::move(from))},
       capacity_W_{table_of(d, &ChillerRow::capacity)},
       at_height_{At::height_above_sea, "heights and height_factors", d.heights, d.height_factors},
       with_glycol_{At::glycol, "glycol and glycol_factors", d.glycol, d.glycol_factors}

@@ -3,6 +3,8 @@
 #include <algorithm>
 #include <iterator>
 
+#include <venture/rating/choosing.hpp>
+
 namespace venture::plant {
 
 using rating::At;
@@ -91,7 +93,8 @@ private:
     {
         const services::Plant& plant = services_.plants[s.plant];
         if (!s.kept) {
-            s.choice = rating::choose(stocks_.products(*plant.kind), {plant.units, plant.units}, asked(s), also);
+            s.choice =
+                rating::choose(stocks_.products(*plant.kind), {.counts = {plant.units, plant.units}}, asked(s), also);
             return;
         }
         if (s.kept->chosen_for_W && *s.kept->chosen_for_W > 0.0) s.duty_moved = s.duty.W / *s.kept->chosen_for_W - 1.0;

@@ -101,21 +101,21 @@ TEST(SelectPlants, AddsHeatingAndTheMarginOnce)
     const auto plants = select(two_rooms(), boiler_and_chiller(0.1, 1));
     EXPECT_DOUBLE_EQ(plants[0].rooms_W, 10000.0);
     EXPECT_NEAR(plants[0].duty.W, 11000.0, 1e-9);
-    EXPECT_EQ(plants[0].choice.chosen->product->name(), "twelve");
-    EXPECT_EQ(plants[0].choice.next_down->product->name(), "ten");
+    EXPECT_EQ(plants[0].choice.chosen->product().name(), "twelve");
+    EXPECT_EQ(plants[0].choice.next_down->product().name(), "ten");
 }
 
 TEST(SelectPlants, RefusesABoilerThatIsNotHotEnough)
 {
     const auto plants = select(two_rooms(), boiler_and_chiller(0.05, 1));
-    EXPECT_EQ(plants[0].choice.chosen->product->name(), "twelve"); // "cool ten" would fit but delivers 60 degC at most
+    EXPECT_EQ(plants[0].choice.chosen->product().name(), "twelve"); // "cool ten" would fit but delivers 60 degC at most
 }
 
 TEST(SelectPlants, SharesTheDutyAmongEqualUnits)
 {
     const auto plants = select(two_rooms(), boiler_and_chiller(0.0, 2));
-    EXPECT_EQ(plants[0].choice.chosen->product->name(), "ten");
-    EXPECT_EQ(plants[0].choice.chosen->count, 2);
+    EXPECT_EQ(plants[0].choice.chosen->product().name(), "ten");
+    EXPECT_EQ(plants[0].choice.chosen->count(), 2);
 }
 
 TEST(SelectPlants, CoolsTheCoincidentPeakAndSaysWhen)
@@ -177,7 +177,7 @@ TEST(SelectPlants, LeaveOneOfTheirUnitsForStandby)
 class HeatPump : public rating::Product {
 public:
     HeatPump(const char* name, double heats_W, double cools_W)
-        : Product{name, "", ""},
+        : Product{rating::Label{.name = name}},
           heats_W_{heats_W},
           cools_W_{cools_W}
     {
@@ -225,8 +225,8 @@ TEST(SelectPlants, RateAChillerInTheAirThatItTakes)
     const auto plants = select(two_rooms(), s);
     EXPECT_DOUBLE_EQ(plants[1].outdoor_C, 36.0);
     const auto cooler = select(two_rooms(), boiler_and_chiller(0.0, 1));
-    EXPECT_LT(plants[1].choice.chosen->one.gives_W[Service::cooling],
-              cooler[1].choice.chosen->one.gives_W[Service::cooling]);
+    EXPECT_LT(plants[1].choice.chosen->all().gives_W[Service::cooling],
+              cooler[1].choice.chosen->all().gives_W[Service::cooling]);
 }
 
 } // namespace

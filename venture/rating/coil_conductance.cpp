@@ -153,8 +153,17 @@ void CoilConductances::share_dry(double ua_W_per_K, const CoilFlows& rated)
 
 CoilConductances::Sides CoilConductances::sides(const CoilFlows& f) const
 {
-    return {air_W_per_K_ * std::pow(f.dry_air_kg_per_s / rated_air_kg_per_s_, exponents_.air),
-            water_W_per_K_ * std::pow(f.water_kg_per_s / rated_water_kg_per_s_, exponents_.water)};
+    return {air_side(f), water_side(f.water_kg_per_s)};
+}
+
+double CoilConductances::air_side(const CoilFlows& f) const
+{
+    return air_W_per_K_ * std::pow(f.dry_air_kg_per_s / rated_air_kg_per_s_, exponents_.air);
+}
+
+double CoilConductances::water_side(double water_kg_per_s) const
+{
+    return water_W_per_K_ * std::pow(water_kg_per_s / rated_water_kg_per_s_, exponents_.water);
 }
 
 CoilOutput CoilConductances::dry(const CoilFlows& f, const Sides& s) const
@@ -175,14 +184,21 @@ CoilOutput CoilConductances::dry(const CoilFlows& f, const Sides& s) const
 
 namespace {
 
-/// What a wet coil takes, by enthalpy. @param cs  slope of saturated enthalpy over the water's way
-double wet_total_W(const CoilFlows& f, double ntu_air, double water_side_W_per_K, double cs)
+/// Enthalpy that air has above air that the entering water would saturate, J/kg: what there is to be had.
+double enthalpy_above_water(const CoilFlows& f)
+{
+    return enthalpy(f.air_C, f.humidity_ratio) - saturated_enthalpy_J_per_kg(f.water_in_C, f.pressure);
+}
+
+/// What a wet coil takes, by enthalpy.
+/// @param cs  slope of saturated enthalpy over the water's way   @param above  enthalpy_above_water()
+double wet_total_W(const CoilFlows& f, double ntu_air, double water_side_W_per_K, double cs, double above)
 {
     const double air = f.dry_air_kg_per_s, water = f.water_kg_per_s * specific_heat_of_water_J_per_kgK;
     const double ratio = air * cs / water, ntu = 1.0 / (1.0 / ntu_air + air * cs / water_side_W_per_K);
     const double left = std::exp(-ntu * (1.0 - ratio));
     const double e = std::abs(1.0 - ratio) < 1e-9 ? ntu / (1.0 + ntu) : (1.0 - left) / (1.0 - ratio * left);
-    return e * air * (enthalpy(f.air_C, f.humidity_ratio) - saturated_enthalpy_J_per_kg(f.water_in_C, f.pressure));
+    return e * air * above;
 }
 
 double transfer_units_of_air(const CoilFlows& f, double air_side_W_per_K)
@@ -201,7 +217,9 @@ CoilOutput CoilConductances::wetted(const CoilFlows& f, double ntu_air, double t
     out.water_out_C = f.water_in_C + total_W / (f.water_kg_per_s * specific_heat_of_water_J_per_kgK);
     out.bypass_factor = std::exp(-ntu_air);
     const double h_out = h_in - out.total_W / air, h_adp = h_in - (h_in - h_out) / (1.0 - out.bypass_factor);
-    out.apparatus_dew_point_C = saturation_temperature_C(h_adp, f.pressure);
+    // Above the water that comes and below the air: looked for there, since each look costs.
+    out.apparatus_dew_point_C = air::root_of_increasing(
+        [&](double t) { return saturated_enthalpy_J_per_kg(t, f.pressure) - h_adp; }, f.water_in_C, f.air_C);
     const double w_adp = saturated(out.apparatus_dew_point_C, f.pressure);
     out.humidity_ratio_out = w_adp + out.bypass_factor * (f.humidity_ratio - w_adp);
     out.air_out_C = temperature_of(h_out, out.humidity_ratio_out);
@@ -217,9 +235,10 @@ CoilOutput CoilConductances::wetted(const CoilFlows& f, double ntu_air, double t
 CoilOutput CoilConductances::wet(const CoilFlows& f, const Sides& s) const
 {
     const double water = f.water_kg_per_s * specific_heat_of_water_J_per_kgK;
-    const double ntu_air = transfer_units_of_air(f, s.air_W_per_K);
+    const double ntu_air = transfer_units_of_air(f, s.air_W_per_K), above = enthalpy_above_water(f);
     const auto total_with = [&](double water_out_C) {
-        return wet_total_W(f, ntu_air, s.water_W_per_K, slope_of_saturation(f.water_in_C, water_out_C, f.pressure));
+        return wet_total_W(f, ntu_air, s.water_W_per_K, slope_of_saturation(f.water_in_C, water_out_C, f.pressure),
+                           above);
     };
     // The warmer the water leaves, the steeper saturation and the less is taken: one root, and below the air that comes.
     const double out_C = air::root_of_increasing([&](double t) { return t - f.water_in_C - total_with(t) / water; },
@@ -268,20 +287,22 @@ std::variant<CoilOutput, Refusal> CoilConductances::cools_to(CoilFlows f, double
     if (!(water_out_C > f.water_in_C && water_out_C < f.air_C))
         return Refusal{Refusal::Why::outside, At::water_return, water_out_C, allowed};
     const double rise_K = water_out_C - f.water_in_C;
+    const double air_W_per_K = air_side(f);
+    const auto sides_at = [&](const CoilFlows& at) { return Sides{air_W_per_K, water_side(at.water_kg_per_s)}; };
     std::optional<CoilOutput> out;
-    if (const auto flow = flow_meeting(f, rise_K, [&](const CoilFlows& at) { return dry(at, sides(at)).total_W; })) {
+    if (const auto flow = flow_meeting(f, rise_K, [&](const CoilFlows& at) { return dry(at, sides_at(at)).total_W; })) {
         f.water_kg_per_s = *flow;
-        out = dry(f, sides(f));
+        out = dry(f, sides_at(f));
     }
     if (face != CoilFace::dry && can_be_wet(f)) {
-        const double cs = slope_of_saturation(f.water_in_C, water_out_C, f.pressure);
+        const double cs = slope_of_saturation(f.water_in_C, water_out_C, f.pressure), above = enthalpy_above_water(f);
+        const double ntu_air = transfer_units_of_air(f, air_W_per_K);
         const auto total_W = [&](const CoilFlows& at) {
-            const Sides s = sides(at);
-            return wet_total_W(at, transfer_units_of_air(at, s.air_W_per_K), s.water_W_per_K, cs);
+            return wet_total_W(at, ntu_air, water_side(at.water_kg_per_s), cs, above);
         };
         if (const auto flow = flow_meeting(f, rise_K, total_W)) {
             f.water_kg_per_s = *flow;
-            const CoilOutput other = wetted(f, transfer_units_of_air(f, sides(f).air_W_per_K), total_W(f));
+            const CoilOutput other = wetted(f, ntu_air, total_W(f));
             if (other.condensate_kg_per_s > 0.0 && (face == CoilFace::wet || !out || other.total_W > out->total_W))
                 out = other;
         }

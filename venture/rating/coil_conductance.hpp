@@ -68,6 +68,8 @@ private:
         double air_W_per_K = 0.0, water_W_per_K = 0.0;
     };
     [[nodiscard]] Sides sides(const CoilFlows& flows) const;
+    [[nodiscard]] double air_side(const CoilFlows& flows) const;
+    [[nodiscard]] double water_side(double water_kg_per_s) const;
     /// Of a dry rating, which tells both conductances as one: the usual share of each, as far as it stays dry with it.
     void share_dry(double ua_W_per_K, const CoilFlows& rated);
     [[nodiscard]] CoilOutput dry(const CoilFlows& flows, const Sides& sides) const;

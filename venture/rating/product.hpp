@@ -32,26 +32,32 @@ struct Output {
     }
 };
 
+/// What a product is called and how large it is, as far as its maker says.
+struct Label {
+    std::string name{}, maker{};
+    std::string from{};   ///< where its data stand
+    std::string family{}; ///< "Lean": products that differ in size alone
+    std::string speed{};  ///< of its fan, where the maker rates several
+    double height_m = unknown, length_m = unknown, depth_m = unknown;
+    double cost = unknown; ///< in whatever its catalogue counts: an index, or money
+};
+
 class Product {
 public:
-    Product(std::string name, std::string maker, std::string from)
-        : name_{std::move(name)},
-          maker_{std::move(maker)},
-          from_{std::move(from)}
-    {
-    }
+    explicit Product(Label label) : label_{std::move(label)} {}
     virtual ~Product() = default;
     Product(const Product&) = delete;
     Product& operator=(const Product&) = delete;
 
     /// @throws nothing: what cannot be is a refusal
     [[nodiscard]] virtual std::variant<Output, Refusal> rate(const Conditions& at) const = 0;
-    [[nodiscard]] const std::string& name() const { return name_; }
-    [[nodiscard]] const std::string& maker() const { return maker_; }
-    [[nodiscard]] const std::string& from() const { return from_; } ///< where its data stand
+    [[nodiscard]] const Label& label() const { return label_; }
+    [[nodiscard]] const std::string& name() const { return label_.name; }
+    [[nodiscard]] const std::string& maker() const { return label_.maker; }
+    [[nodiscard]] const std::string& from() const { return label_.from; }
 
 private:
-    std::string name_, maker_, from_;
+    Label label_;
 };
 
 } // namespace venture::rating

@@ -4,6 +4,7 @@
 #include <string_view>
 
 #include <venture/quantity/record.hpp>
+#include <venture/rating/product.hpp>
 
 namespace venture::rating::keys {
 
@@ -25,5 +26,32 @@ inline KeySpec must(KeySpec spec)
 inline KeySpec name_key() { return must(text("name", "as ordered")); }
 inline KeySpec maker_key() { return text("maker", "who makes it"); }
 inline KeySpec note_key() { return text("note", "not read"); }
+inline KeySpec family_key() { return text("family", "products of one family differ in size alone"); }
+inline KeySpec cost_key()
+{
+    return number("cost", Kind::number, 0, 1e9, "in whatever the catalogue counts: an index, or money");
+}
+inline KeySpec height_key() { return number("height", Kind::length, 0.02, 5, "of the body"); }
+inline KeySpec length_key() { return number("length", Kind::length, 0.02, 20, "of the body, along its wall"); }
+inline KeySpec depth_key() { return number("depth", Kind::length, 0.005, 3, "of the body, out from its wall"); }
 
 } // namespace venture::rating::keys
+
+namespace venture::rating {
+
+/// Of a record, by whichever of these keys its kind has. A speed becomes part of the name: each is a product of its own.
+template <class Data>
+[[nodiscard]] Label label_of(const Data& data, std::string from)
+{
+    Label out{.name = *data.name, .maker = data.maker.value.value_or(""), .from = std::move(from)};
+    if constexpr (requires { data.family; }) out.family = data.family.value.value_or("");
+    if constexpr (requires { data.speed; }) out.speed = data.speed.value.value_or("");
+    if constexpr (requires { data.height; }) out.height_m = data.height.value.value_or(unknown);
+    if constexpr (requires { data.length; }) out.length_m = data.length.value.value_or(unknown);
+    if constexpr (requires { data.depth; }) out.depth_m = data.depth.value.value_or(unknown);
+    if constexpr (requires { data.cost; }) out.cost = data.cost.value.value_or(unknown);
+    if (!out.speed.empty()) out.name += " at " + out.speed;
+    return out;
+}
+
+} // namespace venture::rating

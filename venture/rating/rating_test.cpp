@@ -4,7 +4,7 @@
 
 #include <reference_table.hpp>
 #include <venture/quantity/error.hpp>
-#include <venture/rating/choice.hpp>
+#include <venture/rating/choosing.hpp>
 #include <venture/rating/emitter_law.hpp>
 #include <venture/rating/factor_table.hpp>
 #include <venture/rating/grid_table.hpp>
@@ -118,7 +118,7 @@ TEST(Conditions, HaveInputsWithKeysOfTheirOwn)
 /// Gives so much, whatever the conditions.
 class Plain : public Product {
 public:
-    explicit Plain(double W) : Product{"p" + std::to_string(static_cast<int>(W)), "", ""}, W_{W} {}
+    explicit Plain(double W) : Product{Label{.name = "p" + std::to_string(static_cast<int>(W))}}, W_{W} {}
     [[nodiscard]] std::variant<Output, Refusal> rate(const Conditions&) const override
     {
         if (W_ < 0.0) return Refusal{Refusal::Why::outside, At::water_supply, 40.0, {50.0, 80.0}};
@@ -144,14 +144,14 @@ Choice choose_among(const std::vector<double>& capacities, double duty_W, Counts
 {
     static std::vector<std::vector<std::shared_ptr<const Product>>> all;
     all.push_back(products_of(capacities));
-    return choose(all.back(), counts, {{}, {Service::heating, duty_W, {}}});
+    return choose(all.back(), {.counts = counts}, {{}, {Service::heating, duty_W, {}}});
 }
 
 TEST(Choose, CountsSensibleByItself)
 {
     const auto products = products_of({1000.0, 1500.0});
-    const Choice c = choose(products, {1, 1}, {{}, {Service::cooling, 900.0, 700.0}});
-    EXPECT_EQ(c.chosen->product->name(), "p1500"); // the smaller has but 500 W sensible
+    const Choice c = choose(products, {.counts = {1, 1}}, {{}, {Service::cooling, 900.0, 700.0}});
+    EXPECT_EQ(c.chosen->product().name(), "p1500"); // the smaller has but 500 W sensible
     EXPECT_EQ(c.next_down->in_words(), "28.6 % short (sensible)");
     ASSERT_EQ(c.chosen->shares().size(), 2u);
     EXPECT_EQ(c.chosen->shares()[1].what, "sensible");
@@ -167,25 +167,25 @@ TEST(Choose, TellsOneThatRefuses)
 TEST(Choose, TakesTheOneThatRunsFullest)
 {
     const Choice c = choose_among({500, 1000, 1500, 800}, 790.0);
-    EXPECT_EQ(c.chosen->product->name(), "p800");
-    EXPECT_EQ(c.runner_up->product->name(), "p1000");
+    EXPECT_EQ(c.chosen->product().name(), "p800");
+    EXPECT_EQ(c.runner_up->product().name(), "p1000");
     EXPECT_EQ(c.why_runner_up_lost(), "79 % full");
-    EXPECT_EQ(c.next_down->product->name(), "p500");
+    EXPECT_EQ(c.next_down->product().name(), "p500");
     EXPECT_NEAR(c.chosen->fullness(), 0.9875, 1e-12);
 }
 
 TEST(Choose, TakesTwoOnlyIfTheyRunATenthFuller)
 {
-    EXPECT_EQ(choose_among({400, 850}, 790.0).chosen->product->name(),
-              "p850");                                            // 2 x 400 at 99 % against 93 %: not enough
-    EXPECT_EQ(choose_among({400, 1000}, 790.0).chosen->count, 2); // against 79 %: enough
+    EXPECT_EQ(choose_among({400, 850}, 790.0).chosen->product().name(),
+              "p850");                                              // 2 x 400 at 99 % against 93 %: not enough
+    EXPECT_EQ(choose_among({400, 1000}, 790.0).chosen->count(), 2); // against 79 %: enough
 }
 
 TEST(Choose, SaysWhatFallsShortWhenNothingSuffices)
 {
     const Choice c = choose_among({100, 200}, 1000.0, {1, 4});
     EXPECT_FALSE(c.chosen);
-    EXPECT_EQ(c.next_down->product->name(), "p200");
+    EXPECT_EQ(c.next_down->product().name(), "p200");
     EXPECT_EQ(c.next_down->in_words(), "20.0 % short");
 }
 
@@ -202,7 +202,7 @@ Rated rated(const Duty& duty)
 {
     static const Plain product{1000.0};
     Rated out = rated_at(product, 1, {}, duty);
-    out.one.sensible_W = 760.0;
+    out.units.front().one.sensible_W = 760.0;
     return out;
 }
 

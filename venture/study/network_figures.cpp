@@ -151,7 +151,7 @@ std::optional<double> spare_of(const Sizing& s, const services::Node& plant, ser
         return one.plant == plant.record && one.service == service;
     });
     if (p.duty.W <= 0.0 || !p.choice.chosen || p.choice.chosen->refused) return std::nullopt;
-    return p.choice.chosen->count * p.choice.chosen->one.gives_W[p.service] / p.duty.W;
+    return p.choice.chosen->all().gives_W[p.service] / p.duty.W;
 }
 
 std::vector<StepRow> step_rows(const Sizing& s)

@@ -5,7 +5,6 @@
 
 #include <fmt/format.h>
 
-#include <venture/rating/sound.hpp>
 #include <venture/study/network_figures.hpp>
 #include <venture/study/sizing.hpp>
 
@@ -93,12 +92,12 @@ void add_choice_columns(std::vector<figure::ColumnOf<Row>>& columns)
         {{"product", "Product name", "", "as the catalogue calls it", 5, Sum::none, Show::data},
          [](const Row& r) -> Cell {
              const auto& chosen = r.selection->choice.chosen;
-             return chosen ? Cell{chosen->product->name()} : Cell{};
+             return chosen ? Cell{chosen->product().name()} : Cell{};
          }},
         {{"count", "Number", "count", "how many of it", 5, Sum::none, Show::data},
          [](const Row& r) -> Cell {
              const auto& chosen = r.selection->choice.chosen;
-             return chosen ? figure::whole(chosen->count) : Cell{};
+             return chosen ? figure::whole(chosen->count()) : Cell{};
          }},
         {{"kept", "Kept", "", "settled on before: rated, not chosen", 5, Sum::none, Show::data},
          [](const Row& r) -> Cell { return r.selection->kept.has_value(); }},
@@ -113,12 +112,13 @@ void add_choice_columns(std::vector<figure::ColumnOf<Row>>& columns)
     columns.insert(columns.end(), more.begin(), more.end());
 }
 
-/// What a maker says of one, times their number; nothing where nothing was chosen or the maker does not say.
+/// What makers say of all of them; nothing where nothing was chosen or the maker does not say.
 Cell of_all(const UnitRow& u, double rating::Output::*what, double to_SI = 1.0)
 {
     const auto& chosen = u.selection->choice.chosen;
-    if (!chosen || chosen->refused || std::isnan(chosen->one.*what)) return {};
-    return to_SI * chosen->count * (chosen->one.*what);
+    if (!chosen || chosen->refused) return {};
+    const double value = chosen->all().*what;
+    return std::isnan(value) ? Cell{} : Cell{to_SI * value};
 }
 
 using Sel = plant::PlantSelection;
@@ -126,8 +126,8 @@ using Sel = plant::PlantSelection;
 std::optional<double> electricity_of(const Sel& s)
 {
     const auto& chosen = s.choice.chosen;
-    if (!chosen || chosen->refused || std::isnan(chosen->one.electric_W)) return std::nullopt;
-    return chosen->count * chosen->one.electric_W;
+    if (!chosen || chosen->refused || std::isnan(chosen->all().electric_W)) return std::nullopt;
+    return chosen->all().electric_W;
 }
 
 /// From what units take by more than rounding.
@@ -181,7 +181,7 @@ const figure::TableOf<UnitRow>& unit_columns()
              [](const U& u) -> Cell {
                  const auto& chosen = u.selection->choice.chosen;
                  return where(chosen && u.selection->duty.service == rating::Service::cooling,
-                              chosen ? chosen->count * chosen->one.latent_W() : 0.0);
+                              chosen ? chosen->all().latent_W() : 0.0);
              }},
             {{"water", "water", "water_flow", "through all of it at full output", 5, Sum::added, Show::data},
              [](const U& u) -> Cell { return of_all(u, &rating::Output::water_kg_per_s, 1.0 / 1000.0); }},
@@ -189,16 +189,9 @@ const figure::TableOf<UnitRow>& unit_columns()
               Show::if_any},
              [](const U& u) -> Cell { return of_all(u, &rating::Output::electric_W); }},
             {{"sound", "sound", "sound_power", "power level of all of it together", 5, Sum::none, Show::data},
-             [](const U& u) -> Cell {
-                 const auto& chosen = u.selection->choice.chosen;
-                 if (!chosen || std::isnan(chosen->one.sound_power_dBA)) return {};
-                 return rating::level_of_several_dB(chosen->one.sound_power_dBA, chosen->count);
-             }},
+             [](const U& u) -> Cell { return of_all(u, &rating::Output::sound_power_dBA); }},
             {{"pressure_drop", "pressure drop", "pressure", "of the water through one of it", 5, Sum::none, Show::data},
-             [](const U& u) -> Cell {
-                 const auto& chosen = u.selection->choice.chosen;
-                 return of_all(u, &rating::Output::water_pressure_drop_Pa, chosen ? 1.0 / chosen->count : 1.0);
-             }},
+             [](const U& u) -> Cell { return of_all(u, &rating::Output::water_pressure_drop_Pa); }},
             {{"condensate", "condensate", "moisture_flow", "of all of it at full output", 5, Sum::added, Show::data},
              [](const U& u) -> Cell {
                  if (u.selection->duty.service != rating::Service::cooling) return {};
@@ -315,10 +308,10 @@ const figure::TableOf<CandidateRow>& candidate_columns()
             {{"role", "Role", "", "chosen, runner-up, or next down", 0},
              [](const C& c) -> Cell { return std::string{c.role}; }},
             {{"product", "Product", "", "as the catalogue calls it", 0},
-             [](const C& c) -> Cell { return c.rated->product->name(); }},
+             [](const C& c) -> Cell { return c.rated->product().name(); }},
             {{"part", "Part", "", "of the need", 0}, [](const C& c) -> Cell { return std::string{c.share.what}; }},
             {{"count", "Number", "count", "how many of it"},
-             [](const C& c) -> Cell { return figure::whole(c.rated->count); }},
+             [](const C& c) -> Cell { return figure::whole(c.rated->count()); }},
             {{"needs", "needs", "total_power", "what is asked"}, [](const C& c) -> Cell { return c.share.duty_W; }},
             {{"capacity", "can do", "total_power", "of all of it"},
              [](const C& c) -> Cell { return c.share.capacity_W; }},
@@ -328,7 +321,7 @@ const figure::TableOf<CandidateRow>& candidate_columns()
             {{"in_words", "In words", "", "how full it runs, or by how much it is short"},
              [](const C& c) -> Cell { return c.rated->in_words(); }},
             {{"from", "From", "", "where its data stand"},
-             [](const C& c) -> Cell { return where(!c.rated->product->from().empty(), c.rated->product->from()); }},
+             [](const C& c) -> Cell { return where(!c.rated->product().from().empty(), c.rated->product().from()); }},
         }};
     return all;
 }

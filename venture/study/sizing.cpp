@@ -52,7 +52,7 @@ void add_findings(const Selection& s, const std::string& name, std::string_view 
                                  : nearest != nullptr ? fmt::format("no product suffices; the nearest, {}: {}",
                                                                     nearest->called(), nearest->in_words())
                                                       : "no product suffices: the catalogue has none";
-        const bool stays_dry = nearest != nullptr && nearest->one.dry && nearest->duty.latent_W && !nearest->refused;
+        const bool stays_dry = nearest != nullptr && nearest->all().dry && nearest->duty.latent_W && !nearest->refused;
         say(fmt::format("{}, {}: {}{}", name, duty, what, moved),
             s.kept ? "choose again (remove the [[kept]] table) or split the load"
             : stays_dry

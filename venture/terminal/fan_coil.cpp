@@ -115,7 +115,7 @@ std::vector<FanCoilData> FanCoilData::joined(const std::vector<FanCoilData>& poi
 }
 
 FanCoil::FanCoil(const FanCoilData& d, std::string from)
-    : Product{*d.name, d.maker.value.value_or(""), std::move(from)},
+    : Product{rating::label_of(d, std::move(from))},
       air_flow_m3_per_s_{*d.air_flow},
       dry_bulb_C_{*d.entering_dry_bulb},
       rise_K_{*d.water_rise},

@@ -4,9 +4,11 @@
 
 #include <random>
 
+#include <fmt/format.h>
 #include <gtest/gtest.h>
 
 #include <venture/air/moist_air.hpp>
+#include <venture/rating/choosing.hpp>
 
 namespace venture::terminal {
 namespace {
@@ -35,11 +37,12 @@ protected:
     }
 
     /// As a maker would print it: a coil that could be, at four waters and seven wet bulbs.
-    FanCoil printed()
+    FanCoil printed() { return FanCoil{data("any"), ""}; }
+    FanCoilData data(std::string name)
     {
         for (;;) {
             FanCoilData d;
-            d.name = std::string{"any"};
+            d.name = name;
             d.air_flow = between(0.05, 0.5);
             d.entering_dry_bulb = table_dry_bulb_C;
             d.water_rise = rise_K;
@@ -63,7 +66,8 @@ protected:
                     row.total = total;
                     row.sensible = sensible;
                 }
-                return FanCoil{d, ""};
+                (void)FanCoil{d, ""};
+                return d;
             } catch (const quantity::Error&) {         // no coil could do that
             } catch (const std::bad_variant_access&) { // nor with that water
             }
@@ -131,6 +135,34 @@ TEST_P(AnyFanCoil, GivesLessToColderAirAndWithWarmerWater)
             << rated(colder_air)->dry;
     }
     EXPECT_GT(compared, 50);
+}
+
+/// What bounds leave out cannot have been best: the choice is that of an exhaustive search.
+TEST_P(AnyFanCoil, IsChosenAmongManyAsWhenAllAreRated)
+{
+    std::vector<std::shared_ptr<const rating::Product>> products;
+    for (int i = 0; i < 40; ++i)
+        products.push_back(std::make_shared<const FanCoil>(data(fmt::format("coil {}", i)), ""));
+    rating::Brackets brackets{products};
+    for (int room = 0; room < 30; ++room) {
+        const double dry_bulb_C = between(22.0, 27.0), supply_C = room % 3 == 0 ? 7.0 : 9.0;
+        const double W = between(200.0, 9000.0);
+        const rating::Asked asked{
+            state(supply_C, dry_bulb_C, dry_bulb_C - between(3.0, 10.0), room % 2 == 0 ? 5.0 : 7.0),
+            {Service::cooling, W, between(0.5, 1.0) * W,
+             room % 4 == 0 ? std::optional{between(0.0, 0.3) * W} : std::nullopt}};
+        rating::Wish wish{.counts = {1, 6}};
+        if (room % 5 == 1) wish.aims = {rating::Aim::fewest_units, rating::Aim::least_water};
+        if (room % 5 == 2) wish.aims = {rating::Aim::least_water};
+        if (room % 5 == 3) wish.most_over = 0.2;
+        const rating::Choice all = rating::choose(products, wish, asked),
+                             some = rating::choose(products, wish, asked, {}, &brackets);
+        const auto called = [](const std::optional<rating::Rated>& r) { return r ? r->called() : "none"; };
+        EXPECT_EQ(called(some.chosen), called(all.chosen)) << room;
+        EXPECT_EQ(called(some.runner_up), called(all.runner_up)) << room;
+        EXPECT_EQ(called(some.next_down), called(all.next_down)) << room;
+        EXPECT_EQ(called(some.refused), called(all.refused)) << room;
+    }
 }
 
 INSTANTIATE_TEST_SUITE_P(Random, AnyFanCoil, testing::Range(1U, 13U));

@@ -38,7 +38,7 @@ const quantity::RecordSpec& RadiatorData::spec()
 }
 
 Radiator::Radiator(const RadiatorData& d, std::string from)
-    : Product{*d.name, d.maker.value.value_or(""), std::move(from)},
+    : Product{rating::label_of(d, std::move(from))},
       height_m_{*d.height},
       length_m_{*d.length},
       nominal_W_{*d.output},

@@ -4,6 +4,7 @@
 #include <map>
 
 #include <venture/air/moist_air.hpp>
+#include <venture/rating/choosing.hpp>
 
 namespace venture::terminal {
 
@@ -106,7 +107,7 @@ private:
         if (const services::Kept* kept = services_.find_kept(loads_.rooms[unit.room].room, duty.service))
             s.kept = *kept;
         if (!s.kept) {
-            s.choice = rating::choose(stocks_.products(*c.unit), {1, most_units_in_a_room}, asked, also);
+            s.choice = rating::choose(stocks_.products(*c.unit), {.counts = {1, most_units_in_a_room}}, asked, also);
         } else {
             if (s.kept->chosen_for_W && *s.kept->chosen_for_W > 0.0)
                 s.duty_moved = duty.W / *s.kept->chosen_for_W - 1.0;
@@ -130,9 +131,9 @@ class CoilLoad {
 public:
     explicit CoilLoad(const rating::Rated& unit)
         : heats_{unit.duty.service == Service::heating},
-          total_W_{unit.count * unit.one.gives_W[unit.duty.service]},
-          sensible_W_{heats_ ? total_W_ : unit.count * unit.one.sensible_W},
-          water_sensible_W_{sensible_W_ + (heats_ ? -unit.count : unit.count) * unit.one.fan_W}
+          total_W_{unit.all().gives_W[unit.duty.service]},
+          sensible_W_{heats_ ? total_W_ : unit.all().sensible_W},
+          water_sensible_W_{sensible_W_ + (heats_ ? -1.0 : 1.0) * unit.all().fan_W}
     {
     }
     void take(rating::Demand& demand) const

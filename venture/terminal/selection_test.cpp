@@ -95,8 +95,8 @@ TEST(SelectUnits, ChoosesARadiatorAndAFanCoil)
     const loads::RoomLoads loads{.rooms = {needs(700, 1200, 700)}};
     const auto units = select_units(loads, two_circuits(1), some_products());
     ASSERT_EQ(units.size(), 2u);
-    EXPECT_EQ(units[0].choice.chosen->product->name(), "large");
-    EXPECT_EQ(units[1].choice.chosen->product->name(), "coil");
+    EXPECT_EQ(units[0].choice.chosen->product().name(), "large");
+    EXPECT_EQ(units[1].choice.chosen->product().name(), "coil");
     EXPECT_TRUE(units[0].met() && units[1].met());
 }
 
@@ -147,7 +147,7 @@ TEST(SelectUnits, AsksForMoistureOnlyWhereSomebodyLimitsIt)
     dry_store.cooling_humidity_ratio = 0.0058; // dew point 5.9 degC, below the water
     const auto free = select_units({.rooms = {dry_store}}, two_circuits(1), some_products());
     ASSERT_TRUE(free.at(0).met());
-    EXPECT_TRUE(free[0].choice.chosen->one.dry);
+    EXPECT_TRUE(free[0].choice.chosen->all().dry);
     dry_store.humidity_held = true;
     const auto held = select_units({.rooms = {dry_store}}, two_circuits(1), some_products());
     EXPECT_FALSE(held.at(0).met());
@@ -167,9 +167,9 @@ TEST(WhatUnitsTake, HoldsFanHeatAndWhatCondenses)
     const rating::Rated& unit = *units[0].choice.chosen;
     rating::Demand taken{.sensible_W = std::vector<double>(24, 450.0), .latent_W = std::vector<double>(24, 10.0)};
     what_units_take(units)(units[0].node, Service::cooling, taken);
-    const double runs = 450.0 / unit.one.sensible_W; // the harder part
+    const double runs = 450.0 / unit.all().sensible_W; // the harder part
     EXPECT_NEAR(taken.sensible_W[5], 450.0 + 30.0 * runs, 1e-9);
-    EXPECT_NEAR(taken.latent_W[5], runs * (unit.one.gives_W[Service::cooling] - unit.one.sensible_W), 1e-9);
+    EXPECT_NEAR(taken.latent_W[5], runs * (unit.all().gives_W[Service::cooling] - unit.all().sensible_W), 1e-9);
     rating::Demand elsewhere{.sensible_W = {450.0}};
     what_units_take(units)(services.places.rooms[0], Service::cooling, elsewhere);
     EXPECT_EQ(elsewhere.sensible_W[0], 450.0);
