@@ -46,6 +46,7 @@ const Answers& answers()
         add_load_methods(a);
         add_rating(a);
         add_emitters(a);
+        add_radiator_sets(a);
         return a;
     }();
     return all;

@@ -22,6 +22,7 @@ void add_glass_and_waves(Answers& answers);
 void add_load_methods(Answers& answers);
 void add_rating(Answers& answers);
 void add_emitters(Answers& answers);
+void add_radiator_sets(Answers& answers);
 inline const std::string topic_of_rating =
     "rating and selection: capacity tables, packaged equipment, fan coils, beams, "
     "radiators, floors, panels, noise";

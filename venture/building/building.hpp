@@ -92,6 +92,7 @@ struct Use {
     Sourced<double> furniture_J_per_m2K{};
     std::optional<Sourced<double>> heating_limit_W{}, cooling_limit_W{}; ///< of what stands in the room, in a year
     Sourced<double> radiant_share{};                                     ///< of what heats or cools
+    std::optional<Sourced<double>> warmest_surface_C{};                  ///< of what heats there; nothing: any
     std::size_t people_profile = 0, lighting_profile = 0, equipment_profile = 0, moisture_profile = 0,
                 ventilation_profile = 0;
     Sourced<std::string> heated_by{}, cooled_by{}; ///< circuit; empty if not said

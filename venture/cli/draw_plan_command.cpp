@@ -1,5 +1,6 @@
 /// `venture draw plan`.
 
+#include <cmath>
 #include <cstdio>
 #include <memory>
 
@@ -9,11 +10,13 @@
 #include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/draw/plan_drawing.hpp>
+#include <venture/exchange/tags_file.hpp>
 #include <venture/figure/shown.hpp>
 #include <venture/project/output.hpp>
 #include <venture/project/read_project.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/names.hpp>
+#include <venture/study/schedule.hpp>
 
 namespace venture::cli::of_draw_plan {
 
@@ -26,6 +29,7 @@ struct PlanDrawOptions {
     std::filesystem::path against{}, over{}; ///< an older version; a picture of the paper plan
     std::vector<std::string> match{};        ///< "120,640=0,0": px of the picture, m of the plan
     bool findings = false;                   ///< marked where they are
+    bool tags = false;                       ///< units where they stand, with their tags
 };
 
 constexpr std::pair<std::string_view, draw::PlanLabel> labels[] = {{"name", draw::PlanLabel::name},
@@ -153,6 +157,33 @@ std::vector<draw::PlanMark> marks_of(const Job& job)
     return out;
 }
 
+/// Units where they stand; of those without a place their tags in the room's label.
+void add_units(const Job& job, draw::PlanOptions& options)
+{
+    const building::Building& b = *job.building();
+    study::Tags tags = exchange::read_tags(job.folder() / exchange::tags_name);
+    std::vector<study::ScheduleItem> items = schedule_items(job.project().sizing(), &b);
+    give_tags(items, tags, &b);
+    options.more_lines.resize(b.rooms.size());
+    for (const study::ScheduleItem& item : items) {
+        const auto room = b.find_room(item.place);
+        if (!room || item.product == nullptr) continue;
+        if (item.standing == nullptr) {
+            options.more_lines[*room].push_back(item.tag);
+            continue;
+        }
+        const terminal::Spot& spot = item.standing->spot;
+        const rating::Label& label = item.product->label();
+        constexpr double usual_depth_m = 0.1;
+        options.units_placed.push_back({.surface = spot.surface,
+                                        .room = *room,
+                                        .middle_m = spot.from_m + 0.5 * spot.width_m,
+                                        .length_m = label.length_m,
+                                        .depth_m = std::isnan(label.depth_m) ? usual_depth_m : label.depth_m,
+                                        .tag = item.tag});
+    }
+}
+
 draw::PlanOptions options_of(const PlanDrawOptions& plan, const PictureOptions& draw, const Job& job)
 {
     draw::PlanOptions options{.picture = draw.picture(), .units = job.units()};
@@ -169,6 +200,7 @@ draw::PlanOptions options_of(const PlanDrawOptions& plan, const PictureOptions& 
     options.storey = storey_of(*job.building(), plan.storey);
     options.paper = paper_of(plan);
     if (plan.findings) options.marks = marks_of(job);
+    if (plan.tags) add_units(job, options);
     return options;
 }
 
@@ -216,6 +248,10 @@ std::function<ExitCode()> declare(Parser& parser)
              "each square metre; or a figure of rooms by path")
         .shows_default();
     parser.add("--storey", plan->storey, "only this storey");
+    parser.flag(
+        "--tags", plan->tags,
+        "units where they stand, with their tags (`venture schedule` issues them); in the label where they have no "
+        "place");
     parser.flag("--findings", plan->findings, "mark what looks wrong where it is");
     parser.add("--against", plan->against, "an older version of the project: what moved is marked");
     parser.add("--over", plan->over, "a PNG of the paper plan to draw over, with two --match");

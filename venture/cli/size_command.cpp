@@ -14,6 +14,7 @@
 #include <venture/quantity/unknown_name.hpp>
 #include <venture/report/loads_report.hpp>
 #include <venture/report/size_report.hpp>
+#include <venture/study/considered_figures.hpp>
 
 namespace venture::cli::of_size {
 
@@ -34,8 +35,18 @@ void keep_room(figure::Document& document, const std::string& room)
             std::erase_if(table->rows, [&](const auto& row) { return row.front() != figure::Cell{room}; });
 }
 
-ExitCode run(const CommonOptions& o, const std::string& room)
+struct SizeOptions : CommonOptions {
+    std::string room{};    ///< empty: all
+    bool rejected = false; ///< tell of every product why it was not chosen
+};
+
+ExitCode run(const SizeOptions& o)
 {
+    const std::string& room = o.room;
+    if (o.rejected && room.empty()) {
+        print_error("--rejected is told of one room: add --room NAME\n");
+        return ExitCode::bad_input;
+    }
     Job job = open_and_compute(o);
     if (job.failed()) return deliver({}, job, o);
     const study::Sizing& sizing = job.project().sizing();
@@ -51,6 +62,10 @@ ExitCode run(const CommonOptions& o, const std::string& room)
         const auto known = room_called(job, room);
         if (!known) return ExitCode::bad_input;
         keep_room(document, *known);
+        if (o.rejected) {
+            document.add("\nAll that was considered\n").add(study::considered_table(sizing, *known));
+            document.add("\nHow far the need may move\n").add(study::stays_table(sizing, *known));
+        }
     }
     const auto open = job.findings().open;
     const bool all_served = std::ranges::none_of(open, [](const quantity::Problem& p) {
@@ -61,13 +76,16 @@ ExitCode run(const CommonOptions& o, const std::string& room)
 
 std::function<ExitCode()> declare(Parser& parser)
 {
-    const auto options = std::make_shared<CommonOptions>();
+    const auto options = std::make_shared<SizeOptions>();
     add_project(parser, *options);
     add_forms(parser, *options);
     add_step(parser, *options);
-    const auto room = std::make_shared<std::string>();
-    parser.add("--room", *room, "only units of this room; plant is that of all");
-    return [options, room] { return run(*options, *room); };
+    parser.add("--room", options->room, "only units of this room; plant is that of all");
+    parser.flag(
+        "--rejected", options->rejected,
+        "with --room: every product that was considered, with the criterion it fails and by how much, and how far the "
+        "need may move before something else is chosen");
+    return [options] { return run(*options); };
 }
 
 } // namespace

@@ -107,6 +107,7 @@ void PlanSheet::draw_storey(std::size_t storey, const Placement& at)
         if (is_drawn(s)) draw_openings(s, storey, at);
     for (const building::OpenBoundary& open : b_.open_boundaries)
         if (stands_on(open.first, storey)) c_.line(at.at(open.from), at.at(open.to), {grey, 1.2, {7, 5}});
+    for (const PlanUnit& unit : o_.units_placed) draw_unit(unit, storey, at);
     draw_older(storey, at);
     for (const std::size_t r : order_)
         if (stands_on(r, storey)) draw_label(r, storey, at);

@@ -44,6 +44,15 @@ struct PlanFigure {
     std::string words{};          ///< what it is, for the legend
 };
 
+/// A unit that stands along a wall.
+struct PlanUnit {
+    std::size_t surface = 0;               ///< of the building
+    std::size_t room = 0;                  ///< that it stands in
+    double middle_m = 0.0, length_m = 0.0; ///< along the surface
+    double depth_m = 0.1;                  ///< into the room
+    std::string tag{};
+};
+
 struct PlanOptions {
     Picture picture = Picture::svg;
     double width = 1280.0, height = 800.0; ///< of the sheet, px
@@ -54,6 +63,7 @@ struct PlanOptions {
     std::optional<PlanFigure> figure{};
     std::optional<std::size_t> storey{}; ///< only this one; nothing: all
     std::vector<PlanMark> marks{};
+    std::vector<PlanUnit> units_placed{};
     std::optional<PaperPlan> paper{};
     OlderPlan older{};
 };

@@ -78,6 +78,23 @@ private:
     [[nodiscard]] plan::Polygons at_cut(const Surface& s, std::size_t storey) const;
     void draw_wall(const Surface& s, std::size_t storey, const Placement& at);
     void draw_openings(const Surface& s, std::size_t storey, const Placement& at);
+    // plan_units.cpp
+    struct TextBox {
+        std::size_t storey = 0;
+        double left = 0.0, top = 0.0, right = 0.0, bottom = 0.0;
+        [[nodiscard]] bool meets(const TextBox& o) const
+        {
+            return storey == o.storey && left < o.right && o.left < right && top < o.bottom && o.top < bottom;
+        }
+    };
+    /// The middle of its front, its ends at the wall, and the way into the room.
+    struct DrawnBody {
+        Spot front{}, from{}, to{}, into{};
+    };
+    void draw_unit(const PlanUnit& unit, std::size_t storey, const Placement& at);
+    void draw_tag(const PlanUnit& unit, const DrawnBody& body, std::size_t storey, const Placement& at);
+    [[nodiscard]] bool is_inside(const TextBox& box, std::size_t r, const Placement& at) const;
+    TextBox name_box(std::size_t r, std::size_t storey, const Placement& at);
     /// Three thin lines across the gap in a wall.
     void draw_window(Spot from, Spot to);
     /// Name and lines at the largest size at which they fit into the room's free width and height around the label; what
@@ -101,6 +118,7 @@ private:
     RoomColours colours_;
     std::vector<std::size_t> storeys_{}, order_{}; ///< drawn; rooms from the largest to the smallest
     std::vector<std::size_t> numbered_{};          ///< rooms that are called by a number
+    std::vector<TextBox> tags_{};                  ///< drawn
     Extent extent_{};
 };
 

@@ -27,7 +27,7 @@ const std::vector<PlainQuantity>& plain_quantities()
         {"ratio", "", 1.0, 2, "1"},
         {"fine_ratio", "", 1.0, 3, "1"},
         {"sound_power", "dB(A)", 1.0, 0, "dB(A)"},
-        {"sound_power", "dB(A)", 1.0, 0},
+        {"sound_pressure", "dB(A)", 1.0, 0, "dB(A)"},
         {"residual", "", 1.0, 9, "1"},
         {"residual_temperature", "K", 1.0, 9},
     };

@@ -7,6 +7,7 @@
 #include <string>
 #include <vector>
 
+#include <venture/input/choosing.hpp>
 #include <venture/input/fabric.hpp>
 #include <venture/input/glass.hpp>
 #include <venture/input/ground.hpp>
@@ -60,6 +61,7 @@ struct Input {
     std::vector<CircuitInput> circuits{};
     std::vector<PlantInput> plants{};
     std::vector<ServeInput> serve{};
+    std::vector<ChoosingInput> choosing{};
     std::vector<KeptInput> kept{};
     LoadsInput loads{};
     MethodInput method{};

@@ -208,6 +208,9 @@ const RecordSpec& UseInput::spec()
                           "of what heats or cools the room: radiates to its surfaces; the rest goes into the air"),
                    0.0, "convective, as room loads are stated unless said otherwise"),
          &T::radiant_share},
+        {number("warmest_surface", Kind::temperature, 20, 120,
+                "that what heats there may have, where people cannot move away from it; any unless typed"),
+         &T::warmest_surface},
         {naming_or("nothing", "heated_by", {"circuit"}, "circuit that heats the room, or \"nothing\""), &T::heated_by},
         {naming_or("nothing", "cooled_by", {"circuit"}, "circuit that cools the room, or \"nothing\""), &T::cooled_by},
     });

@@ -41,6 +41,7 @@ std::variant<Output, Refusal> Boiler::rate(const rating::Conditions& at) const
 
 const rating::Kind boiler = {.key = "boiler",
                              .words = "boiler",
+                             .tag = "BLR",
                              .stands = rating::Stands::plant_room,
                              .gives = {Service::heating},
                              .needs = {At::water_supply},

@@ -155,6 +155,7 @@ std::variant<Output, Refusal> Chiller::rate(const rating::Conditions& asked) con
 
 const rating::Kind chiller = {.key = "chiller",
                               .words = "chiller",
+                              .tag = "CH",
                               .stands = rating::Stands::plant_room,
                               .gives = {Service::cooling},
                               .needs = {At::water_supply, At::outdoor_dry_bulb},

@@ -11,11 +11,8 @@
 
 namespace venture::project {
 
-namespace {
-
 namespace fs = std::filesystem;
 
-/// Writes under a temporary name beside the target and renames: a reader sees the old file or the new one.
 void replace_file(const fs::path& target, const std::string& content)
 {
     const fs::path temporary = target.parent_path() / (target.filename().string() + ".part");
@@ -32,8 +29,6 @@ void replace_file(const fs::path& target, const std::string& content)
     fs::rename(temporary, target, problem);
     if (problem) throw quantity::Error{fmt::format("{}: cannot be written: {}", target.string(), problem.message())};
 }
-
-} // namespace
 
 OutputFolder::OutputFolder(fs::path folder, bool force) : folder_{std::move(folder)}, force_{force}
 {

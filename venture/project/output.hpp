@@ -7,6 +7,10 @@
 
 namespace venture::project {
 
+/// Writes under a temporary name beside the target and renames: a reader sees the old file or the new one.
+/// @throws quantity::Error if it cannot be written
+void replace_file(const std::filesystem::path& target, const std::string& content);
+
 /// A folder of results with a manifest of what Venture wrote into it, by name and fingerprint.
 class OutputFolder {
 public:

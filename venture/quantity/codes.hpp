@@ -87,6 +87,11 @@ inline constexpr std::string_view large_bridges = "V441"; ///< thermal bridges t
 inline constexpr std::string_view month_beside = "V443"; ///< a peak in a month beside one that has no design conditions
 inline constexpr std::string_view served_twice = "V444"; ///< a line and a room's own word say two circuits
 inline constexpr std::string_view both_at_once = "V445"; ///< heating and cooling at once in the same pipes
+inline constexpr std::string_view no_place = "V446";     ///< a kept unit is too high or long for where it would stand
+inline constexpr std::string_view too_loud = "V447";     ///< kept units are louder together than is asked for
+inline constexpr std::string_view too_warm = "V448";     ///< a kept unit can be touched warmer than is allowed
+inline constexpr std::string_view many_units = "V449";   ///< many units in a row: another kind may serve better
+inline constexpr std::string_view stays_dry = "V450";    ///< a coil takes no moisture where nobody limits it
 inline constexpr std::string_view cannot_be = "V442";    ///< rooms at temperatures or humidities that cannot be
 // weather
 inline constexpr std::string_view weather_records = "V501"; ///< records that make no year
@@ -108,7 +113,9 @@ enum class RaisedBy { reading, weather, site, building, services, loads, sizes }
     if (code == humidity_capped || code == typed_load || code == too_hot || code == too_humid || code == load_far_off ||
         code == cannot_be)
         return RaisedBy::loads;
-    return code == not_met || code == both_at_once ? RaisedBy::sizes : RaisedBy::building;
+    for (const std::string_view of_sizes : {not_met, both_at_once, no_place, too_loud, too_warm, many_units, stays_dry})
+        if (code == of_sizes) return RaisedBy::sizes;
+    return RaisedBy::building;
 }
 
 } // namespace venture::quantity::codes

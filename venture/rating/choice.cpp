@@ -32,11 +32,15 @@ Duty Duty::times(double factor) const
 
 bool is_enough(double fullness) { return fullness <= 1.0 + capacity_rounding; }
 
+double fullness_of(const Duty& duty, double total_W, double sensible_W, double latent_W)
+{
+    return std::max({ratio(duty.W, total_W), duty.sensible_W ? ratio(*duty.sensible_W, sensible_W) : 0.0,
+                     duty.latent_W ? ratio(*duty.latent_W, latent_W) : 0.0});
+}
+
 double fullness_of(const Duty& duty, const Output& one)
 {
-    return std::max({ratio(duty.W, one.gives_W[duty.service]),
-                     duty.sensible_W ? ratio(*duty.sensible_W, one.sensible_W) : 0.0,
-                     duty.latent_W ? ratio(*duty.latent_W, one.latent_W()) : 0.0});
+    return fullness_of(duty, one.gives_W[duty.service], one.sensible_W, one.latent_W());
 }
 
 int Rated::count() const
@@ -130,6 +134,7 @@ std::string Choice::why_runner_up_lost() const
         return fmt::format("{:.1f} dB louder", runner_up_worth - chosen_worth);
     case Aim::fullest:
     case Aim::fewest_units:
+    case Aim::fewest_types:
         break;
     }
     const double fuller = 100.0 * (chosen->fullness() - runner_up->fullness());

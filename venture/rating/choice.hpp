@@ -77,6 +77,8 @@ struct Choice {
 inline constexpr double capacity_rounding = 1e-9; ///< of duty over capacity, that no one is short for
 /// Duty over capacity of one unit, of the hardest part; infinite where it has nothing to give.
 [[nodiscard]] double fullness_of(const Duty& duty, const Output& one);
+/// The same of its parts. @param total_W  of the duty's service
+[[nodiscard]] double fullness_of(const Duty& duty, double total_W, double sensible_W, double latent_W);
 /// Whether that is enough, but for rounding.
 [[nodiscard]] bool is_enough(double fullness);
 

@@ -4,220 +4,11 @@
 #include <cmath>
 #include <functional>
 
-#include <venture/rating/sound.hpp>
+#include <venture/rating/judge.hpp>
 
 namespace venture::rating {
 
 namespace {
-
-using Worth = std::array<double, number_of_aims>;
-
-/// What an aim counts of some of one product. What is not known is worst.
-double worth_by(Aim aim, const Label& label, const Output& one, int count, double fullness_of_one)
-{
-    constexpr double per_further_unit = 0.1;
-    const auto known = [](double value) { return std::isnan(value) ? no_limit : value; };
-    switch (aim) {
-    case Aim::fullest:
-        return (1.0 + per_further_unit * (count - 1)) * count / fullness_of_one;
-    case Aim::fewest_units:
-        return count;
-    case Aim::least_cost:
-        return known(count * label.cost);
-    case Aim::least_water:
-        return known(count * one.water_kg_per_s);
-    case Aim::least_electricity:
-        return known(count * one.electric_W);
-    case Aim::least_depth:
-        return known(label.depth_m);
-    case Aim::quietest:
-        return known(level_of_several_dB(one.sound_power_dBA, count));
-    }
-    return no_limit;
-}
-
-struct Judged {
-    Fails fails = Fails::nothing;
-    double value = 0.0, limit = 0.0;
-    bool of_other = false; ///< fails in what else is asked
-    std::optional<Refusal> refusal{};
-    Output one{}, other{};
-    int count = 1;
-    double fullness_of_one = 0.0; ///< of the harder of both services
-    Worth worth{};
-    [[nodiscard]] bool is_short() const
-    {
-        return fails == Fails::total || fails == Fails::sensible || fails == Fails::latent;
-    }
-    void fail(Fails in, double is, double may_be)
-    {
-        fails = in;
-        value = is;
-        limit = may_be;
-    }
-};
-
-bool is_one_of(const std::string& word, const std::vector<std::string>& words)
-{
-    return words.empty() || std::ranges::find(words, word) != words.end();
-}
-
-class Judge {
-public:
-    Judge(const Wish& wish, const Asked& asked, const std::optional<Asked>& also)
-        : wish_{wish},
-          asked_{asked},
-          also_{also}
-    {
-    }
-
-    /// What can be said without rating.
-    [[nodiscard]] Judged by_label(const Label& label) const
-    {
-        Judged out;
-        const auto exceeds = [&](Fails in, double is, double may_be) {
-            if (out.fails != Fails::nothing || may_be == no_limit) return;
-            if (!(is <= may_be * (1.0 + capacity_rounding))) out.fail(in, is, may_be);
-        };
-        if (!is_one_of(label.maker, wish_.makers))
-            out.fails = Fails::maker;
-        else if (!is_one_of(label.family, wish_.families))
-            out.fails = Fails::family;
-        else if (!wish_.speed.empty() && !label.speed.empty() && label.speed != wish_.speed)
-            out.fails = Fails::speed;
-        exceeds(Fails::height, label.height_m, wish_.most_height_m);
-        exceeds(Fails::length, label.length_m, wish_.most_length_m);
-        exceeds(Fails::depth, label.depth_m, wish_.most_depth_m);
-        return out;
-    }
-
-    [[nodiscard]] Judged of(const Product& product) const
-    {
-        Judged out = by_label(product.label());
-        if (out.fails != Fails::nothing) return out;
-        if (!rate(product, asked_, out.one, out) || (also_ && !rate(product, *also_, out.other, out))) {
-            out.count = wish_.counts.fewest;
-            return out;
-        }
-        out.fullness_of_one = fullness_of(asked_.duty, out.one);
-        const double other = also_ ? fullness_of(also_->duty, out.other) : 0.0;
-        out.of_other = other > out.fullness_of_one;
-        if (out.of_other) out.fullness_of_one = other;
-        out.count = count_for(out.fullness_of_one);
-        if (!is_enough(out.fullness_of_one / out.count))
-            tell_what_is_short(out);
-        else
-            check_count(out);
-        if (out.fails == Fails::nothing)
-            for (const Aim aim : wish_.aims)
-                out.worth[static_cast<std::size_t>(aim)] =
-                    worth_by(aim, product.label(), out.one, out.count, out.fullness_of_one);
-        return out;
-    }
-
-    /// The least that the first aim could count of a product whose output lies in a bracket; infinite: it cannot suffice.
-    [[nodiscard]] double least_worth(const Label& label, const Bracket& b) const
-    {
-        const auto [easiest, hardest] = fullness_between(b);
-        const int count = count_for(easiest);
-        if (!is_enough(easiest / count)) return no_limit;
-        const Aim aim = wish_.aims.front();
-        // What the maker says of sound and electricity does not stand in a bracket.
-        if (aim == Aim::quietest || aim == Aim::least_electricity) return -no_limit;
-        return worth_by(aim, label, worst_of(b), count, std::min(hardest, static_cast<double>(count)));
-    }
-    /// Duty over capacity of one unit, at least and at most. What else is asked can only make it fuller.
-    [[nodiscard]] std::pair<double, double> fullness_between(const Bracket& b) const
-    {
-        return {fullness_of(asked_.duty, best_of(b)), also_ ? no_limit : fullness_of(asked_.duty, worst_of(b))};
-    }
-
-    [[nodiscard]] bool is_before(const Worth& a, const Product& p, const Worth& b, const Product& q) const
-    {
-        for (const Aim aim : wish_.aims) {
-            const auto i = static_cast<std::size_t>(aim);
-            if (a[i] != b[i]) return a[i] < b[i];
-        }
-        return p.name() < q.name();
-    }
-    [[nodiscard]] const Wish& wish() const { return wish_; }
-    [[nodiscard]] const Asked& asked_for(const Judged& judged) const { return judged.of_other ? *also_ : asked_; }
-    [[nodiscard]] const Asked& asked() const { return asked_; }
-
-private:
-    static bool rate(const Product& product, const Asked& asked, Output& into, Judged& out)
-    {
-        auto rating = product.rate(asked.at);
-        if (auto* refused = std::get_if<Refusal>(&rating)) {
-            out.fails = Fails::refuses;
-            out.refusal = *refused;
-            return false;
-        }
-        into = std::get<Output>(rating);
-        return true;
-    }
-
-    /// As few as suffice, as far as they may.
-    [[nodiscard]] int count_for(double fullness_of_one) const
-    {
-        const double needed = std::ceil(fullness_of_one * (1.0 - capacity_rounding));
-        return needed > wish_.counts.most ? wish_.counts.most : std::max(wish_.counts.fewest, static_cast<int>(needed));
-    }
-
-    void tell_what_is_short(Judged& out) const
-    {
-        const Duty& duty = asked_for(out).duty;
-        const Output& one = out.of_other ? out.other : out.one;
-        const std::array parts = {
-            std::tuple{Fails::total, std::optional{duty.W}, one.gives_W[duty.service]},
-            std::tuple{Fails::sensible, duty.sensible_W, one.sensible_W},
-            std::tuple{Fails::latent, duty.latent_W, one.latent_W()},
-        };
-        double hardest = 0.0;
-        for (const auto& [part, need_W, gives_W] : parts) {
-            if (!need_W || *need_W <= 0.0) continue;
-            const double full = gives_W > 0.0 ? *need_W / gives_W : no_limit;
-            if (full <= hardest) continue;
-            hardest = full;
-            out.fail(part, out.count * gives_W, *need_W);
-        }
-    }
-
-    void check_count(Judged& out) const
-    {
-        if (wish_.most_sound_dB != no_limit) {
-            const double level_dB = level_of_several_dB(out.one.sound_power_dBA, out.count) - wish_.room_effect_dB;
-            constexpr double tolerance_dB = 1e-6;
-            if (!(level_dB <= wish_.most_sound_dB + tolerance_dB))
-                return out.fail(Fails::sound, level_dB, wish_.most_sound_dB);
-        }
-        const double over = out.count / out.fullness_of_one - 1.0;
-        if (wish_.most_over != no_limit && over > wish_.most_over * (1.0 + capacity_rounding))
-            out.fail(Fails::too_large, over, wish_.most_over);
-    }
-
-    static Output best_of(const Bracket& b)
-    {
-        Output out;
-        out.gives_W = b.most_W;
-        // A latent part is the difference of both: the total is what it is for.
-        out.sensible_W = b.most_sensible_W;
-        out.gives_W[Service::cooling] = std::max(b.most_W[Service::cooling], b.most_sensible_W + b.most_latent_W);
-        return out;
-    }
-    static Output worst_of(const Bracket& b)
-    {
-        Output out;
-        out.gives_W = b.least_W;
-        out.sensible_W = std::min(b.least_sensible_W, b.least_W[Service::cooling] - b.least_latent_W);
-        out.water_kg_per_s = b.least_water_kg_per_s;
-        return out;
-    }
-
-    const Wish& wish_;
-    const Asked& asked_;
-    const std::optional<Asked>& also_;
-};
 
 /// Looks for the best, the next best, and the largest that does not suffice.
 class Search {
@@ -325,25 +116,42 @@ private:
     /// give towards one by how much they give in all.
     void find_next_down(const std::vector<Bracket>* bounds)
     {
-        const int count = best_ ? judged_[*best_]->count : judge_.wish().counts.most;
-        double nearest = no_limit, gives_W = 0.0;
-        for (std::size_t p = 0; p < products_.size(); ++p) {
-            if (bounds != nullptr && (*bounds)[p].known && !judged_[p]) {
-                const auto [easiest, hardest] = judge_.fullness_between((*bounds)[p]);
-                if (is_enough(hardest / count) || easiest / count > nearest) continue;
-            }
-            const Judged& judged = judge(p);
-            if (!(judged.fails == Fails::nothing || judged.is_short() || judged.fails == Fails::sound ||
-                  judged.fails == Fails::too_large))
-                continue;
-            const double full = judged.fullness_of_one / count;
-            const double here_W = judged.one.gives_W[judge_.asked().duty.service];
-            if (is_enough(full) || full > nearest || (full == nearest && here_W <= gives_W && next_down_)) continue;
-            nearest = full;
-            gives_W = here_W;
-            next_down_ = p;
+        next_down_count_ = best_ ? judged_[*best_]->count : judge_.wish().counts.most;
+        if (bounds == nullptr) {
+            for (std::size_t p = 0; p < products_.size(); ++p) consider_next_down(p);
+            return;
         }
-        next_down_count_ = count;
+        // Those that were rated first: what at best is shorter than the least short of them need not be.
+        std::vector<std::pair<double, std::size_t>> rest;
+        for (std::size_t p = 0; p < products_.size(); ++p) {
+            if (judged_[p] || !(*bounds)[p].known) {
+                consider_next_down(p);
+                continue;
+            }
+            const auto [easiest, hardest] = judge_.fullness_between((*bounds)[p]);
+            if (!is_enough(hardest / next_down_count_)) rest.emplace_back(easiest / next_down_count_, p);
+        }
+        std::ranges::sort(rest);
+        for (const auto& [easiest, p] : rest) {
+            if (easiest > nearest_) break;
+            consider_next_down(p);
+        }
+    }
+    void consider_next_down(std::size_t p)
+    {
+        const Judged& judged = judge(p);
+        if (judged.fails != Fails::nothing && !judged.is_short() && judged.fails < Fails::total_length) return;
+        const double full = judged.fullness_of_one / next_down_count_;
+        const double here_W = judged.one.gives_W[judge_.asked().duty.service];
+        if (is_enough(full) || full > nearest_ || (full == nearest_ && next_down_ && !is_nearer(p, here_W))) return;
+        nearest_ = full;
+        next_down_W_ = here_W;
+        next_down_ = p;
+    }
+    /// Of equally short ones: the one that gives more in all, of equals the first.
+    [[nodiscard]] bool is_nearer(std::size_t p, double gives_W) const
+    {
+        return gives_W != next_down_W_ ? gives_W > next_down_W_ : p < *next_down_;
     }
 
     [[nodiscard]] Rated rated(std::size_t p, int count, bool of_other) const
@@ -385,6 +193,7 @@ private:
     std::vector<std::optional<Judged>> judged_;
     std::optional<std::size_t> best_{}, second_{}, next_down_{};
     int next_down_count_ = 1;
+    double nearest_ = no_limit, next_down_W_ = 0.0; ///< of what is the next down so far
 };
 
 } // namespace
@@ -394,79 +203,6 @@ Choice choose(Products products, const Wish& wish, const Asked& asked, const std
 {
     const Judge judge{wish, asked, also};
     return Search{products, judge}.run(brackets);
-}
-
-std::vector<Verdict> verdicts(Products products, const Wish& wish, const Asked& asked, const std::optional<Asked>& also)
-{
-    const Judge judge{wish, asked, also};
-    std::vector<Verdict> out;
-    for (const auto& product : products) {
-        const Judged j = judge.of(*product);
-        out.push_back({.product = product.get(),
-                       .count = j.count,
-                       .fails = j.fails,
-                       .value = j.value,
-                       .limit = j.limit,
-                       .refusal = j.refusal,
-                       .of = judge.asked_for(j).duty.service,
-                       .fullness = j.fullness_of_one / j.count,
-                       .worth = j.worth});
-    }
-    return out;
-}
-
-Holds how_long_it_holds(Products products, const Wish& wish, const Asked& asked, const std::optional<Asked>& also)
-{
-    const auto chosen_at = [&](double factor) {
-        const Asked scaled{asked.at, asked.duty.times(factor)};
-        std::optional<Asked> other = also;
-        if (other) other->duty = other->duty.times(factor);
-        return choose(products, wish, scaled, other);
-    };
-    const Choice now = chosen_at(1.0);
-    const auto is_same = [&](const Choice& then) {
-        return then.chosen && &then.chosen->product() == &now.chosen->product() &&
-               then.chosen->count() == now.chosen->count();
-    };
-    // Something else can only be chosen where a product begins or ceases to suffice, to be small enough, or to need one
-    // unit more: at multiples of the need that its capacity tells.
-    std::vector<double> turns;
-    for (const Verdict& v : verdicts(products, wish, asked, also)) {
-        if (v.fails != Fails::nothing && v.fails < Fails::total) continue;
-        const double one = v.fullness * v.count; // duty over capacity of one
-        if (!(one > 0.0) || one == no_limit) continue;
-        for (int count = 1; count <= wish.counts.most; ++count) {
-            turns.push_back(count / one);
-            if (wish.most_over != no_limit) turns.push_back(count / one / (1.0 + wish.most_over));
-        }
-    }
-    std::ranges::sort(turns);
-    turns.erase(std::ranges::unique(turns).begin(), turns.end());
-    constexpr double beyond = 1e-6;
-    Holds out{.down_to = 0.0, .up_to = no_limit};
-    const auto here = std::ranges::lower_bound(turns, 1.0 - capacity_rounding);
-    for (auto turn = here; turn != turns.end(); ++turn) {
-        const Choice then = chosen_at(*turn * (1.0 + beyond));
-        if (is_same(then)) continue;
-        out.up_to = *turn;
-        if (then.chosen) {
-            out.above = &then.chosen->product();
-            out.above_count = then.chosen->count();
-        }
-        break;
-    }
-    for (auto turn = here; turn != turns.begin();) {
-        --turn;
-        const Choice then = chosen_at(*turn * (1.0 - beyond));
-        if (is_same(then)) continue;
-        out.down_to = *turn;
-        if (then.chosen) {
-            out.below = &then.chosen->product();
-            out.below_count = then.chosen->count();
-        }
-        break;
-    }
-    return out;
 }
 
 } // namespace venture::rating

@@ -25,6 +25,7 @@ constexpr std::array<RatingInput, number_of_inputs> inputs = {{
     {"height_above_sea", "height above sea", Kind::length},
     {"glycol", "share of glycol", Kind::fraction},
     {"air_pressure", "air pressure", Kind::pressure},
+    {"output_factor", "factor of connection, cover and finish", Kind::fraction},
 }};
 
 } // namespace

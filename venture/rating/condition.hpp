@@ -29,8 +29,9 @@ enum class At : std::uint8_t {
     height_above_sea,
     glycol,
     air_pressure,
+    output_factor, ///< what connection, cover and finish leave of a radiator's nominal output
 };
-inline constexpr std::size_t number_of_inputs = 13;
+inline constexpr std::size_t number_of_inputs = 14;
 
 struct RatingInput {
     std::string_view key;   ///< "water_supply": in catalogues

@@ -40,7 +40,9 @@ public:
 struct Kind {
     std::string_view key;   ///< "fan_coil": its table in catalogues
     std::string_view words; ///< "fan coil"
+    std::string_view tag{}; ///< that tags of its kind begin with: "FC"
     Stands stands = Stands::room;
+    bool in_rows = false; ///< one under each window, or along walls, of one body in several lengths
     std::vector<Service> gives{};
     Medium medium = Medium::water; ///< that units take, that plants give
     /// For a circuit that nobody gave, of the first kind in the list that gives its service.

@@ -3,6 +3,8 @@
 /// `.cpp`, `_test.cpp`) and its products in data/catalogue/ make a kind.
 
 // A macro, since from this list come an enumeration, its words and the addresses of objects in other modules.
-#define VENTURE_UNIT_KINDS(each) each(radiator, "radiator") each(fan_coil, "fan coil")
+#define VENTURE_UNIT_KINDS(each)                                                                                       \
+    each(radiator, "radiator") each(fan_coil, "fan coil") each(convector, "convector") each(towel_rail, "towel rail")  \
+        each(unit_heater, "unit heater") each(radiant_strip, "radiant strip")
 
 #define VENTURE_PLANT_KINDS(each) each(boiler, "boiler") each(chiller, "chiller")

@@ -39,7 +39,8 @@ struct Label {
     std::string family{}; ///< "Lean": products that differ in size alone
     std::string speed{};  ///< of its fan, where the maker rates several
     double height_m = unknown, length_m = unknown, depth_m = unknown;
-    double cost = unknown; ///< in whatever its catalogue counts: an index, or money
+    double cost = unknown;      ///< in whatever its catalogue counts: an index, or money
+    double surface_share = 1.0; ///< by how much of what its water is warmer than the room its surface is
 };
 
 class Product {
@@ -51,6 +52,12 @@ public:
 
     /// @throws nothing: what cannot be is a refusal
     [[nodiscard]] virtual std::variant<Output, Refusal> rate(const Conditions& at) const = 0;
+    /// Throttled until it gives no more than that, with the same supply: what its water does then.
+    /// @returns nothing of products that are not throttled, or where it cannot
+    [[nodiscard]] virtual std::optional<Output> giving(const Conditions& /*at*/, double /*W*/) const
+    {
+        return std::nullopt;
+    }
     [[nodiscard]] const Label& label() const { return label_; }
     [[nodiscard]] const std::string& name() const { return label_.name; }
     [[nodiscard]] const std::string& maker() const { return label_.maker; }

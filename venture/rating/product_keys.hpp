@@ -31,6 +31,13 @@ inline KeySpec cost_key()
 {
     return number("cost", Kind::number, 0, 1e9, "in whatever the catalogue counts: an index, or money");
 }
+inline KeySpec surface_share_key()
+{
+    return number(
+        "surface_share", Kind::fraction, 0, 1,
+        "what can be touched is warmer than the room by this share of what its water is; 1 unless typed, less "
+        "in a casing");
+}
 inline KeySpec height_key() { return number("height", Kind::length, 0.02, 5, "of the body"); }
 inline KeySpec length_key() { return number("length", Kind::length, 0.02, 20, "of the body, along its wall"); }
 inline KeySpec depth_key() { return number("depth", Kind::length, 0.005, 3, "of the body, out from its wall"); }
@@ -50,6 +57,7 @@ template <class Data>
     if constexpr (requires { data.length; }) out.length_m = data.length.value.value_or(unknown);
     if constexpr (requires { data.depth; }) out.depth_m = data.depth.value.value_or(unknown);
     if constexpr (requires { data.cost; }) out.cost = data.cost.value.value_or(unknown);
+    if constexpr (requires { data.surface_share; }) out.surface_share = data.surface_share.value.value_or(1.0);
     if (!out.speed.empty()) out.name += " at " + out.speed;
     return out;
 }

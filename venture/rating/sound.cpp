@@ -49,4 +49,10 @@ CurveRating curve_rating(const Octaves& levels_dB, const Octaves& a, const Octav
     return out;
 }
 
+double room_effect_dB(double volume_m3, double reverberation_s)
+{
+    constexpr double sabine_s_per_m = 0.161;
+    return 10.0 * std::log10(sabine_s_per_m * volume_m3 / reverberation_s / 4.0);
+}
+
 } // namespace venture::rating

@@ -19,6 +19,10 @@ namespace venture::rating {
 [[nodiscard]] double pressure_level_dB(double power_level_dB, double directivity, double distance_m,
                                        double room_constant_m2);
 
+/// What a room takes off a power level in its reverberant field: 10 lg (A / 4), with Sabine's A = 0.161 V / T.
+/// @param reverberation_s  half a second is our assumption for furnished rooms
+[[nodiscard]] double room_effect_dB(double volume_m3, double reverberation_s = 0.5);
+
 /// Octaves from 63 Hz to 8 kHz.
 using Octaves = std::array<double, 8>;
 /// Weighted sum over octaves.

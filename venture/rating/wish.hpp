@@ -20,9 +20,10 @@ enum class Aim : std::uint8_t {
     least_water,
     least_electricity,
     least_depth,
-    quietest
+    quietest,
+    fewest_types ///< of all rooms that ask for it together: families of products
 };
-inline constexpr std::size_t number_of_aims = 7;
+inline constexpr std::size_t number_of_aims = 8;
 
 /// How many of one product may be taken.
 struct Counts {
@@ -39,6 +40,8 @@ struct Wish {
     std::vector<std::string> makers{}, families{}; ///< empty: any
     std::string speed{};                           ///< of fans, where makers rate several; empty: any
     double most_height_m = no_limit, most_length_m = no_limit, most_depth_m = no_limit; ///< of each
+    double most_total_length_m = no_limit;                                              ///< of all together
+    double most_surface_C = no_limit;                                                   ///< of what can be touched
     double most_sound_dB = no_limit; ///< pressure level in the room, of all of them together
     double room_effect_dB = 0.0;     ///< power level less pressure level in that room
     double most_over = no_limit;     ///< capacity over need, less 1
@@ -49,5 +52,6 @@ struct Wish {
 template <>
 struct venture::quantity::WordsOf<venture::rating::Aim> {
     static constexpr std::array<std::string_view, venture::rating::number_of_aims> words = {
-        "fullest", "fewest units", "least cost", "least water", "least electricity", "least depth", "quietest"};
+        "fullest",           "fewest units", "least cost", "least water",
+        "least electricity", "least depth",  "quietest",   "fewest types"};
 };

@@ -25,6 +25,8 @@
 #include <venture/report/model_origins.hpp>
 #include <venture/report/origins_report.hpp>
 #include <venture/report/product_report.hpp>
+#include <venture/study/considered_figures.hpp>
+#include <venture/study/schedule.hpp>
 #include <venture/study/sizing.hpp>
 #include <venture/terminal/kinds.hpp>
 
@@ -87,6 +89,8 @@ const std::vector<ResultTable>& result_tables()
         add("year", loads::year_tables().declarations());
         add("year --series", {series_declaration()});
         add("size", study::size_tables().declarations());
+        add("size --room --rejected", study::considered_declarations());
+        add("schedule", study::schedule_declarations());
         add("check --origins", {value_declaration()});
         add("explain", buildup_declarations());
         add("explain", glazing_declarations());

@@ -9,6 +9,14 @@
 namespace venture::report {
 namespace {
 
+/// Of a key among those that a product table has columns of.
+std::size_t place_of(std::string_view called)
+{
+    const auto keys = rating::plain_keys(terminal::radiator);
+    return static_cast<std::size_t>(
+        std::ranges::find(keys, called, [](const quantity::Key* key) { return key->spec.name; }) - keys.begin());
+}
+
 rating::Stocks three_radiators()
 {
     rating::Stocks out;
@@ -22,7 +30,16 @@ rating::Stocks three_radiators()
         d.output = 1000.0 * length;
         d.exponent = 1.3;
         stock.products.push_back(std::make_shared<const terminal::Radiator>(d, "r.toml:1"));
-        stock.said.push_back({std::string{name}, std::string{maker}, 0.6, length, 1000.0 * length, 1.3});
+        rating::Said said(rating::plain_keys(terminal::radiator).size());
+        for (const auto& [key, value] :
+             std::initializer_list<std::pair<std::string_view, rating::Said::value_type>>{{"name", std::string{name}},
+                                                                                          {"maker", std::string{maker}},
+                                                                                          {"height", 0.6},
+                                                                                          {"length", length},
+                                                                                          {"output", 1000.0 * length},
+                                                                                          {"exponent", 1.3}})
+            said[place_of(key)] = value;
+        stock.said.push_back(std::move(said));
     }
     return out;
 }

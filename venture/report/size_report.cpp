@@ -85,7 +85,8 @@ std::string plant_notes(const Sizing& s, const PreferredUnits& units)
     return out;
 }
 
-/// Of whom products are, where they were made up.
+} // namespace
+
 std::string invented_text(const Sizing& s)
 {
     std::vector<std::string> kinds;
@@ -104,8 +105,6 @@ std::string invented_text(const Sizing& s)
         "real ones.\n",
         all);
 }
-
-} // namespace
 
 Document size_document(const Sizing& s, const PreferredUnits& units)
 {

@@ -67,6 +67,7 @@ Use RoomUse::use_of(const UseInput& given)
             .heating_limit_W = if_typed(given.heating_limit),
             .cooling_limit_W = if_typed(given.cooling_limit),
             .radiant_share = sourced(given.radiant_share),
+            .warmest_surface_C = if_typed(given.warmest_surface),
             .people_profile = profile_called(work_, given.people_profile),
             .lighting_profile = profile_called(work_, given.lighting_profile),
             .equipment_profile = profile_called(work_, given.equipment_profile),

@@ -2,15 +2,10 @@
 
 #include <algorithm>
 #include <cmath>
-#include <unordered_map>
-#include <unordered_set>
-
-#include <fnmatch.h>
 
 #include <fmt/format.h>
 
 #include <venture/quantity/codes.hpp>
-#include <venture/quantity/names.hpp>
 #include <venture/quantity/unknown_name.hpp>
 
 namespace venture::services {
@@ -18,22 +13,6 @@ namespace venture::services {
 namespace codes = quantity::codes;
 using quantity::OriginId;
 using quantity::Severity;
-
-namespace {
-
-bool is_pattern(const quantity::PlacedText& name) { return name.text.find('*') != std::string::npos; }
-
-} // namespace
-
-bool is_named_like(const std::string& name, const std::string& pattern)
-{
-    std::string plain; // only the star means something
-    for (const char c : pattern) {
-        if (c == '?' || c == '[' || c == '\\') plain += '\\';
-        plain += c;
-    }
-    return fnmatch(plain.c_str(), name.c_str(), 0) == 0;
-}
 
 Serving::Serving(const input::Input& input, const std::vector<Client>& clients, const std::vector<Circuit>& circuits,
                  quantity::Problems& problems)
@@ -44,8 +23,12 @@ Serving::Serving(const input::Input& input, const std::vector<Client>& clients, 
       say{problems}
 {
     for (const input::ServeInput& said : input.serve) read(said);
-    find_lines_of_clients();
-    tell_idle_lines();
+    std::vector<SpeaksOf> lines;
+    for (const Line& line : lines_) {
+        const input::ServeInput& said = *line.said;
+        lines.push_back({&said.rooms, &said.type, &said.storey, said.by.origin, "line by " + *said.by});
+    }
+    room_lines_ = RoomLines{lines, clients, problems};
 }
 
 std::optional<std::size_t> Serving::find_circuit(const std::string& name, OriginId where)
@@ -84,73 +67,6 @@ void Serving::read(const input::ServeInput& said)
     lines_.push_back(line);
 }
 
-/// Names are looked up, so that a line for each of thousands of rooms costs no more than the rooms; only lines that speak of
-/// many are held against all of them.
-void Serving::find_lines_of_clients()
-{
-    std::unordered_map<std::string_view, std::vector<std::size_t>> by_name;
-    std::vector<std::size_t> wide;
-    for (std::size_t i = 0; i < lines_.size(); ++i) {
-        const auto& rooms = lines_[i].said->rooms;
-        if (!rooms || std::ranges::any_of(*rooms, is_pattern)) {
-            wide.push_back(i);
-            continue;
-        }
-        for (const quantity::PlacedText& name : *rooms) by_name[name.text].push_back(i);
-    }
-    for (const Client& client : clients_) {
-        std::vector<std::size_t> lines = wide;
-        if (const auto named = by_name.find(client.room); named != by_name.end())
-            lines.insert(lines.end(), named->second.begin(), named->second.end());
-        std::ranges::sort(lines);
-        const auto again = std::ranges::unique(lines);
-        lines.erase(again.begin(), again.end());
-        std::erase_if(lines, [&](std::size_t line) { return !speaks_of(lines_[line], client); });
-        lines_of_.push_back(std::move(lines));
-    }
-}
-
-/// Names that no room bears, and lines that speak of none.
-void Serving::tell_idle_lines()
-{
-    std::vector<bool> speaks(lines_.size());
-    for (const std::vector<std::size_t>& lines : lines_of_)
-        for (const std::size_t line : lines) speaks[line] = true;
-    std::vector<std::string> names;
-    for (const Client& c : clients_) names.push_back(c.room);
-    const std::unordered_set<std::string_view> known{names.begin(), names.end()};
-    for (std::size_t i = 0; i < lines_.size(); ++i) {
-        const input::ServeInput& said = *lines_[i].said;
-        bool is_told = false;
-        if (said.rooms)
-            for (const quantity::PlacedText& name : *said.rooms) {
-                const auto is_like = [&](const std::string& room) { return is_named_like(room, name.text); };
-                if (is_pattern(name) ? std::ranges::any_of(names, is_like) : known.contains(name.text)) continue;
-                is_told = true;
-                if (is_pattern(name))
-                    say(Severity::warning, codes::unused, name.origin,
-                        fmt::format("no room has a name like '{}'", name.text), "* stands for any letters")
-                        .subject = "rooms like " + name.text;
-                else
-                    problems_.add(quantity::unknown_name("room", name.text, name.origin, names));
-            }
-        if (is_told || speaks[i]) continue;
-        say(Severity::warning, codes::unused, said.by.origin, "this line speaks of no room",
-            "its rooms, type and storey must all hold for a room")
-            .subject = "line by " + *said.by;
-    }
-}
-
-bool Serving::speaks_of(const Line& line, const Client& client)
-{
-    const input::ServeInput& said = *line.said;
-    if (said.type && *said.type != client.type) return false;
-    if (said.storey && *said.storey != client.storey) return false;
-    return !said.rooms || std::ranges::any_of(*said.rooms, [&](const quantity::PlacedText& name) {
-        return is_named_like(client.room, name.text);
-    });
-}
-
 Servers Serving::of(std::size_t client)
 {
     const Client& c = clients_[client];
@@ -163,7 +79,7 @@ Servers Serving::of(std::size_t client)
 std::vector<Server> Serving::servers(std::size_t client, Service service)
 {
     std::vector<const Line*> speaking;
-    for (const std::size_t line : lines_of_[client])
+    for (const std::size_t line : room_lines_.of(client))
         if (lines_[line].only.value_or(service) == service) speaking.push_back(&lines_[line]);
     return speaking.empty() ? by_name(clients_[client], service) : by_lines(clients_[client], service, speaking);
 }

@@ -5,13 +5,10 @@
 #include <string>
 #include <vector>
 
-#include <venture/services/services.hpp>
+#include <venture/services/room_lines.hpp>
 #include <venture/services/telling.hpp>
 
 namespace venture::services {
-
-/// Whether a name is such: * stands for any letters, or none.
-[[nodiscard]] bool is_named_like(const std::string& name, const std::string& pattern);
 
 class Serving {
 public:
@@ -28,9 +25,6 @@ private:
         std::optional<Service> only{};        ///< none: whatever it is
     };
     void read(const input::ServeInput& said);
-    void find_lines_of_clients();
-    void tell_idle_lines();
-    [[nodiscard]] static bool speaks_of(const Line& line, const Client& client);
     std::vector<Server> servers(std::size_t client, Service service);
     std::vector<Server> by_lines(const Client& client, Service service, const std::vector<const Line*>& lines);
     std::vector<Server> by_name(const Client& client, Service service);
@@ -42,7 +36,7 @@ private:
     quantity::Problems& problems_;
     Teller say;
     std::vector<Line> lines_{};
-    std::vector<std::vector<std::size_t>> lines_of_{}; ///< that speak of each client, in their order
+    RoomLines room_lines_{};
 };
 
 } // namespace venture::services

@@ -12,6 +12,7 @@
 #include <venture/resolve/climate_input.hpp>
 #include <venture/resolve/resolve.hpp>
 #include <venture/study/case_state.hpp>
+#include <venture/study/unit_places.hpp>
 #include <venture/terminal/kinds.hpp>
 
 namespace venture::study {
@@ -104,6 +105,7 @@ void Case::State::resolve_building()
     }
     services = services::connect(input, clients(), kinds());
     problems.add_all(services.problems.all());
+    wishes = terminal::Wishes{input, clients(), terminal::unit_kinds(), problems};
 }
 
 void Case::State::tell_capped_humidity()
@@ -195,8 +197,9 @@ void Case::State::choose()
         outdoors.hottest_C = std::ranges::max(building->site.months, {}, &climate::CoolingMonth::dry_bulb_C).dry_bulb_C;
     sizing->loads = loads.loads;
     sizing->services = services;
-    sizing->units =
-        terminal::select_units(sizing->loads, services, *sizing->stocks, {outdoors.pressure_Pa, outdoors.height_m});
+    sizing->places = unit_places(building ? &*building : nullptr, sizing->loads);
+    sizing->units = terminal::select_units(sizing->loads, services, *sizing->stocks,
+                                           {outdoors.pressure_Pa, outdoors.height_m}, {wishes, sizing->places});
     sizing->leaves = leaves_of(sizing->loads, services);
     sizing->needs = services::needs_of(services, sizing->leaves.needs, terminal::what_units_take(sizing->units));
     sizing->plants = plant::select_plants(sizing->needs, services, *sizing->stocks, outdoors);

@@ -16,6 +16,7 @@ struct Case::State {
     std::optional<building::Building> building{};
     std::optional<TypedLoads> typed{};
     services::Services services{};
+    terminal::Wishes wishes{};
     loads::DesignLoads loads{};
     std::shared_ptr<const rating::Stocks> stocks{};
     std::optional<Sizing> sizing{};

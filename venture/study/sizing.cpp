@@ -6,6 +6,8 @@
 #include <fmt/format.h>
 
 #include <venture/quantity/codes.hpp>
+#include <venture/study/considered_figures.hpp>
+#include <venture/study/unit_findings.hpp>
 
 namespace venture::study {
 
@@ -18,7 +20,7 @@ namespace {
 
 template <class Selection>
 void add_findings(const Selection& s, const std::string& name, std::string_view duty, const PreferredUnits& units,
-                  std::vector<quantity::Problem>& out)
+                  const std::string& failures, const std::string& other_kind, std::vector<quantity::Problem>& out)
 {
     using quantity::Severity;
     constexpr double worth_saying = 0.01;
@@ -35,6 +37,9 @@ void add_findings(const Selection& s, const std::string& name, std::string_view 
                        .subject = subject,
                        .inputs = inputs});
     };
+    if (s.kept_unknown && !other_kind.empty())
+        return say(fmt::format("{}, {}: the kept product {}", name, duty, other_kind),
+                   "keep one of that kind, or let a circuit serve the room that feeds such units");
     if (s.kept_unknown)
         return say(fmt::format("{}, {}: the kept product '{}' is not in the catalogue", name, duty, s.kept->product),
                    "check its name; products of one's own stand instead of those of the same kind that ship");
@@ -48,6 +53,10 @@ void add_findings(const Selection& s, const std::string& name, std::string_view 
                                        : s.choice.next_down ? &*s.choice.next_down
                                        : s.choice.refused   ? &*s.choice.refused
                                                             : nullptr;
+        if (!s.kept && !failures.empty())
+            return say(fmt::format("{}, {}: no product suffices: {}{}", name, duty, failures, moved),
+                       "relax the limit that keeps most out, split the load, or change the water temperatures; "
+                       "`venture size --room NAME --rejected` lists them all");
         const std::string what = s.choice.chosen      ? nearest->called() + ": " + nearest->in_words()
                                  : nearest != nullptr ? fmt::format("no product suffices; the nearest, {}: {}",
                                                                     nearest->called(), nearest->in_words())
@@ -68,6 +77,26 @@ void add_findings(const Selection& s, const std::string& name, std::string_view 
                        .subject = subject,
                        .inputs = inputs});
     }
+}
+
+/// "'Windlass 4' is a fan coil, and circuit 'radiators' feeds radiators"; empty where no kind has such a product.
+std::string other_kind_of(const Sizing& s, const RoomSelection& u)
+{
+    const services::Circuit& circuit = s.services.circuits[u.circuit];
+    if (!u.kept_unknown) return {};
+    for (const rating::Stock& stock : s.stocks->all())
+        if (stock.find(u.kept->product) != nullptr)
+            return fmt::format("'{}' is a {}, and circuit '{}' feeds {}s", u.kept->product, stock.kind->words,
+                               circuit.name, circuit.unit->words);
+    return {};
+}
+
+/// Where nothing suffices for other reasons than capacity alone, what fails in what.
+std::string failures_of(const Sizing& s, const RoomSelection& u)
+{
+    const bool by_capacity = u.choice.next_down || u.choice.refused;
+    const bool told = u.kept || u.choice.chosen || (by_capacity && !u.wish.is_limited());
+    return told ? std::string{} : failures_in_words(s, u);
 }
 
 /// "July 8-11 h, August 9-10 h": hours of a day that follow one another.
@@ -120,10 +149,13 @@ std::vector<quantity::Problem> size_findings(const Sizing& s, const PreferredUni
 {
     std::vector<quantity::Problem> out;
     for (const RoomSelection& u : s.units)
-        add_findings(u, s.loads.rooms[u.room].room, name_of(u.duty.service), units, out);
+        add_findings(u, s.loads.rooms[u.room].room, name_of(u.duty.service), units, failures_of(s, u),
+                     other_kind_of(s, u), out);
+    for (const RoomSelection& u : s.units) add_unit_findings(s, u, units, out);
     for (const PlantSelection& p : s.plants)
         if (p.duty.W > 0.0)
-            add_findings(p, s.services.plants[p.plant].name, s.services.plants[p.plant].kind->words, units, out);
+            add_findings(p, s.services.plants[p.plant].name, s.services.plants[p.plant].kind->words, units, {}, {},
+                         out);
     add_pipes_findings(s, out);
     return out;
 }

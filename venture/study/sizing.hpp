@@ -19,6 +19,7 @@ namespace venture::study {
 struct Sizing {
     loads::RoomLoads loads{};
     services::Services services{};
+    std::vector<terminal::RoomPlaces> places{}; ///< where units can stand, room by room
     std::vector<terminal::RoomSelection> units{};
     std::vector<plant::PlantSelection> plants{};
     RoomLeaves leaves{};                            ///< what rooms need, by hour

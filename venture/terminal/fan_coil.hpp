@@ -21,7 +21,8 @@ struct FanCoilRow {
 
 /// A fan coil as a catalogue holds it: with rows, or one rated point.
 struct FanCoilData {
-    quantity::Given<std::string> name, maker, note;
+    quantity::Given<std::string> name, maker, family, speed, note;
+    quantity::Given<double> height, length, depth, cost;
     quantity::Given<double> air_flow, entering_dry_bulb, bypass_factor, water_rise, fan_power, sound, pressure_drop;
     quantity::Given<double> total, sensible, entering_wet_bulb, supply; ///< the one point
     quantity::Given<double> heating, heating_air, heating_supply, heating_return;

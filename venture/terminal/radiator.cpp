@@ -1,7 +1,5 @@
 #include <venture/terminal/radiator.hpp>
 
-#include <array>
-
 #include <fmt/format.h>
 
 #include <venture/rating/coil_conductance.hpp>
@@ -15,12 +13,6 @@ using rating::Output;
 using rating::Refusal;
 using rating::Service;
 
-namespace {
-
-constexpr std::array radiator_needs = {At::water_supply, At::water_return, At::room};
-
-} // namespace
-
 const quantity::RecordSpec& RadiatorData::spec()
 {
     using namespace rating::keys; // NOLINT(google-build-using-namespace): words that only declare keys
@@ -28,10 +20,14 @@ const quantity::RecordSpec& RadiatorData::spec()
     static const quantity::RecordSpec all = quantity::RecordSpec::of<T>({
         {name_key(), &T::name},
         {maker_key(), &T::maker},
-        {must(number("height", Kind::length, 0.05, 5, "of the body")), &T::height},
-        {must(number("length", Kind::length, 0.05, 10, "of the body")), &T::length},
+        {family_key(), &T::family},
+        {must(height_key()), &T::height},
+        {must(length_key()), &T::length},
+        {depth_key(), &T::depth},
         {must(number("output", Kind::power, 1, largest_W, "at 75/65/20 degC, EN 442")), &T::output},
         {must(number("exponent", Kind::number, 1, 2, "of the characteristic equation")), &T::exponent},
+        {surface_share_key(), &T::surface_share},
+        {cost_key(), &T::cost},
         {note_key(), &T::note},
     });
     return all;
@@ -39,19 +35,17 @@ const quantity::RecordSpec& RadiatorData::spec()
 
 Radiator::Radiator(const RadiatorData& d, std::string from)
     : Product{rating::label_of(d, std::move(from))},
-      height_m_{*d.height},
-      length_m_{*d.length},
       nominal_W_{*d.output},
       exponent_{*d.exponent}
 {
     // A wrong unit shows: a square metre of radiator gives some hundreds to some thousands of watts.
     constexpr double least_W_per_m2 = 100.0, most_W_per_m2 = 20e3;
-    const double per_area = nominal_W_ / (height_m_ * length_m_);
+    const double per_area = nominal_W_ / (label().height_m * label().length_m);
     if (per_area < least_W_per_m2 || per_area > most_W_per_m2)
         throw quantity::Error{
             fmt::format("{:g} W from {:g} x {:g} m are {:.3g} W/m2, where radiators give 100 to 20000: which "
                         "units are its numbers in?",
-                        nominal_W_, height_m_, length_m_, per_area)};
+                        nominal_W_, label().height_m, label().length_m, per_area)};
 }
 
 std::variant<Output, Refusal> Radiator::rate(const rating::Conditions& at) const
@@ -65,7 +59,7 @@ std::variant<Output, Refusal> Radiator::rate(const rating::Conditions& at) const
     if (!(supply_C >= return_C))
         return Refusal{Refusal::Why::no_difference, At::water_supply, supply_C, {return_C, return_C}};
     Output out;
-    out.gives_W[Service::heating] = rating::emitter_output_W(nominal_W_, exponent_, supply_C, return_C, room_C);
+    out.gives_W[Service::heating] = rating::emitter_output_W(nominal_W(at), exponent_, supply_C, return_C, room_C);
     out.water_return_C = return_C;
     if (supply_C > return_C && at.value_or(At::glycol, 0.0) == 0.0) // what a mixture carries is not known here
         out.water_kg_per_s =
@@ -73,9 +67,29 @@ std::variant<Output, Refusal> Radiator::rate(const rating::Conditions& at) const
     return out;
 }
 
+double Radiator::nominal_W(const rating::Conditions& at) const
+{
+    return nominal_W_ * at.value_or(At::output_factor, 1.0);
+}
+
+std::optional<Output> Radiator::giving(const rating::Conditions& at, double W) const
+{
+    if (!at.has(At::water_supply) || !at.has(At::room) || !(at[At::water_supply] > at[At::room]) || !(W > 0.0))
+        return std::nullopt;
+    const auto state = rating::emitter_giving(nominal_W(at), exponent_, at[At::water_supply], at[At::room], W);
+    if (!state) return std::nullopt;
+    Output out;
+    out.gives_W[Service::heating] = W;
+    out.water_return_C = state->return_C;
+    if (at.value_or(At::glycol, 0.0) == 0.0) out.water_kg_per_s = state->water_kg_per_s;
+    return out;
+}
+
 const rating::Kind radiator = {.key = "radiator",
                                .words = "radiator",
+                               .tag = "RAD",
                                .stands = rating::Stands::room,
+                               .in_rows = true,
                                .gives = {Service::heating},
                                .assumed = rating::AssumedWater{70.0, 55.0},
                                .needs = {radiator_needs.begin(), radiator_needs.end()},

@@ -1,10 +1,16 @@
 #include <venture/terminal/selection.hpp>
 
 #include <algorithm>
+#include <cmath>
 #include <map>
+#include <set>
+#include <tuple>
 
 #include <venture/air/moist_air.hpp>
 #include <venture/rating/choosing.hpp>
+#include <venture/rating/sound.hpp>
+#include <venture/terminal/fewest_types.hpp>
+#include <venture/terminal/row_selection.hpp>
 
 namespace venture::terminal {
 
@@ -17,22 +23,25 @@ namespace {
 class Selector {
 public:
     Selector(const loads::RoomLoads& loads, const services::Services& services, const rating::Stocks& stocks,
-             const Surroundings& around)
+             const Surroundings& around, const RoomsToFurnish& rooms)
         : loads_{loads},
           services_{services},
           stocks_{stocks},
-          around_{around}
+          around_{around},
+          rooms_{rooms}
     {
     }
 
     std::vector<RoomSelection> run()
     {
-        const std::vector<services::UnitPlace>& places = services_.places.units;
-        auto unit = places.begin(); // they stand in the order of the rooms
-        for (std::size_t r = 0; r < loads_.rooms.size(); ++r) {
-            const loads::RoomLoad& load = loads_.rooms[r];
-            for (; unit != places.end() && unit->room == r; ++unit) select(*unit, load);
-        }
+        for (const services::UnitPlace& unit : services_.places.units) // in the order of the rooms
+            for (const Service service : {Service::heating, Service::cooling})
+                if (const auto& server = unit.servers[service])
+                    if (auto wanted = asked(*server, loads_.rooms[unit.room]))
+                        out_.push_back(place_of(unit, *server, std::move(*wanted)));
+        find_alike();
+        find_fewest_types();
+        for (std::size_t i = 0; i < out_.size(); ++i) select(i);
         return std::move(out_);
     }
 
@@ -82,47 +91,179 @@ private:
         return out;
     }
 
-    void select(const services::UnitPlace& unit, const loads::RoomLoad& load)
+    [[nodiscard]] RoomSelection place_of(const services::UnitPlace& unit, const services::Server& server,
+                                         rating::Asked asked) const
     {
-        rating::PerService<std::optional<rating::Asked>> asks;
-        for (const Service service : {Service::heating, Service::cooling})
-            if (const auto& server = unit.servers[service]) asks[service] = asked(*server, load);
-        for (const auto& [service, other] :
-             {std::pair{Service::heating, Service::cooling}, {Service::cooling, Service::heating}})
-            if (asks[service]) select(unit, *asks[service], asks[other]);
-    }
-
-    /// @param also  what the same units do for another service
-    void select(const services::UnitPlace& unit, const rating::Asked& asked, const std::optional<rating::Asked>& also)
-    {
-        const rating::Duty& duty = asked.duty;
-        const services::Server& server = *unit.servers[duty.service];
         const Circuit& c = services_.circuits[server.circuit];
         RoomSelection s{.room = unit.room,
                         .circuit = server.circuit,
                         .node = unit.node,
                         .share = server.share,
-                        .duty = duty,
-                        .at = asked.at};
-        if (const services::Kept* kept = services_.find_kept(loads_.rooms[unit.room].room, duty.service))
+                        .duty = asked.duty,
+                        .at = asked.at,
+                        .wish = rooms_.wishes.of(unit.room, *c.unit)};
+        if (s.wish.output_factor != 1.0) s.at.set(At::output_factor, s.wish.output_factor);
+        const RoomPlaces* places = places_of(s);
+        if (!s.wish.warmest_surface_C && places != nullptr) s.wish.warmest_surface_C = places->warmest_surface_C;
+        if (s.wish.warmest_surface_C) s.wish.wish.most_surface_C = s.wish.warmest_surface_C->value;
+        if (s.wish.most_sound_dB) s.wish.wish.most_sound_dB = s.wish.most_sound_dB->value;
+        if (s.wish.wall_length_m) s.wish.wish.most_total_length_m = *s.wish.wall_length_m;
+        const double volume_m3 = loads_.rooms[unit.room].volume_m3;
+        constexpr double usual_dB = 8.0; // where no volume is known; our assumption
+        s.wish.wish.room_effect_dB =
+            s.wish.room_effect_dB.value_or(volume_m3 > 0.0 ? rating::room_effect_dB(volume_m3) : usual_dB);
+        if (const services::Kept* kept = services_.find_kept(loads_.rooms[unit.room].room, s.duty.service))
             s.kept = *kept;
-        if (!s.kept) {
-            s.choice = rating::choose(stocks_.products(*c.unit), {.counts = {1, most_units_in_a_room}}, asked, also);
-        } else {
-            if (s.kept->chosen_for_W && *s.kept->chosen_for_W > 0.0)
-                s.duty_moved = duty.W / *s.kept->chosen_for_W - 1.0;
-            const rating::Product* product = stocks_.find(*c.unit, s.kept->product);
-            s.kept_unknown = product == nullptr;
-            if (product != nullptr) s.choice.chosen = rating::rated_at(*product, s.kept->count, asked.at, duty);
+        return s;
+    }
+
+    [[nodiscard]] const RoomPlaces* places_of(const RoomSelection& s) const
+    {
+        if (rooms_.places.empty() || !rooms_.places[s.room].known) return nullptr;
+        return &rooms_.places[s.room];
+    }
+
+    /// Rooms that are to get the same: what the one that needs most needs, by each of them.
+    void find_alike()
+    {
+        using Key = std::tuple<std::size_t, Service, std::string, long>;
+        std::map<Key, std::vector<std::size_t>> alike;
+        for (std::size_t i = 0; i < out_.size(); ++i) {
+            if (!out_[i].wish.alike) continue;
+            const loads::RoomLoad& load = loads_.rooms[out_[i].room];
+            constexpr double apart_m2 = 0.1;
+            const RoomPlaces* places = places_of(out_[i]);
+            alike[{out_[i].circuit, out_[i].duty.service, places != nullptr ? places->type : "",
+                   std::lround(load.floor_area_m2 / apart_m2)}]
+                .push_back(i);
         }
-        out_.push_back(std::move(s));
+        for (const auto& [key, places] : alike) {
+            const auto most = *std::ranges::max_element(places, {}, [&](std::size_t i) { return out_[i].duty.W; });
+            for (const std::size_t i : places)
+                if (i != most) chosen_as_.emplace(i, most);
+        }
+    }
+
+    /// Narrows what is wished for in rooms that ask for few types, kind by kind.
+    void find_fewest_types()
+    {
+        std::map<const rating::Kind*, std::vector<std::size_t>> asking;
+        for (std::size_t i = 0; i < out_.size(); ++i) {
+            const auto& aims = out_[i].wish.wish.aims;
+            if (!out_[i].kept && std::ranges::find(aims, rating::Aim::fewest_types) != aims.end())
+                asking[services_.circuits[out_[i].circuit].unit].push_back(i);
+        }
+        for (const auto& [kind, places] : asking) {
+            std::set<std::pair<std::string, std::string>> found;
+            for (const auto& product : stocks_.products(*kind))
+                if (!product->label().family.empty()) found.emplace(product->maker(), product->label().family);
+            const std::vector<std::pair<std::string, std::string>> types{found.begin(), found.end()};
+            std::vector<std::vector<bool>> suffices;
+            for (const std::size_t i : places) {
+                std::vector<bool>& of_place = suffices.emplace_back();
+                for (const auto& type : types) of_place.push_back(suffices_with(i, type));
+            }
+            const std::vector<std::size_t> given = fewest_types(suffices);
+            for (std::size_t p = 0; p < places.size(); ++p)
+                if (given[p] < types.size()) narrow(out_[places[p]].wish.wish, types[given[p]]);
+        }
+    }
+    static void narrow(rating::Wish& wish, const std::pair<std::string, std::string>& type)
+    {
+        wish.makers = {type.first};
+        wish.families = {type.second};
+    }
+    /// Not by being half as large again as is asked.
+    [[nodiscard]] bool suffices_with(std::size_t i, const std::pair<std::string, std::string>& type)
+    {
+        constexpr double least_full = 1.0 / 1.5;
+        const RoomSelection& s = out_[i];
+        if (!allows(s.wish.wish, type)) return false;
+        RoomSelection tried = s;
+        narrow(tried.wish.wish, type);
+        choose_for(tried, tried.wish, {tried.at, tried.duty}, also(i));
+        return tried.choice.chosen && tried.choice.chosen->fullness() >= least_full;
+    }
+    static bool allows(const rating::Wish& wish, const std::pair<std::string, std::string>& type)
+    {
+        const auto any = [](const std::vector<std::string>& words, const std::string& word) {
+            return words.empty() || std::ranges::find(words, word) != words.end();
+        };
+        return any(wish.makers, type.first) && any(wish.families, type.second);
+    }
+
+    /// What the same units do for another service: it stands beside.
+    [[nodiscard]] std::optional<rating::Asked> also(std::size_t i) const
+    {
+        for (const std::size_t other : {i - 1, i + 1})
+            if (other < out_.size() && out_[other].node == out_[i].node)
+                return rating::Asked{out_[other].at, out_[other].duty};
+        return std::nullopt;
+    }
+
+    void select(std::size_t i)
+    {
+        RoomSelection& s = out_[i];
+        if (s.kept) return rate_kept(s);
+        const auto as = chosen_as_.find(i);
+        const std::size_t m = as == chosen_as_.end() ? i : as->second;
+        const RoomSelection& model = out_[m];
+        choose_for(s, model.wish, {model.at, model.duty}, also(m));
+        if (m != i)
+            for (auto* rated : {&s.choice.chosen, &s.choice.runner_up, &s.choice.next_down})
+                if (*rated && (*rated)->duty.service == s.duty.service) (*rated)->duty = s.duty;
+    }
+
+    void choose_for(RoomSelection& s, const RoomWish& wish, const rating::Asked& asked,
+                    const std::optional<rating::Asked>& besides)
+    {
+        const rating::Kind& kind = *services_.circuits[s.circuit].unit;
+        const RoomPlaces* places = kind.in_rows && !s.wish.wall_length_m ? places_of(s) : nullptr;
+        const rating::Products products = stocks_.products(kind);
+        if (places == nullptr) {
+            s.choice = rating::choose(products, wish.wish, asked, besides, brackets_of(kind));
+            return;
+        }
+        PlacedChoice placed = choose_row_for(products, wish, *places, asked);
+        s.choice = std::move(placed.choice);
+        s.placing = placed.placing;
+        s.standing = std::move(placed.standing);
+    }
+
+    void rate_kept(RoomSelection& s) const
+    {
+        const Circuit& c = services_.circuits[s.circuit];
+        const RoomPlaces* places = c.unit->in_rows ? places_of(s) : nullptr;
+        if (s.kept->chosen_for_W && *s.kept->chosen_for_W > 0.0) s.duty_moved = s.duty.W / *s.kept->chosen_for_W - 1.0;
+        const rating::Product* product = stocks_.find(*c.unit, s.kept->product);
+        s.kept_unknown = product == nullptr;
+        if (product == nullptr) return;
+        s.choice.chosen = rating::rated_at(*product, s.kept->count, s.at, s.duty);
+        if (places == nullptr) return;
+        s.standing = standing_of(*product, s.kept->count, *places);
+        const auto windows = std::ranges::count_if(s.standing, &Standing::under_window);
+        if (std::ssize(s.standing) == s.kept->count)
+            s.placing = windows == s.kept->count ? Placing::under_windows
+                        : windows == 0           ? Placing::along_walls
+                                                 : Placing::windows_and_walls;
+    }
+
+    /// Bounds pay where many rooms ask the same products.
+    [[nodiscard]] rating::Brackets* brackets_of(const rating::Kind& kind)
+    {
+        constexpr std::size_t many = 40;
+        if (out_.size() < many) return nullptr;
+        return &brackets_.try_emplace(&kind, stocks_.products(kind)).first->second;
     }
 
     const loads::RoomLoads& loads_;
     const services::Services& services_;
     const rating::Stocks& stocks_;
     const Surroundings& around_;
+    const RoomsToFurnish& rooms_;
     std::vector<RoomSelection> out_{};
+    std::map<std::size_t, std::size_t> chosen_as_{}; ///< by place: the one that it is like and that needs more
+    std::map<const rating::Kind*, rating::Brackets> brackets_{};
 };
 
 /// What the water of units brings or takes while they give a room what it needs: so much of the time, or so far open, that the
@@ -156,9 +297,10 @@ private:
 } // namespace
 
 std::vector<RoomSelection> select_units(const loads::RoomLoads& loads, const services::Services& services,
-                                        const rating::Stocks& stocks, const Surroundings& around)
+                                        const rating::Stocks& stocks, const Surroundings& around,
+                                        const RoomsToFurnish& rooms)
 {
-    return Selector{loads, services, stocks, around}.run();
+    return Selector{loads, services, stocks, around, rooms}.run();
 }
 
 services::PassOn what_units_take(const std::vector<RoomSelection>& units)

@@ -9,8 +9,20 @@
 #include <venture/rating/choice.hpp>
 #include <venture/rating/kind.hpp>
 #include <venture/services/services.hpp>
+#include <venture/terminal/places.hpp>
+#include <venture/terminal/wishes.hpp>
 
 namespace venture::terminal {
+
+/// Where units of a room stand.
+enum class Placing : std::uint8_t { not_placed, under_windows, along_walls, windows_and_walls };
+
+/// One unit in its place.
+struct Standing {
+    const rating::Product* product = nullptr;
+    Spot spot{};
+    bool under_window = false;
+};
 
 /// One duty of one room and what meets it.
 struct RoomSelection {
@@ -23,21 +35,28 @@ struct RoomSelection {
     rating::Choice choice{};
     std::optional<services::Kept> kept{}; ///< the product was kept: rated, not chosen
     bool kept_unknown = false;            ///< the kept product is not in the catalogue
-    double duty_moved = 0.0;              ///< duty now over the one it was kept for, minus 1; 0 if not stated
+    RoomWish wish{};
+    Placing placing = Placing::not_placed;
+    std::vector<Standing> standing{}; ///< one a unit, where they are placed
+    double duty_moved = 0.0;          ///< duty now over the one it was kept for, minus 1; 0 if not stated
     [[nodiscard]] bool met() const { return choice.chosen && choice.chosen->suffices(); }
 };
-
-/// Most units of one product in one room.
-inline constexpr int most_units_in_a_room = 8;
 
 /// Where it all stands, as far as ratings go.
 struct Surroundings {
     double pressure_Pa = 101325.0, height_m = 0.0;
 };
 
+/// What is wanted of units, and where they can stand: nothing and nowhere unless given.
+struct RoomsToFurnish {
+    const Wishes& wishes;
+    std::span<const RoomPlaces> places{}; ///< by room of the loads; may be empty
+};
+
 /// Units for every served duty above zero, rooms in their order, heating before cooling.
 [[nodiscard]] std::vector<RoomSelection> select_units(const loads::RoomLoads& loads, const services::Services& services,
-                                                      const rating::Stocks& stocks, const Surroundings& around = {});
+                                                      const rating::Stocks& stocks, const Surroundings& around = {},
+                                                      const RoomsToFurnish& rooms = {Wishes{}});
 
 /// Turns what rooms need into what the water of their units gives or takes: with the heat of their fans, and with what
 /// their coils condense while they take what the room needs, in air as the room has it at its peak. Where nothing was chosen
@@ -45,3 +64,9 @@ struct Surroundings {
 [[nodiscard]] services::PassOn what_units_take(const std::vector<RoomSelection>& units);
 
 } // namespace venture::terminal
+
+template <>
+struct venture::quantity::WordsOf<venture::terminal::Placing> {
+    static constexpr std::array<std::string_view, 4> words = {"not placed", "under windows", "along walls",
+                                                              "under windows and along walls"};
+};

@@ -1,0 +1,82 @@
+/// Units on the plan, where they stand.
+
+#include <algorithm>
+#include <cmath>
+
+#include <venture/draw/plan_sheet.hpp>
+
+namespace venture::draw {
+
+using namespace plan_look; // NOLINT(google-build-using-namespace): what plans look like
+
+void PlanSheet::draw_unit(const PlanUnit& unit, std::size_t storey, const Placement& at)
+{
+    if (b_.rooms[unit.room].storey != storey) return;
+    const Surface& s = b_.surfaces[unit.surface];
+    const auto [from, to] =
+        stretch(s, unit.middle_m - 0.5 * unit.length_m, unit.middle_m + 0.5 * unit.length_m, storey, at);
+    const double dx = to.x - from.x, dy = to.y - from.y, n = std::hypot(dx, dy);
+    // Outwards of the room that the wall is of; who stands behind it sees the other side.
+    const double side = unit.room == s.room ? -1.0 : 1.0;
+    const Spot into{side * -dy / n, side * dx / n};
+    constexpr double wall_px = 4.0, least_px = 3.5;
+    const double depth = wall_px + std::max(least_px, unit.depth_m * at.scale);
+    const auto off = [&](Spot spot, double by) { return Spot{spot.x + into.x * by, spot.y + into.y * by}; };
+    const std::vector<Spot> body = {off(from, wall_px), off(to, wall_px), off(to, depth), off(from, depth)};
+    c_.fill(body, {1, 1, 1});
+    c_.outline(body, {black, 1.1});
+    draw_tag(unit, {off({0.5 * (from.x + to.x), 0.5 * (from.y + to.y)}, depth), from, to, into}, storey, at);
+}
+
+/// Where it hides nothing, as far as there is such a place: beside the body's middle, or over and under a body that stands along
+/// a wall that runs down the sheet.
+void PlanSheet::draw_tag(const PlanUnit& unit, const DrawnBody& body, std::size_t storey, const Placement& at)
+{
+    constexpr double size = 7.5, gap = 2.5, wall_px = 4.0;
+    const double half = 0.5 * c_.text_width(unit.tag, size),
+                 half_length = 0.5 * std::hypot(body.to.x - body.from.x, body.to.y - body.from.y);
+    const bool down = std::abs(body.into.x) > std::abs(body.into.y);
+    const double clear = gap + (down ? half : 0.5 * size);
+    const Spot beside{body.front.x + body.into.x * clear, body.front.y + body.into.y * clear};
+    std::vector<Spot> places;
+    if (down) {
+        const double x = 0.5 * (body.from.x + body.to.x) + std::copysign(wall_px + half, body.into.x);
+        const auto [upper, lower] = std::minmax(body.from.y, body.to.y);
+        places = {{x, upper - 0.5 * size - gap}, {x, lower + 0.5 * size + gap}, beside};
+    } else {
+        places = {beside, {beside.x - half_length - half, beside.y}, {beside.x + half_length + half, beside.y}};
+    }
+    const auto box_at = [&](Spot middle) {
+        return TextBox{storey, middle.x - half, middle.y - 0.5 * size, middle.x + half, middle.y + 0.5 * size};
+    };
+    const auto is_free = [&](Spot middle) {
+        const TextBox box = box_at(middle), name = name_box(unit.room, storey, at);
+        return is_inside(box, unit.room, at) && !box.meets(name) &&
+               std::ranges::none_of(tags_, [&](const TextBox& tag) { return tag.meets(box); });
+    };
+    const auto free = std::ranges::find_if(places, is_free);
+    const Spot middle = free == places.end() ? places.front() : *free;
+    tags_.push_back(box_at(middle));
+    c_.text({middle.x, middle.y + 0.36 * size}, unit.tag, size);
+}
+
+/// Within what the room reaches over.
+bool PlanSheet::is_inside(const TextBox& box, std::size_t r, const Placement& at) const
+{
+    const plan::PlanBox room = plan::box_of(b_.rooms[r].outline.outline);
+    const Spot low = at.at(room.x0, room.y1), high = at.at(room.x1, room.y0);
+    return box.left > low.x && box.right < high.x && box.top > low.y && box.bottom < high.y;
+}
+
+/// What a room's name and its lines take, nearly.
+PlanSheet::TextBox PlanSheet::name_box(std::size_t r, std::size_t storey, const Placement& at)
+{
+    constexpr double line_px = 15.0, name_size = 12.0;
+    const Spot middle = at.at(plan::label_point(b_.rooms[r].outline));
+    const double half_width = 0.5 * c_.text_width(b_.rooms[r].name, name_size, true);
+    std::size_t lines = 1 + label_lines(b_, loads_, r, o_).size();
+    const double half_height = 0.5 * line_px * static_cast<double>(lines);
+    return {storey, middle.x - half_width, middle.y - half_height, middle.x + half_width, middle.y + half_height};
+}
+
+} // namespace venture::draw
