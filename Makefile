@@ -2,7 +2,7 @@
 BUILD   := build/release
 PRESET  := release
 DEMO    ?= build/demo
-FUZZERS := project catalogue quantity loads_table weather icalendar
+FUZZERS := project catalogue quantity loads_table tags weather icalendar
 
 .PHONY: help demo test asan bench format lint fuzz coverage clean packages
 
@@ -13,7 +13,7 @@ help:
 	@echo "make bench     speed, as ratios within one run"
 	@echo "make format    lay the code out (clang-format 16)"
 	@echo "make lint      clang-tidy 16 over the library"
-	@echo "make fuzz      fifteen minutes of random input: 150 s for each reader"
+	@echo "make fuzz      some seventeen minutes of random input: 150 s for each reader"
 	@echo "make coverage  tests with line coverage counted (gcov files in build/coverage)"
 
 packages:

@@ -181,6 +181,13 @@ TEST_F(Schedule, TakesColumnsOfOnesOwnAlong)
     EXPECT_THAT(text_of(folder_ / "list.csv"), HasSubstr("Ash & Sons"));
 }
 
+TEST_F(Schedule, GoesAlongWithAPackedProject)
+{
+    const auto study = tags_of("Study");
+    EXPECT_EQ(run("pack . -o copy").code, 0);
+    EXPECT_EQ(text_of(folder_ / "copy/tags.csv"), tags());
+}
+
 TEST_F(Schedule, IssuesNoTagsForWhatIsOnlyTried)
 {
     const Ran r = run("schedule . --set room/Study/heating_setpoint=22");

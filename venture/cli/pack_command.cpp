@@ -7,7 +7,9 @@
 #include <venture/cli/command.hpp>
 #include <venture/cli/options.hpp>
 #include <venture/cli/printing.hpp>
+#include <venture/exchange/tags_file.hpp>
 #include <venture/project/pack.hpp>
+#include <venture/project/sources.hpp>
 #include <venture/report/text_table.hpp>
 
 namespace venture::cli::of_pack {
@@ -35,6 +37,11 @@ ExitCode run(const CommonOptions& o, const std::filesystem::path& folder, bool f
     table.add_column("file", report::Align::left);
     for (const project::PackedFile& f : project::pack(job.file(), out))
         table.add_row({std::string{name_of(f.role)}, f.name, f.fingerprint, f.from});
+    if (const auto tags = job.folder() / exchange::tags_name; std::filesystem::exists(tags, ignored)) {
+        const std::string bytes = project::read_file(tags).text;
+        out.write(exchange::tags_name, bytes);
+        table.add_row({"tags", exchange::tags_name, project::fingerprint(bytes), exchange::tags_name});
+    }
     print(report::Text{std::move(table)} + fmt::format("wrote {}; nothing outside it is needed\n", folder.string()), o);
     return finish(job, o);
 }

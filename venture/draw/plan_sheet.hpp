@@ -1,6 +1,7 @@
 #pragma once
 /// A sheet with the plan of a building while it is drawn. Internal to draw.
 
+#include <algorithm>
 #include <string>
 #include <utility>
 #include <vector>
@@ -82,9 +83,12 @@ private:
     struct TextBox {
         std::size_t storey = 0;
         double left = 0.0, top = 0.0, right = 0.0, bottom = 0.0;
-        [[nodiscard]] bool meets(const TextBox& o) const
+        /// Of what both cover, px2.
+        [[nodiscard]] double shared_with(const TextBox& o) const
         {
-            return storey == o.storey && left < o.right && o.left < right && top < o.bottom && o.top < bottom;
+            const double width = std::min(right, o.right) - std::max(left, o.left),
+                         height = std::min(bottom, o.bottom) - std::max(top, o.top);
+            return storey == o.storey && width > 0.0 && height > 0.0 ? width * height : 0.0;
         }
     };
     /// The middle of its front, its ends at the wall, and the way into the room.

@@ -49,13 +49,15 @@ void PlanSheet::draw_tag(const PlanUnit& unit, const DrawnBody& body, std::size_
     const auto box_at = [&](Spot middle) {
         return TextBox{storey, middle.x - half, middle.y - 0.5 * size, middle.x + half, middle.y + 0.5 * size};
     };
-    const auto is_free = [&](Spot middle) {
-        const TextBox box = box_at(middle), name = name_box(unit.room, storey, at);
-        return is_inside(box, unit.room, at) && !box.meets(name) &&
-               std::ranges::none_of(tags_, [&](const TextBox& tag) { return tag.meets(box); });
+    const auto hides = [&](Spot middle) {
+        const TextBox box = box_at(middle);
+        constexpr double outside = 1e4; // worse than any word
+        double out = is_inside(box, unit.room, at) ? 0.0 : outside;
+        out += box.shared_with(name_box(unit.room, storey, at));
+        for (const TextBox& tag : tags_) out += box.shared_with(tag);
+        return out;
     };
-    const auto free = std::ranges::find_if(places, is_free);
-    const Spot middle = free == places.end() ? places.front() : *free;
+    const Spot middle = *std::ranges::min_element(places, {}, hides);
     tags_.push_back(box_at(middle));
     c_.text({middle.x, middle.y + 0.36 * size}, unit.tag, size);
 }

@@ -41,8 +41,8 @@ std::string& part_of(IssuedTag& line, std::size_t which, std::string& said_state
 
 class Reading {
 public:
-    Reading(const fs::path& file, const std::string& bytes)
-        : file_{file.filename().string()},
+    Reading(std::string file, const std::string& bytes)
+        : file_{std::move(file)},
           table_{project::read_csv(
               bytes, file_, {}, [](std::size_t, const std::string&) { return false; }, origins_, problems_)}
     {
@@ -127,7 +127,9 @@ private:
     Tags out_{};
 };
 
-std::string written(const Tags& tags)
+} // namespace
+
+std::string text_of(const Tags& tags)
 {
     std::vector<std::string> cells{known.begin(), known.end()};
     cells.insert(cells.end(), tags.own_columns.begin(), tags.own_columns.end());
@@ -145,7 +147,7 @@ std::string written(const Tags& tags)
     return out;
 }
 
-} // namespace
+Tags tags_in(const std::string& text, const std::string& file) { return Reading{file, text}.run(); }
 
 Tags read_tags(const fs::path& file)
 {
@@ -153,12 +155,12 @@ Tags read_tags(const fs::path& file)
     if (!fs::exists(file, ignored)) return {};
     const project::FileText text = project::read_file(file);
     if (!text.problem.empty()) throw quantity::Error{fmt::format("{}: {}", file.string(), text.problem)};
-    return Reading{file, text.text}.run();
+    return tags_in(text.text, file.filename().string());
 }
 
 void write_tags(const fs::path& file, const Tags& tags)
 {
-    const std::string now = written(tags);
+    const std::string now = text_of(tags);
     std::error_code ignored;
     if (fs::exists(file, ignored) && project::read_file(file).text == now) return;
     project::replace_file(file, now);

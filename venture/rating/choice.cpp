@@ -108,10 +108,13 @@ std::string Rated::in_words() const
 std::string Rated::called() const
 {
     std::string out;
+    const std::string& first = product().name();
+    const std::string_view begins = std::string_view{first}.substr(0, first.rfind(' ') + 1);
     for (const Units& some : units) {
         if (!out.empty()) out += " + ";
         if (some.count != 1) out += fmt::format("{} x ", some.count);
-        out += some.product->name();
+        const bool again = some.product != &product() && !begins.empty() && some.product->name().starts_with(begins);
+        out += again ? some.product->name().substr(begins.size()) : some.product->name();
     }
     return out;
 }

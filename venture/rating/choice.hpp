@@ -56,7 +56,7 @@ struct Rated {
     [[nodiscard]] std::vector<Share> shares() const;
     /// "6.2 % short (sensible)", "runs 84 % full", or why it is refused.
     [[nodiscard]] std::string in_words() const;
-    /// "2 x Foxmill Lean 600/1400"; a row: "Foxmill Lean 600/1400 + 2 x Foxmill Lean 600/1000".
+    /// "2 x Foxmill Lean 600/1400"; a row: "Foxmill Lean 600/1400 + 2 x 600/1000".
     [[nodiscard]] std::string called() const;
 };
 

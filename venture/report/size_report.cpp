@@ -124,8 +124,9 @@ Document size_document(const Sizing& s, const PreferredUnits& units)
     out.add("\n" + plant_notes(s, units) +
             "Cooling: the sensible part at its own peak; \"full\" is the hardest of total, sensible and, where "
             "humidity is limited, latent.\n"
-            "A choice is the product that runs fullest without being short; each further unit in a room counts as a "
-            "tenth more capacity.\n" +
+            "A choice is the product that runs fullest without being short, each further unit in a room counting as a "
+            "tenth more capacity, unless [[choosing]] lines aim at something else; radiators stand under windows where "
+            "there is a plan (`venture schedule`).\n" +
             invented_text(s));
     out.add(figure::table_of(loads::building_load_columns(), loads::group_loads(s.loads)));
     tables.add_rest(out, s);

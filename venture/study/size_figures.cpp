@@ -89,7 +89,7 @@ void add_choice_columns(std::vector<figure::ColumnOf<Row>>& columns)
          [](const Row& r) -> Cell { return runner_up_in_words(*r.selection); }},
         {{"next_down", "Next down: why not", "", "largest product that does not suffice", 4},
          [](const Row& r) -> Cell { return next_down_in_words(*r.selection); }},
-        {{"product", "Product name", "", "as the catalogue calls it", 5, Sum::none, Show::data},
+        {{"product", "Product name", "", "as the catalogue calls it; of a row the longest", 5, Sum::none, Show::data},
          [](const Row& r) -> Cell {
              const auto& chosen = r.selection->choice.chosen;
              return chosen ? Cell{chosen->product().name()} : Cell{};
