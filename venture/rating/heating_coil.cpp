@@ -46,4 +46,17 @@ std::variant<CoilOutput, Refusal> HeatingCoil::heats_to(double air_C, double dry
     return out;
 }
 
+Output with_fan(const CoilOutput& coil, double coil_W, double fan_W, double sound_dBA, const Conditions& at)
+{
+    Output out;
+    out.fan_W = fan_W;
+    out.gives_W[Service::heating] = coil_W + fan_W;
+    out.dry = true;
+    if (at.value_or(At::glycol, 0.0) == 0.0) out.water_kg_per_s = coil.water_kg_per_s;
+    out.water_return_C = at[At::water_return];
+    if (fan_W > 0.0) out.electric_W = fan_W;
+    out.sound_power_dBA = sound_dBA;
+    return out;
+}
+
 } // namespace venture::rating

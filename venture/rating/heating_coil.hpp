@@ -4,6 +4,7 @@
 #include <variant>
 
 #include <venture/rating/coil_conductance.hpp>
+#include <venture/rating/product.hpp>
 
 namespace venture::rating {
 
@@ -27,5 +28,10 @@ private:
 
     HeatingRating rated_;
 };
+
+/// What a coil and its fan give together: the heat of the fan helps, and is all of its electricity.
+/// @param fan_W  0: none   @param at  tells glycol: what a mixture carries is not known here
+[[nodiscard]] Output with_fan(const CoilOutput& coil, double coil_W, double fan_W, double sound_dBA,
+                              const Conditions& at);
 
 } // namespace venture::rating

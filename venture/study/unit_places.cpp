@@ -46,7 +46,7 @@ void add_walls(const building::Building& b, const Surface& s, std::size_t room, 
 {
     if (s.shape.empty()) return;
     const double floor_m = b.rooms[room].floor_m - s.start_m; // in the shape's own heights
-    double left = 1e300, right = -1e300;
+    double left = 1e300, right = -1e300, top = floor_m;
     for (const plan::Polygon& p : s.shape) {
         constexpr double at_the_floor_m = 0.05;
         const double foot = plan::to_metres(std::ranges::min(p.outline, {}, &plan::GridPoint::y).y);
@@ -54,6 +54,7 @@ void add_walls(const building::Building& b, const Surface& s, std::size_t room, 
         const auto [first, last] = std::ranges::minmax(p.outline, {}, &plan::GridPoint::x);
         left = std::min(left, plan::to_metres(first.x));
         right = std::max(right, plan::to_metres(last.x));
+        top = std::max(top, plan::to_metres(std::ranges::max(p.outline, {}, &plan::GridPoint::y).y));
     }
     left += corner_m;
     right -= corner_m;
@@ -67,7 +68,7 @@ void add_walls(const building::Building& b, const Surface& s, std::size_t room, 
             into.walls.push_back({.called = building::seen_from(b, s, room),
                                   .from_m = left,
                                   .width_m = from - left,
-                                  .height_m = b.rooms[room].height_m,
+                                  .height_m = top - floor_m,
                                   .outside = is_outside(s)});
         left = std::max(left, to);
     }

@@ -58,6 +58,22 @@ TEST(UnitPlaces, AreUnderWindowsAndAlongWallsBetweenThem)
     EXPECT_TRUE(places[0].windows.empty());
 }
 
+TEST(UnitPlaces, AreAsHighAsTheirWall)
+{
+    input::Input in = shell();
+    in.rooms = {room("Attic", 0, 0, 6, 4)};
+    in.rooms[0].slopes = quantity::TextList{{"south 1.0 m, 45 deg"}};
+    const auto resolved = resolve::resolve(in);
+    ASSERT_TRUE(resolved.building);
+    const auto places = unit_places(&*resolved.building, loads_of({"Attic"}));
+    const auto south = std::ranges::find(places[0].walls, std::string{"south wall to outdoors"}, &Spot::called);
+    const auto north = std::ranges::find(places[0].walls, std::string{"north wall to outdoors"}, &Spot::called);
+    ASSERT_NE(south, places[0].walls.end());
+    ASSERT_NE(north, places[0].walls.end());
+    EXPECT_NEAR(south->height_m, 1.0, 1e-6);
+    EXPECT_GT(north->height_m, 2.0);
+}
+
 TEST(UnitPlaces, KnowTheWallBetweenTwoRoomsFromBothSides)
 {
     const building::Building b = two_rooms();

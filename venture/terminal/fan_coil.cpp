@@ -248,15 +248,7 @@ std::variant<Output, Refusal> FanCoil::heats(const rating::Conditions& at) const
     const auto factor = with_glycol_.factor(at);
     if (const auto* refused = std::get_if<Refusal>(&factor)) return *refused;
     const auto& coil = std::get<rating::CoilOutput>(heat);
-    Output out;
-    out.fan_W = fan_W_ * thinner;
-    out.gives_W[Service::heating] = std::get<double>(factor) * coil.total_W + out.fan_W;
-    out.dry = true;
-    if (at.value_or(At::glycol, 0.0) == 0.0) out.water_kg_per_s = coil.water_kg_per_s;
-    out.water_return_C = at[At::water_return];
-    if (fan_W_ > 0.0) out.electric_W = out.fan_W;
-    out.sound_power_dBA = sound_dBA_;
-    return out;
+    return rating::with_fan(coil, std::get<double>(factor) * coil.total_W, fan_W_ * thinner, sound_dBA_, at);
 }
 
 std::variant<Output, Refusal> FanCoil::cools(const rating::Conditions& at) const

@@ -32,7 +32,8 @@ public:
                 shortest_m_ = std::min(shortest_m_, piece.length_m);
                 longest_m_ = std::max(longest_m_, piece.length_m);
             }
-        for (const Spot& spot : places.windows) add_if_usable(spot, windows_);
+        for (const Spot& spot : places.windows)
+            for (const Spot& part : parts_of(spot)) add_if_usable(part, windows_);
         for (const Spot& spot : places.walls)
             for (const Spot& part : parts_of(spot)) add_if_usable(part, walls_);
         // Where the longest has room comes first; of those that have, outside walls.
@@ -53,13 +54,13 @@ public:
         }
         if (least) return told(*least);
         // Windows alone do not do. Walls without windows may have higher bodies: they are taken where that
-        // saves two, or half of them.
+        // saves three, or half of them.
         const auto with_windows = with_fewest_walls(std::min(windows_.size(), most_)),
                    walls_only = with_fewest_walls(0);
         if (!with_windows) return walls_only ? told(*walls_only) : nothing_suffices();
         const std::size_t number = with_windows->attempt.count();
         const bool is_saving =
-            walls_only && (number >= walls_only->attempt.count() + 2 || number >= 2 * walls_only->attempt.count());
+            walls_only && (number >= walls_only->attempt.count() + 3 || number >= 2 * walls_only->attempt.count());
         return told(is_saving ? *walls_only : *with_windows);
     }
 
@@ -88,14 +89,14 @@ private:
     {
         return std::min(longest_m_, wish_.wish.most_length_m) + 2.0 * wish_.side_gap_m;
     }
-    /// A long wall has room for several.
-    [[nodiscard]] std::vector<Spot> parts_of(const Spot& wall) const
+    /// A long wall or window has room for several.
+    [[nodiscard]] std::vector<Spot> parts_of(const Spot& whole) const
     {
-        const double parts = std::max(1.0, std::floor(wall.width_m / each_m()));
-        std::vector<Spot> out(static_cast<std::size_t>(parts), wall);
+        const double parts = std::max(1.0, std::floor(whole.width_m / each_m()));
+        std::vector<Spot> out(static_cast<std::size_t>(parts), whole);
         for (std::size_t i = 0; i < out.size(); ++i) {
-            out[i].width_m = wall.width_m / parts;
-            out[i].from_m = wall.from_m + static_cast<double>(i) * out[i].width_m;
+            out[i].width_m = whole.width_m / parts;
+            out[i].from_m = whole.from_m + static_cast<double>(i) * out[i].width_m;
         }
         return out;
     }

@@ -112,6 +112,14 @@ TEST(PlacedRow, LeavesWindowsOutWhereTheSmallestWouldBeTooMuch)
     EXPECT_GE(c.choice.chosen->fullness(), 0.5);
 }
 
+TEST(PlacedRow, HasSeveralUnderABandOfWindows)
+{
+    const PlacedChoice c = choose_in(with({window(8.0, 0.85)}, {wall(6.0)}), 4000.0);
+    EXPECT_EQ(c.placing, Placing::under_windows);
+    ASSERT_EQ(c.standing.size(), 3u); // the longest is 2 m
+    for (std::size_t i = 1; i < 3; ++i) EXPECT_NE(c.standing[i].spot.from_m, c.standing[0].spot.from_m);
+}
+
 TEST(PlacedRow, StandsNowhereUnderGlassDownToTheFloor)
 {
     const PlacedChoice c = choose_in(with({window(3.0, 0.0)}, {wall(2.5)}), 800.0);
@@ -175,6 +183,21 @@ TEST(Radiator, ThrottledGivesBackColderWater)
     EXPECT_NEAR(half->water_kg_per_s * rating::specific_heat_of_water_J_per_kgK * (75.0 - half->water_return_C),
                 0.5 * full_W, 1e-6);
     EXPECT_FALSE(products[0]->giving(at, 5.0 * full_W)); // at no flow
+}
+
+/// However little is asked of however large a one, its water comes back at the room's temperature at the coldest.
+TEST(Radiator, ThrottledToNextToNothingGivesBackWaterAsWarmAsTheRoom)
+{
+    const auto products = radiators();
+    for (int tenths = 0; tenths < 300; ++tenths) {
+        const double room_C = 5.0 + 0.1 * tenths;
+        const auto at =
+            rating::Conditions{}.set(At::water_supply, 65.0).set(At::water_return, 45.0).set(At::room, room_C);
+        const auto little = products.back()->giving(at, 0.001);
+        ASSERT_TRUE(little) << room_C;
+        EXPECT_NEAR(little->water_return_C, room_C, 1e-5);
+        EXPECT_GT(little->water_return_C, room_C);
+    }
 }
 
 RoomSelection selection(double W, const RoomWish& wish, const PlacedChoice& placed)

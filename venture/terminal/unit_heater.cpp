@@ -61,15 +61,7 @@ std::variant<Output, Refusal> UnitHeater::rate(const rating::Conditions& at) con
                                      at[At::water_return]);
     if (const auto* refused = std::get_if<Refusal>(&heat)) return *refused;
     const auto& coil = std::get<rating::CoilOutput>(heat);
-    Output out;
-    out.fan_W = fan_W_ * thinner;
-    out.gives_W[Service::heating] = coil.total_W + out.fan_W;
-    out.dry = true;
-    if (at.value_or(At::glycol, 0.0) == 0.0) out.water_kg_per_s = coil.water_kg_per_s;
-    out.water_return_C = at[At::water_return];
-    if (fan_W_ > 0.0) out.electric_W = out.fan_W;
-    out.sound_power_dBA = sound_dBA_;
-    return out;
+    return rating::with_fan(coil, coil.total_W, fan_W_ * thinner, sound_dBA_, at);
 }
 
 const rating::Kind unit_heater = {.key = "unit_heater",
