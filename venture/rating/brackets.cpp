@@ -9,11 +9,11 @@ namespace {
 
 constexpr double grid_K = 0.5;
 /// Lines through printed tables may bend back by a little.
-constexpr double slack = 0.005;
+constexpr double widening = 0.005;
 
 void widen(double& least, double& most)
 {
-    const double by = slack * std::max(std::abs(least), std::abs(most));
+    const double by = widening * std::max(std::abs(least), std::abs(most));
     least -= by;
     most += by;
 }
@@ -82,7 +82,7 @@ const std::vector<Bracket>* Brackets::at(const Conditions& asked)
         for (const Service s : {Service::heating, Service::cooling}) widen(b.least_W[s], b.most_W[s]);
         widen(b.least_sensible_W, b.most_sensible_W);
         widen(b.least_latent_W, b.most_latent_W);
-        b.least_water_kg_per_s *= 1.0 - slack;
+        b.least_water_kg_per_s *= 1.0 - widening;
     }
     return &out;
 }

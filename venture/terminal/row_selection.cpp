@@ -23,7 +23,6 @@ public:
     RowSearch(const std::vector<Body>& bodies, const RoomWish& wish, const RoomPlaces& places, const rating::Duty& duty)
         : bodies_{bodies},
           wish_{wish},
-          places_{places},
           duty_{duty}
     {
         for (const Body& body : bodies)
@@ -212,7 +211,6 @@ private:
 
     const std::vector<Body>& bodies_;
     const RoomWish& wish_;
-    const RoomPlaces& places_;
     const rating::Duty& duty_;
     double lowest_m_ = rating::no_limit, shortest_m_ = rating::no_limit, longest_m_ = 0.0;
     std::vector<Spot> windows_{}, walls_{};
