@@ -110,6 +110,27 @@ TEST(PeriodicDay, IsTheSameWhetherToldWhileRepeatedOrOnceMore)
     EXPECT_NEAR(mean(once_more.zones[0].heating_W), watched_W, 1e-9 * peak_W);
 }
 
+TEST(PeriodicDay, IsRunOnceFromWhereItBeganBeforeAndIsRecordedOnTheWay)
+{
+    ThermalModel m = box(brick);
+    std::vector<double> swing;
+    for (int h = 0; h < 24; ++h) swing.push_back(8.0 * std::sin((h - 8) * 0.2618));
+    m.outdoor_air_C = m.add_points(swing);
+    for (auto& s : m.surfaces) s.outside = OutdoorFace{25.0, m.outdoor_air_C};
+    const PeriodicDay before = run_periodic_day(m);
+    Recording recorded;
+    PeriodicOptions again{.record = &recorded, .near = &before.begin};
+    const PeriodicDay once = run_periodic_day(m, again);
+    EXPECT_EQ(once.days, 1);
+    const PeriodicDay replayed = run_periodic_day(m, {.temperature_tolerance_K = 1e-9, .replay = &recorded});
+    const double peak_W = *std::ranges::max_element(before.zones[0].heating_W);
+    ASSERT_GT(peak_W, 0.0);
+    for (std::size_t h = 0; h < 24; ++h) {
+        EXPECT_NEAR(once.zones[0].heating_W[h], before.zones[0].heating_W[h], 1e-6 * peak_W);
+        EXPECT_NEAR(replayed.zones[0].heating_W[h], before.zones[0].heating_W[h], 1e-6 * peak_W);
+    }
+}
+
 TEST(Superposition, HoldsForGainsInAHeldRoom)
 {
     const auto with = [](double first_W, double second_W) {

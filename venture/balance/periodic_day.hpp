@@ -11,16 +11,17 @@ namespace venture::balance {
 /// What a state is told by: all else of it follows, or is a first guess.
 struct PeriodBegin {
     std::vector<double> wall_modes{}, air_C{}, humidity_ratio{}; ///< as in State
+    double change_K = 0.0;                                       ///< over the period, when it was left
 };
 
 /// When a repeated day counts as periodic, and how long to try.
 struct PeriodicOptions {
-    double temperature_tolerance_K = 1e-6; ///< largest change of any wall (as a root mean square) and air temperature
+    double temperature_tolerance_K = 5e-6; ///< largest change of any wall (as a root mean square) and air temperature
     int most_days = 200;                   ///< a repetition costs one pass over the day
     FilmAccuracy films{};
     Recording* record = nullptr;       ///< what the periodic day decides is written here
     const Recording* replay = nullptr; ///< nothing is decided: films and supplies do what they did
-    bool tell_memory = false;          ///< three days more, for PeriodicDay::share_kept
+    bool tell_memory = false;          ///< four days more in steps of an hour, for PeriodicDay::share_kept
     /// Where an earlier run of the same model began, to start from; the steady state under mean forcing if null.
     const PeriodBegin* near = nullptr;
 };

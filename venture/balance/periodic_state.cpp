@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 #include <deque>
+#include <utility>
 
 #include <Eigen/Core>
 
@@ -11,6 +12,24 @@
 namespace venture::balance {
 
 namespace {
+
+/// The same period in steps so many times as long, each taken in one go. A signal runs straight over them.
+ThermalModel in_long_steps(const ThermalModel& model, std::size_t times)
+{
+    ThermalModel out = model;
+    out.step_s *= static_cast<double>(times);
+    out.steps /= times;
+    for (Signal& signal : out.signals) {
+        if (signal.start.size() == 1) continue;
+        Signal coarse{.forcing = signal.forcing};
+        for (std::size_t i = 0; i < out.steps; ++i) {
+            coarse.start.push_back(signal.at(i * times, 0.0));
+            coarse.end.push_back(signal.at((i + 1) * times - 1, 1.0));
+        }
+        signal = std::move(coarse);
+    }
+    return out;
+}
 
 /// Root-mean-square heat capacity that turns a change of modes into kelvin, and the flattening of a state.
 class StateScale {
@@ -99,58 +118,48 @@ private:
     Eigen::VectorXd last_residual_{}, last_image_{};
 };
 
-/// The same period in steps so many times as long, each taken in one go. A signal runs straight over them.
-ThermalModel in_long_steps(const ThermalModel& model, std::size_t times)
-{
-    ThermalModel out = model;
-    out.step_s *= static_cast<double>(times);
-    out.steps /= times;
-    for (Signal& signal : out.signals) {
-        if (signal.start.size() == 1) continue;
-        Signal coarse{.forcing = signal.forcing};
-        for (std::size_t i = 0; i < out.steps; ++i) {
-            coarse.start.push_back(signal.at(i * times, 0.0));
-            coarse.end.push_back(signal.at((i + 1) * times - 1, 1.0));
-        }
-        signal = std::move(coarse);
-    }
-    return out;
-}
-
 } // namespace
 
-State first_guess(const ThermalModel& model, const HeatBalance& balance, const PeriodicOptions& options)
+std::optional<ThermalModel> in_hours(const ThermalModel& model)
 {
     const auto per_hour = static_cast<std::size_t>(std::lround(3600.0 / model.step_s));
-    const bool is_short = per_hour >= 4 && model.steps % per_hour == 0 && options.replay == nullptr;
-    if (!is_short) return balance.steady_state();
-    constexpr double near_enough = 20.0; // times what is asked for
-    const ThermalModel hours = in_long_steps(model, per_hour);
-    const HeatBalance coarse{hours, options.films, hours.step_s};
-    PeriodicOptions roughly{.temperature_tolerance_K = near_enough * options.temperature_tolerance_K,
+    if (per_hour < 4 || model.steps % per_hour != 0) return std::nullopt;
+    return in_long_steps(model, per_hour);
+}
+
+FirstGuess first_guess(const ThermalModel& model, const HeatBalance& balance, const PeriodicOptions& options)
+{
+    const std::optional<ThermalModel> hours = options.replay == nullptr ? in_hours(model) : std::nullopt;
+    if (!hours) return {balance.steady_state()};
+    // Steps of an hour and of ten minutes differ by some thousandths of a kelvin: to be nearer is lost upon them.
+    constexpr double near_enough_K = 1e-3;
+    const HeatBalance coarse{*hours, options.films, hours->step_s};
+    PeriodicOptions roughly{.temperature_tolerance_K = std::max(near_enough_K, options.temperature_tolerance_K),
                             .most_days = options.most_days,
                             .films = options.films};
-    State state = coarse.steady_state();
-    PeriodAccount untold{hours};
-    (void)find_periodic(hours, coarse, roughly, state, untold);
-    balance.recall(state);
-    return state;
+    FirstGuess guess{coarse.steady_state()};
+    PeriodAccount untold{*hours};
+    const Convergence reached = find_periodic(*hours, coarse, roughly, guess, untold);
+    if (reached.days == 1) guess.change_K = reached.residual_K; // at rest: shorter steps find nothing else
+    balance.recall(guess.state);
+    return guess;
 }
 
 Convergence find_periodic(const ThermalModel& model, const HeatBalance& balance, const PeriodicOptions& options,
-                          State& state, PeriodAccount& account)
+                          FirstGuess& guess, PeriodAccount& account)
 {
     // A repetition is told when the next one may well be the last: telling costs half of a repetition, going once more
     // over the period to tell it costs one and a half.
-    constexpr double may_be_last = 200.0; // times what is asked for
+    constexpr double may_be_last = 40.0; // times what is asked for
+    State& state = guess.state;
     const StateScale scale{model, balance};
     Anderson anderson;
-    Convergence out;
+    Convergence out{.residual_K = guess.change_K};
     StepResult step;
     std::vector<double> held(model.zones.size()); // share of the period in which the supply acts
     const double one_step = 1.0 / static_cast<double>(model.steps);
     while (!out.converged && out.days < options.most_days) {
-        const bool is_told = out.days > 0 && out.residual_K <= may_be_last * options.temperature_tolerance_K;
+        const bool is_told = out.residual_K <= may_be_last * options.temperature_tolerance_K;
         ++out.days;
         const Eigen::VectorXd x = scale.flat(state);
         const State begin = state;
@@ -158,7 +167,8 @@ Convergence find_periodic(const ThermalModel& model, const HeatBalance& balance,
         account.clear();
         for (std::size_t i = 0; i < model.steps; ++i) {
             if (is_told) {
-                balance.advance(state, i, step, {.account = Account::flows, .replay = options.replay});
+                balance.advance(state, i, step,
+                                {.account = Account::flows, .record = options.record, .replay = options.replay});
                 account.add(i, step);
             } else {
                 balance.advance(state, i, options.replay);

@@ -28,7 +28,7 @@ DayOfBuilding run_for_parts(const ThermalModel& model, const balance::PeriodBegi
 {
     DayOfBuilding out{.model = model};
     out.recorded.with_faces = true;
-    balance::PeriodicOptions options{.temperature_tolerance_K = 1e-7};
+    balance::PeriodicOptions options{.temperature_tolerance_K = 1e-6};
     options.record = &out.recorded;
     options.near = near;
     out.day = run_periodic_day(model, options);
