@@ -153,6 +153,7 @@ std::span<const rating::Kind* const> all_kinds()
         std::vector<const rating::Kind*> out;
         std::ranges::copy(terminal::unit_kinds(), std::back_inserter(out));
         std::ranges::copy(plant::plant_kinds(), std::back_inserter(out));
+        std::ranges::copy(terminal::fitting_kinds(), std::back_inserter(out));
         return out;
     }();
     return all;

@@ -163,7 +163,7 @@ void add_units(const Job& job, draw::PlanOptions& options)
     const building::Building& b = *job.building();
     study::Tags tags = exchange::read_tags(job.folder() / exchange::tags_name);
     std::vector<study::ScheduleItem> items = schedule_items(job.project().sizing(), &b);
-    give_tags(items, tags, &b);
+    give_tags(items, tags, &b, job.project().sizing().tag_rule);
     options.more_lines.resize(b.rooms.size());
     for (const study::ScheduleItem& item : items) {
         const auto room = b.find_room(item.place);

@@ -53,7 +53,7 @@ ExitCode run(const ScheduleOptions& o)
         study::Tags tags = exchange::read_tags(file);
         const std::size_t before = tags.issued.size();
         std::vector<study::ScheduleItem> items = schedule_items(sizing, building);
-        give_tags(items, tags, building);
+        give_tags(items, tags, building, sizing.tag_rule);
         if (!is_tried(o)) exchange::write_tags(file, tags);
         if (only != nullptr) std::erase_if(items, [&](const study::ScheduleItem& item) { return item.kind != only; });
         const report::TagNews news{.given = tags.issued.size() - before, .kept = !is_tried(o)};

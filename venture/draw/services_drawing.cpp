@@ -6,6 +6,7 @@
 #include <fmt/format.h>
 
 #include <venture/draw/graph_layout.hpp>
+#include <venture/services/circuits.hpp>
 
 namespace venture::draw {
 
@@ -147,10 +148,10 @@ private:
     {
         const Circuit& c = s_.circuits[index];
         const Demand& takes = needs_.taken.asked(node, c.carries);
-        const std::string supply = degrees(c.supply_C);
-        Box box{.lines = {c.name}, .fill = pale_circuit, .dashed = !c.from && c.plants.empty()};
-        box.lines.push_back(fmt::format("{}, {}/{}", quantity::name_of(c.carries), supply.substr(0, supply.find(' ')),
-                                        degrees(c.return_C)));
+        Box box{.lines = {c.name}, .fill = pale_circuit, .dashed = c.has_water() && !c.from && c.plants.empty()};
+        box.lines.push_back(
+            fmt::format("{}, {}", quantity::name_of(c.carries),
+                        c.has_water() ? water_in_words(c, o_.units) : std::string{quantity::name_of(c.medium)}));
         if (c.same_pipes) box.lines.push_back("in the pipes of " + s_.circuits[*c.same_pipes].name);
         if (takes.hours() == 0) {
             box.lines.emplace_back("serves nobody");
@@ -159,6 +160,7 @@ private:
         const services::CircuitWater water = water_of(s_, index, takes.peak_W());
         box.lines.push_back("units take " + peak(takes, c.carries));
         if (takes.typed) box.lines.back() = peak(takes, c.carries);
+        if (!c.has_water()) return box;
         if (c.glycol > 0.0) {
             box.lines.push_back(percent(c.glycol) + " glycol");
         } else {
@@ -345,9 +347,9 @@ private:
 
 } // namespace
 
-std::string draw_services(const Services& services, const services::Needs& needs, const ServicesDrawingOptions& options)
+std::string draw_services(const Services& of, const services::Needs& needs, const ServicesDrawingOptions& options)
 {
-    return ServicesDrawing{services, needs, options}.run();
+    return ServicesDrawing{of, needs, options}.run();
 }
 
 } // namespace venture::draw

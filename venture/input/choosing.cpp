@@ -67,6 +67,9 @@ const RecordSpec& ChoosingInput::spec()
         {number("warmest_surface", Kind::temperature, 20, 120,
                 "that units may have where people cannot move away; of its room type unless typed"),
          &T::warmest_surface},
+        {number("external_pressure", Kind::pressure, 0, 2000,
+                "that ducts and grilles beyond a unit take: only units whose fans overcome it; none unless typed"),
+         &T::external_pressure},
         {text("alike",
               "rooms of this line that are of one type and one size get the same: chosen for the one that needs "
               "most; each by itself unless typed"),

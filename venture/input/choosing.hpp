@@ -18,7 +18,7 @@ struct ChoosingInput {
     Whole most_units;
     Given<double> most_height, most_length, most_depth, most_sound, room_effect, most_over;
     Given<double> connection, cover, finish;
-    Given<double> floor_gap, sill_gap, side_gap, window_share, wall_length, warmest_surface;
+    Given<double> floor_gap, sill_gap, side_gap, window_share, wall_length, warmest_surface, external_pressure;
     Choice<Alike> alike;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };

@@ -50,8 +50,10 @@ const RecordSpec& Input::spec()
                 Nested{"circuit", &T::circuits}.with_own_file(),
                 Nested{"plant", &T::plants}.with_own_file(),
                 Nested{"serve", &T::serve}.with_own_file(),
+                Nested{"primary_air", &T::primary_air}.with_own_file(),
                 Nested{"choosing", &T::choosing}.with_own_file(),
                 Nested{"kept", &T::kept}.with_own_file(),
+                {"tags", &T::tags},
                 {"loads", &T::loads},
                 {"method", &T::method},
             });

@@ -12,10 +12,12 @@
 #include <venture/input/glass.hpp>
 #include <venture/input/ground.hpp>
 #include <venture/input/hours.hpp>
+#include <venture/input/primary_air.hpp>
 #include <venture/input/project.hpp>
 #include <venture/input/room.hpp>
 #include <venture/input/services.hpp>
 #include <venture/input/site.hpp>
+#include <venture/input/tags.hpp>
 #include <venture/input/weather.hpp>
 #include <venture/quantity/origin.hpp>
 
@@ -61,8 +63,10 @@ struct Input {
     std::vector<CircuitInput> circuits{};
     std::vector<PlantInput> plants{};
     std::vector<ServeInput> serve{};
+    std::vector<PrimaryAirInput> primary_air{};
     std::vector<ChoosingInput> choosing{};
     std::vector<KeptInput> kept{};
+    TagsInput tags{};
     LoadsInput loads{};
     MethodInput method{};
     /// Names that a library has beside these, by table, for whoever misspells one.

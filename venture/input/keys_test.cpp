@@ -114,14 +114,30 @@ TEST(Keys, SayOfEveryTextWhatItNames)
             !words.contains(key.spec.name))
             free.insert(where);
     });
-    const std::set<std::string> known = {"choosing/aims",         "choosing/families",  "choosing/makers",
-                                         "choosing/speed",        "choosing/unit",      "circuit/unit",
-                                         "days/events",           "days/file",          "kept/product",
-                                         "loads/table",           "profile/hours",      "room/load_reason",
-                                         "room/perimeter_on",     "room/slopes",        "room/walk",
-                                         "room.face/on",          "room.opening/in",    "site/summer_time_first",
-                                         "site/summer_time_last", "weather/file",       "weather/missing",
-                                         "weather.column/column", "weather.column/unit"};
+    const std::set<std::string> known = {"choosing/aims",
+                                         "choosing/families",
+                                         "choosing/makers",
+                                         "choosing/speed",
+                                         "choosing/unit",
+                                         "circuit/unit",
+                                         "circuit/valve",        "tags/rule", "tags.prefix/prefix",
+                                         "days/events",
+                                         "days/file",
+                                         "kept/product",
+                                         "loads/table",
+                                         "profile/hours",
+                                         "room/load_reason",
+                                         "room/perimeter_on",
+                                         "room/slopes",
+                                         "room/walk",
+                                         "room.face/on",
+                                         "room.opening/in",
+                                         "site/summer_time_first",
+                                         "site/summer_time_last",
+                                         "weather/file",
+                                         "weather/missing",
+                                         "weather.column/column",
+                                         "weather.column/unit"};
     for (const std::string& where : free) EXPECT_TRUE(known.contains(where)) << where << ": what does it name?";
 }
 

@@ -48,8 +48,13 @@ const RecordSpec& CircuitInput::spec()
     static const RecordSpec all = RecordSpec::of<T>({
         name_key<T>("what rooms call it"),
         {must(text("carries", "what it brings to the rooms")), &T::carries},
-        {must(number("supply", Kind::temperature, 3, 95, "water to the units")), &T::supply},
-        {must(number("return", Kind::temperature, 4, 90, "water back from the units")), &T::back},
+        {number("supply", Kind::temperature, 3, 95, "water to the units; must be typed unless it brings no water"),
+         &T::supply},
+        {number("return", Kind::temperature, 4, 90, "water back from the units; must be typed unless it brings none"),
+         &T::back},
+        {text("medium", "what it brings heat or cold with; what its units take unless typed: electricity for units "
+                        "that have an electric heater besides"),
+         &T::medium},
         {otherwise(number("glycol", Kind::fraction, 0, 0.7, "share of glycol in its water"), 0.0, "plain water"),
          &T::glycol},
         {text("unit", "terminal unit on it; must be typed unless its demand is"), &T::unit},
@@ -77,6 +82,14 @@ const RecordSpec& CircuitInput::spec()
                           "brings"),
                    0.0, "none unless typed"),
          &T::loss},
+        {number("radiant_share", Kind::fraction, 0, 1,
+                "of what its units give in heating: radiates to surfaces of the room; of their kind unless typed, and "
+                "of a room that says its own not asked"),
+         &T::radiant_share},
+        {text("valve", "in the catalogue: at each of its units; set for the unit's flow in the schedule"), &T::valve},
+        {number("pressure_difference", Kind::pressure, 10, 1e6,
+                "that the pump leaves for a unit and its valve together; must be typed where there is a valve"),
+         &T::pressure_difference},
         {number("demand", Kind::power, 0, 1e9,
                 "what is asked of it, typed instead of the sum of its rooms: an air handler's coil; counts in every "
                 "hour of its season"),
@@ -143,11 +156,18 @@ const RecordSpec& KeptInput::spec()
     static const RecordSpec all = RecordSpec::of<T>({
         {must(naming("serves", {"room", "plant"}, "room or plant it stands for")), &T::serves},
         {must(text("duty", "which of its duties")), &T::duty},
-        text_key("product", &T::product, "name in the catalogue", true),
+        text_key("product", &T::product, "name in the catalogue, or any where gives is typed", true),
         {otherwise(number("count", Kind::number, 1, 100, "how many"), 1.0, "one"), &T::count},
         {number("chosen_for", Kind::power, 0, 1e8,
                 "the duty when it was settled on; tells whether loads have moved since"),
          &T::chosen_for},
+        {number("gives", Kind::power, 1, 1e8,
+                "of one, at the job's temperatures: the product then need not be in the catalogue; of cooling sensible "
+                "and latent together"),
+         &T::gives},
+        {number("gives_sensible", Kind::power, 1, 1e8, "of cooling, without drying; all of it unless typed"),
+         &T::gives_sensible},
+        {number("sound", Kind::sound_power, 0, 120, "of one, where gives is typed"), &T::sound},
         note_key<T>(),
     });
     return all;

@@ -14,12 +14,16 @@ namespace venture::input {
 /// What a room, a circuit or a plant is for.
 enum class Duty : std::uint8_t { heating, cooling };
 
+/// What a circuit brings it with.
+enum class CircuitMedium : std::uint8_t { water, electricity };
+
 /// Kinds of terminal unit that rooms can have, and of plant; by name, in the order of the lists that they come from.
 #define VENTURE_ENUMERATOR(kind, words) kind,
 enum class UnitKind : std::uint8_t { VENTURE_UNIT_KINDS(VENTURE_ENUMERATOR) };
 enum class PlantKind : std::uint8_t { VENTURE_PLANT_KINDS(VENTURE_ENUMERATOR) };
 enum class ProductKind : std::uint8_t {
     VENTURE_UNIT_KINDS(VENTURE_ENUMERATOR) VENTURE_PLANT_KINDS(VENTURE_ENUMERATOR)
+        VENTURE_FITTING_KINDS(VENTURE_ENUMERATOR)
 };
 #undef VENTURE_ENUMERATOR
 
@@ -30,6 +34,11 @@ namespace venture {
 template <>
 struct quantity::WordsOf<input::Duty> {
     static constexpr std::array<std::string_view, 2> words = {"heating", "cooling"};
+};
+
+template <>
+struct quantity::WordsOf<input::CircuitMedium> {
+    static constexpr std::array<std::string_view, 2> words = {"water", "electricity"};
 };
 
 #define VENTURE_WORDS(kind, words) std::string_view{words},
@@ -45,7 +54,8 @@ struct quantity::WordsOf<input::PlantKind> {
 
 template <>
 struct quantity::WordsOf<input::ProductKind> {
-    static constexpr std::array words = {VENTURE_UNIT_KINDS(VENTURE_WORDS) VENTURE_PLANT_KINDS(VENTURE_WORDS)};
+    static constexpr std::array words = {VENTURE_UNIT_KINDS(VENTURE_WORDS) VENTURE_PLANT_KINDS(VENTURE_WORDS)
+                                             VENTURE_FITTING_KINDS(VENTURE_WORDS)};
 };
 #undef VENTURE_WORDS
 
@@ -73,12 +83,13 @@ struct CatalogueInput {
 
 /// Pipes between plants and the terminal units of rooms, or mixed from another circuit.
 struct CircuitInput {
-    Given<std::string> name, plant, from, same_pipes_as, note;
+    Given<std::string> name, plant, from, same_pipes_as, valve, note;
     Given<TextList> plants;
     Given<QuantityList> plant_shares;
     Choice<Duty> carries;
     Choice<UnitKind> unit;
-    Given<double> supply, back, glycol, diversity, loss, demand;
+    Choice<CircuitMedium> medium;
+    Given<double> supply, back, glycol, diversity, loss, demand, pressure_difference, radiant_share;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 
@@ -105,7 +116,7 @@ struct KeptInput {
     Given<std::string> serves, product, note;
     Choice<Duty> duty;
     Whole count;
-    Given<double> chosen_for;
+    Given<double> chosen_for, gives, gives_sensible, sound;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 

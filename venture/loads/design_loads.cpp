@@ -1,6 +1,7 @@
 #include <venture/loads/design_loads.hpp>
 
 #include <algorithm>
+#include <array>
 #include <cmath>
 #include <exception>
 #include <map>
@@ -30,8 +31,21 @@ struct Run {
     bool tell_memory = false; ///< of walls
     std::vector<std::size_t> zone_of_room{};
     balance::PeriodicDay result{};
+    std::vector<std::array<double, 24>> outdoor_air_kg_per_s{}; ///< by zone, in the middle of each hour
     std::uint64_t fingerprint = 0;
 };
+
+std::vector<std::array<double, 24>> outdoor_air_of(const balance::ThermalModel& m)
+{
+    std::vector<std::array<double, 24>> out(m.zones.size());
+    for (std::size_t z = 0; z < m.zones.size(); ++z)
+        for (std::size_t h = 0; h < out[z].size(); ++h) {
+            const std::size_t step = (2 * h + 1) * m.steps / (2 * out[z].size());
+            out[z][h] = m.value(m.zones[z].infiltration_kg_per_s, step, 0.0) +
+                        m.value(m.zones[z].ventilation_kg_per_s, step, 0.0);
+        }
+    return out;
+}
 
 /// Design days of one building, side by side; each is independent of the others, so threads change nothing but the time.
 class Days {
@@ -66,6 +80,7 @@ private:
     {
         Compiled compiled = models_->compile(b_, run.day, run.setbacks);
         run.zone_of_room = std::move(compiled.zone_of_room);
+        run.outdoor_air_kg_per_s = outdoor_air_of(compiled.model);
         run.result = run_with_films(compiled.model, {.tell_memory = run.tell_memory});
         run.fingerprint = fingerprint_of(compiled.model);
     }
@@ -157,6 +172,7 @@ void add_cooling(const Building& b, const Run& run, std::size_t r, RoomLoad& out
         out.cooling_air_C = day.air_C[h];
         out.cooling_humidity_ratio = day.humidity_ratio[h];
         out.cooling_outdoor_C = 0.5 * (run.day.dry_bulb_C[h] + run.day.dry_bulb_C[h + 1]);
+        out.cooling_outdoor_air_kg_per_s = run.outdoor_air_kg_per_s[run.zone_of_room[r]][h];
         out.cooling_balance = balance_of(day.parts[h]);
     }
 }

@@ -71,7 +71,9 @@ struct RoomLoad {
     bool heated = false, cooled = false;
     quantity::OriginId heating_setpoint_origin{}, cooling_setpoint_origin{}; ///< who said what is held
 
-    double heating_W = 0.0;    ///< largest hour mean
+    double heating_W = 0.0; ///< largest hour mean
+    /// Where it was computed for units that radiate: what it would be if all their heat went into the air.
+    std::optional<double> heating_convective_W{};
     double heating_up_W = 0.0; ///< of it, what coming back from set-backs adds to holding set-points all day
     bool sets_back = false;    ///< itself; else heating_up_W is for rooms beside it that do
     double winter_air_C = 0.0; ///< of its air in winter design, as that day begins
@@ -86,9 +88,10 @@ struct RoomLoad {
     double cooling_setpoint_C = 24.0;
     double cooling_air_C = 24.0, cooling_humidity_ratio = 0.0; ///< room air in the hour of the peak
     double cooling_outdoor_C = 0.0;                            ///< outdoor air in that hour
+    double cooling_outdoor_air_kg_per_s = 0.0; ///< that comes into the room in that hour, by leaks and by plan
     When cooling_when{}, cooling_sensible_when{};
 
-    bool humidity_held = false; ///< somebody limits it: what cools must take the moisture, too
+    bool humidity_held = false;                     ///< somebody limits it: what cools must take the moisture, too
     std::vector<LoadDay> cooling_days{};            ///< one per design month; empty for typed loads
     std::vector<PaperTerm> paper{};                 ///< steady heat loss, line by line; empty for typed loads
     AirBalance cooling_balance{};                   ///< in the hour of the peak

@@ -98,7 +98,8 @@ private:
             return;
         }
         if (s.kept->chosen_for_W && *s.kept->chosen_for_W > 0.0) s.duty_moved = s.duty.W / *s.kept->chosen_for_W - 1.0;
-        const rating::Product* product = stocks_.find(*plant.kind, s.kept->product);
+        const rating::Product* product =
+            s.kept->typed ? s.kept->typed.get() : stocks_.find(*plant.kind, s.kept->product);
         s.kept_unknown = product == nullptr;
         if (product != nullptr) s.choice.chosen = rating::rated_at(*product, s.kept->count, asked(s).at, s.duty);
     }

@@ -92,6 +92,8 @@ inline constexpr std::string_view too_loud = "V447";     ///< kept units are lou
 inline constexpr std::string_view too_warm = "V448";     ///< a kept unit can be touched warmer than is allowed
 inline constexpr std::string_view many_units = "V449";   ///< many units in a row: another kind may serve better
 inline constexpr std::string_view stays_dry = "V450";    ///< a coil takes no moisture where nobody limits it
+inline constexpr std::string_view odd_valve = "V451";    ///< a valve that cannot be set for its unit, or whistles
+inline constexpr std::string_view primary_air = "V452";  ///< outdoor air counted twice, or through what lets none in
 inline constexpr std::string_view cannot_be = "V442";    ///< rooms at temperatures or humidities that cannot be
 // weather
 inline constexpr std::string_view weather_records = "V501"; ///< records that make no year

@@ -69,7 +69,7 @@ const std::vector<Bracket>* Brackets::at(const Conditions& asked)
                     least = first ? value : std::min(least, value);
                     most = first ? value : std::max(most, value);
                 };
-                for (const Service s : {Service::heating, Service::cooling})
+                for (const Service s : all_services)
                     take(c.gives_W[s], b.least_W[s], b.most_W[s]);
                 take(c.sensible_W, b.least_sensible_W, b.most_sensible_W);
                 take(c.gives_W[Service::cooling] - c.sensible_W, b.least_latent_W, b.most_latent_W);
@@ -79,7 +79,7 @@ const std::vector<Bracket>* Brackets::at(const Conditions& asked)
             first = false;
         }
     for (Bracket& b : out) {
-        for (const Service s : {Service::heating, Service::cooling}) widen(b.least_W[s], b.most_W[s]);
+        for (const Service s : all_services) widen(b.least_W[s], b.most_W[s]);
         widen(b.least_sensible_W, b.most_sensible_W);
         widen(b.least_latent_W, b.most_latent_W);
         b.least_water_kg_per_s *= 1.0 - widening;

@@ -26,6 +26,9 @@ constexpr std::array<RatingInput, number_of_inputs> inputs = {{
     {"glycol", "share of glycol", Kind::fraction},
     {"air_pressure", "air pressure", Kind::pressure},
     {"output_factor", "factor of connection, cover and finish", Kind::fraction},
+    {"primary_flow", "primary air", Kind::number},
+    {"primary_dry_bulb", "dry bulb of primary air", Kind::temperature},
+    {"primary_humidity", "humidity ratio of primary air", Kind::humidity_ratio},
 }};
 
 } // namespace

@@ -30,8 +30,11 @@ enum class At : std::uint8_t {
     glycol,
     air_pressure,
     output_factor, ///< what connection, cover and finish leave of a radiator's nominal output
+    primary_flow,  ///< outdoor air that comes through a unit, kg/s of dry air
+    primary_dry_bulb,
+    primary_humidity,
 };
-inline constexpr std::size_t number_of_inputs = 14;
+inline constexpr std::size_t number_of_inputs = 17;
 
 struct RatingInput {
     std::string_view key;   ///< "water_supply": in catalogues

@@ -44,6 +44,7 @@ bool is_one_of(const std::string& word, const std::vector<std::string>& words)
 
 double surface_C(const Label& label, const Conditions& at)
 {
+    if (!std::isnan(label.surface_C)) return label.surface_C;
     return at[At::room] + label.surface_share * (at[At::water_supply] - at[At::room]);
 }
 
@@ -63,6 +64,13 @@ Judged Judge::by_label(const Label& label) const
     exceeds(Fails::height, label.height_m, wish_.most_height_m);
     exceeds(Fails::length, label.length_m, wish_.most_length_m);
     exceeds(Fails::depth, label.depth_m, wish_.most_depth_m);
+    const auto falls_short = [&](Fails in, double is, double must_be) {
+        if (out.fails != Fails::nothing || must_be <= 0.0) return;
+        if (!(is >= must_be * (1.0 - capacity_rounding))) out.fail(in, is, must_be);
+    };
+    falls_short(Fails::door_width, label.length_m, wish_.least_length_m);
+    falls_short(Fails::door_height, label.reach_m, wish_.least_reach_m);
+    falls_short(Fails::external_pressure, label.external_Pa, wish_.least_external_Pa);
     if (wish_.most_surface_C != no_limit && asked_.duty.service == Service::heating)
         exceeds(Fails::surface, surface_C(label, asked_.at), wish_.most_surface_C);
     return out;

@@ -15,7 +15,10 @@
 namespace venture::rating {
 
 /// Where products of a kind stand.
-enum class Stands : std::uint8_t { room, plant_room };
+enum class Stands : std::uint8_t { room, plant_room, pipe };
+
+/// Along what the units of a room stand, where that matters: one at each.
+enum class Along : std::uint8_t { nothing, windows, walls, doors };
 
 /// Water that is assumed for a kind where a project names no circuits.
 struct AssumedWater {
@@ -42,14 +45,20 @@ struct Kind {
     std::string_view words; ///< "fan coil"
     std::string_view tag{}; ///< that tags of its kind begin with: "FC"
     Stands stands = Stands::room;
-    bool in_rows = false; ///< one under each window, or along walls, of one body in several lengths
+    Along along = Along::nothing; ///< windows: or walls, where windows do not do
+    bool passes_air = false;      ///< outdoor air can come through it
+    double radiant_share = 0.0;   ///< of its heat, usually; our statement, since makers' differ
     std::vector<Service> gives{};
-    Medium medium = Medium::water; ///< that units take, that plants give
+    Medium medium = Medium::water;      ///< that units take, that plants give
+    std::optional<Medium> also_takes{}; ///< instead, where a circuit says so
     /// For a circuit that nobody gave, of the first kind in the list that gives its service.
     std::optional<AssumedWater> assumed{};
     std::vector<At> needs{}; ///< what its products are rated at
     std::unique_ptr<Shelf> (*shelf)() = nullptr;
     [[nodiscard]] bool does(Service service) const;
+    [[nodiscard]] bool takes(Medium what) const { return what == medium || what == also_takes; }
+    /// Of one body in several lengths, one under each window or along each wall.
+    [[nodiscard]] bool in_rows() const { return along == Along::windows || along == Along::walls; }
     [[nodiscard]] bool is_rated_at(At what) const;
 };
 

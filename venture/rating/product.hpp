@@ -39,8 +39,11 @@ struct Label {
     std::string family{}; ///< "Lean": products that differ in size alone
     std::string speed{};  ///< of its fan, where the maker rates several
     double height_m = unknown, length_m = unknown, depth_m = unknown;
-    double cost = unknown;      ///< in whatever its catalogue counts: an index, or money
-    double surface_share = 1.0; ///< by how much of what its water is warmer than the room its surface is
+    double cost = unknown;        ///< in whatever its catalogue counts: an index, or money
+    double surface_share = 1.0;   ///< by how much of what its water is warmer than the room its surface is
+    double surface_C = unknown;   ///< the warmest that can be touched, where no water decides it
+    double external_Pa = unknown; ///< that its fan overcomes outside of it, at this rating
+    double reach_m = unknown;     ///< height of a door that it shields
 };
 
 class Product {

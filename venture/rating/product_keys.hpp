@@ -38,6 +38,9 @@ inline KeySpec surface_share_key()
         "what can be touched is warmer than the room by this share of what its water is; 1 unless typed, less "
         "in a casing");
 }
+inline KeySpec speed_key() { return text("speed", "of its fan at this rating, where there are several: \"low\""); }
+inline KeySpec fan_power_key(std::string_view meaning) { return number("fan_power", Kind::power, 0, 1e5, meaning); }
+inline KeySpec sound_key() { return number("sound", Kind::sound_power, 0, 120, "sound power level"); }
 inline KeySpec height_key() { return number("height", Kind::length, 0.02, 5, "of the body"); }
 inline KeySpec length_key() { return number("length", Kind::length, 0.02, 20, "of the body, along its wall"); }
 inline KeySpec depth_key() { return number("depth", Kind::length, 0.005, 3, "of the body, out from its wall"); }
@@ -57,6 +60,10 @@ template <class Data>
     if constexpr (requires { data.length; }) out.length_m = data.length.value.value_or(unknown);
     if constexpr (requires { data.depth; }) out.depth_m = data.depth.value.value_or(unknown);
     if constexpr (requires { data.cost; }) out.cost = data.cost.value.value_or(unknown);
+    if constexpr (requires { data.surface; }) out.surface_C = data.surface.value.value_or(unknown);
+    if constexpr (requires { data.external_pressure; })
+        out.external_Pa = data.external_pressure.value.value_or(unknown);
+    if constexpr (requires { data.reach; }) out.reach_m = data.reach.value.value_or(unknown);
     if constexpr (requires { data.surface_share; }) out.surface_share = data.surface_share.value.value_or(1.0);
     if (!out.speed.empty()) out.name += " at " + out.speed;
     return out;

@@ -92,6 +92,10 @@ std::string in_words(const Verdict& v)
         return fmt::format("{:.{}f} {} {}, at most {:.{}f} {}", factor * v.value, decimals, unit, what,
                            factor * v.limit, decimals, unit);
     };
+    const auto falls_short = [&](std::string_view what, double factor, std::string_view unit) {
+        if (std::isnan(v.value)) return fmt::format("its maker says no {}", what);
+        return fmt::format("{:.0f} {} {}, at least {:.0f} {}", factor * v.value, unit, what, factor * v.limit, unit);
+    };
     switch (v.fails) {
     case Fails::nothing:
         return "suffices";
@@ -108,6 +112,12 @@ std::string in_words(const Verdict& v)
         return told("long", 1000.0, "mm");
     case Fails::depth:
         return told("deep", 1000.0, "mm");
+    case Fails::door_width:
+        return falls_short("length", 1000.0, "mm");
+    case Fails::door_height:
+        return falls_short("height of doors", 1000.0, "mm");
+    case Fails::external_pressure:
+        return falls_short("external pressure", 1.0, "Pa");
     case Fails::total_length:
         return told("long together", 1000.0, "mm");
     case Fails::surface:

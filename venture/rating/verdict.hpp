@@ -16,7 +16,7 @@ namespace venture::rating {
 
 using Products = std::span<const std::shared_ptr<const Product>>;
 
-/// The warmest that can be touched of what heats with water. @pre `at` has room and water supply
+/// The warmest that can be touched of what heats. Not a number where neither its maker nor its water tells it.
 [[nodiscard]] double surface_C(const Label& label, const Conditions& at);
 
 /// Why a product is not a choice.
@@ -28,6 +28,9 @@ enum class Fails : std::uint8_t {
     height,
     length,
     depth,
+    door_width,
+    door_height,
+    external_pressure,
     surface,
     refuses,
     total,
@@ -37,7 +40,7 @@ enum class Fails : std::uint8_t {
     sound,
     too_large
 };
-inline constexpr std::size_t number_of_failings = 15;
+inline constexpr std::size_t number_of_failings = 18;
 
 /// What there is to say of one product: the first thing it fails in, in the order of Fails.
 struct Verdict {
@@ -71,6 +74,8 @@ struct Holds {
 template <>
 struct venture::quantity::WordsOf<venture::rating::Fails> {
     static constexpr std::array<std::string_view, venture::rating::number_of_failings> words = {
-        "nothing", "maker",    "family",   "speed",  "height",        "length", "depth",    "warm surface",
-        "rating",  "capacity", "sensible", "latent", "length in all", "sound",  "too large"};
+        "nothing",       "maker",  "family",     "speed",       "height",
+        "length",        "depth",  "door width", "door height", "external pressure",
+        "warm surface",  "rating", "capacity",   "sensible",    "latent",
+        "length in all", "sound",  "too large"};
 };

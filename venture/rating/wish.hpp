@@ -41,6 +41,8 @@ struct Wish {
     std::string speed{};                           ///< of fans, where makers rate several; empty: any
     double most_height_m = no_limit, most_length_m = no_limit, most_depth_m = no_limit; ///< of each
     double most_total_length_m = no_limit;                                              ///< of all together
+    double least_length_m = 0.0, least_reach_m = 0.0;                                   ///< of each, over a door
+    double least_external_Pa = 0.0;                                                     ///< that ducts beyond it take
     double most_surface_C = no_limit;                                                   ///< of what can be touched
     double most_sound_dB = no_limit; ///< pressure level in the room, of all of them together
     double room_effect_dB = 0.0;     ///< power level less pressure level in that room

@@ -96,7 +96,7 @@ const std::vector<ResultTable>& result_tables()
         add("explain", glazing_declarations());
         add("explain", calendar_declarations());
         add("library", library_declarations());
-        for (const auto kinds : {terminal::unit_kinds(), plant::plant_kinds()})
+        for (const auto kinds : {terminal::unit_kinds(), plant::plant_kinds(), terminal::fitting_kinds()})
             for (const rating::Kind* kind : kinds) add("library", {product_declaration(*kind)});
         return tables;
     }();

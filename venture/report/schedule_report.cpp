@@ -33,7 +33,7 @@ std::string open_points(const std::vector<ScheduleItem>& items)
     std::set<std::string> unmet, unplaced;
     for (const ScheduleItem& item : items) {
         if (!item.met) unmet.insert(item.place);
-        if (item.kind->in_rows && item.standing == nullptr) unplaced.insert(item.place);
+        if (item.kind->in_rows() && item.standing == nullptr) unplaced.insert(item.place);
     }
     std::string out;
     if (!unmet.empty()) out += fmt::format("Does not suffice: {}\n", fmt::join(unmet, ", "));

@@ -4,6 +4,8 @@
 
 #include <fmt/format.h>
 
+#include <venture/terminal/valve.hpp>
+
 #include <venture/loads/load_figures.hpp>
 #include <venture/quantity/units.hpp>
 
@@ -85,6 +87,30 @@ std::string plant_notes(const Sizing& s, const PreferredUnits& units)
     return out;
 }
 
+/// Heat that radiates asks for another output than heat that goes into the air alone.
+std::string emission_notes(const Sizing& s, const PreferredUnits& units)
+{
+    double W = 0.0, convective_W = 0.0;
+    std::vector<std::string> without;
+    for (const loads::RoomLoad& load : s.loads.rooms) {
+        if (!load.heating_convective_W) continue;
+        W += load.heating_W;
+        convective_W += *load.heating_convective_W;
+        if (load.heating_W <= 0.0 && *load.heating_convective_W > 0.0)
+            without.push_back(
+                fmt::format("{} ({} if convective)", load.room, units.text(*load.heating_convective_W, "total_power")));
+    }
+    if (convective_W <= 0.0) return {};
+    std::string out =
+        fmt::format("Heating: rooms whose units radiate need {} so, each at its peak; {} if all of it went "
+                    "into the air, as loads are stated.\n",
+                    units.text(W, "total_power"), units.text(convective_W, "total_power"));
+    if (!without.empty())
+        out += fmt::format("Nothing of their own, since walls to their neighbours are warmer then: {}.\n",
+                           fmt::join(without, ", "));
+    return out;
+}
+
 } // namespace
 
 std::string invented_text(const Sizing& s)
@@ -97,6 +123,8 @@ std::string invented_text(const Sizing& s)
     };
     for (const terminal::RoomSelection& u : s.units) add(*s.services.circuits[u.circuit].unit); // rooms have units
     for (const PlantSelection& p : s.plants) add(*s.services.plants[p.plant].kind);
+    if (std::ranges::any_of(s.services.circuits, [](const services::Circuit& c) { return !c.valve.empty(); }))
+        add(terminal::valve);
     if (kinds.empty()) return {};
     std::string all = fmt::format("{}", fmt::join(kinds, ", "));
     if (const auto last = all.rfind(", "); last != std::string::npos) all.replace(last, 2, " and ");
@@ -121,7 +149,7 @@ Document size_document(const Sizing& s, const PreferredUnits& units)
     out.add(tables.table("plant", s));
     out.add("\nFrom rooms to plant\n");
     out.add(tables.table("allowance", s));
-    out.add("\n" + plant_notes(s, units) +
+    out.add("\n" + plant_notes(s, units) + emission_notes(s, units) +
             "Cooling: the sensible part at its own peak; \"full\" is the hardest of total, sensible and, where "
             "humidity is limited, latent.\n"
             "A choice is the product that runs fullest without being short, each further unit in a room counting as a "

@@ -10,6 +10,7 @@
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/quantity/unknown_name.hpp>
+#include <venture/services/circuit_medium.hpp>
 #include <venture/services/telling.hpp>
 
 namespace venture::services {
@@ -102,7 +103,7 @@ private:
     {
         const auto carries = c.carries.which();
         const auto kind = c.unit.which();
-        if (!c.name || !carries || !c.supply || !c.back || (c.unit && !kind)) return; // said already
+        if (!c.name || !carries || (c.unit && !kind)) return; // said already
         if (!kind && !c.demand) {
             say(Severity::error, codes::missing, c.name.origin, fmt::format("circuit '{}': unit is missing", *c.name),
                 "type the terminal unit on it, or its demand");
@@ -110,30 +111,34 @@ private:
         }
         const auto service = static_cast<Service>(*carries);
         const Kind* const unit = kind ? kind_at(kinds_.units, static_cast<std::size_t>(*kind)) : nullptr;
-        const bool falls = *c.supply > *c.back;
-        if (falls != (service == Service::heating))
-            say(Severity::error, codes::contradiction, c.back.origin,
-                fmt::format("circuit '{}' carries {} with {:g} degC supply and {:g} degC return", *c.name, *c.carries,
-                            *c.supply, *c.back),
-                "heating water comes back colder, chilled water warmer: were the two swapped?");
+        const Medium medium = medium_of(c, service, unit, say);
+        if (medium == Medium::water && !has_sound_water(c, service, say)) return;
+        if (medium != Medium::water) tell_idle_water(c, medium, say);
+        tell_odd_valve(c, say);
         if (unit != nullptr && !unit->does(service))
             say(Severity::error, codes::contradiction, c.unit.origin,
                 fmt::format("circuit '{}' carries {}: a {} has no such rating here", *c.name, *c.carries, *c.unit),
                 abilities(kinds_.units));
         read_.emplace_back(out_.circuits.size(), &c);
-        out_.circuits.push_back({.name = *c.name,
-                                 .carries = service,
-                                 .supply_C = *c.supply,
-                                 .return_C = *c.back,
-                                 .glycol = c.glycol.value.value_or(0.0),
-                                 .unit = unit,
-                                 .diversity = c.diversity.value.value_or(1.0),
-                                 .loss = c.loss.value.value_or(0.0),
-                                 .demand_W = c.demand.value,
-                                 .origin = c.name.origin,
-                                 .diversity_origin = c.diversity.origin,
-                                 .loss_origin = c.loss.origin,
-                                 .demand_origin = c.demand.origin});
+        out_.circuits.push_back(
+            {.name = *c.name,
+             .carries = service,
+             .medium = medium,
+             .supply_C = c.supply.value.value_or(rating::unknown),
+             .return_C = c.back.value.value_or(rating::unknown),
+             .glycol = c.glycol.value.value_or(0.0),
+             .radiant_share = c.radiant_share.value.value_or(unit != nullptr ? unit->radiant_share : 0.0),
+             .valve = c.valve.value.value_or(""),
+             .pressure_difference_Pa = c.pressure_difference.value.value_or(0.0),
+             .unit = unit,
+             .diversity = c.diversity.value.value_or(1.0),
+             .loss = c.loss.value.value_or(0.0),
+             .demand_W = c.demand.value,
+             .origin = c.name.origin,
+             .diversity_origin = c.diversity.origin,
+             .loss_origin = c.loss.origin,
+             .demand_origin = c.demand.origin,
+             .valve_origin = c.valve.origin});
     }
 
     void find_what_feeds(const CircuitInput& given, Circuit& c)
@@ -154,7 +159,7 @@ private:
             for (const quantity::PlacedText& name : *given.plants)
                 if (const auto p = plant_for(c, name.text, name.origin)) c.plants.push_back(*p);
             if ((*given.plants).size() == c.plants.size()) take_shares(given, c); // else said already
-        } else {
+        } else if (c.medium != Medium::electricity) {                             // which comes from outside
             take_the_only_one(c);
         }
     }
@@ -174,10 +179,11 @@ private:
                 fmt::format("circuit '{}' carries {} but its plant '{}' is a {}", c.name, name_of(c.carries), name,
                             feeds->words),
                 abilities(kinds_.plants));
-        else if (feeds != nullptr && c.unit != nullptr && feeds->medium != c.unit->medium)
+        else if (feeds != nullptr && feeds->medium != c.medium)
             say(Severity::error, codes::contradiction, where,
-                fmt::format("circuit '{}': a {} takes {}, and its plant '{}' gives {}", c.name, c.unit->words,
-                            name_of(c.unit->medium), name, name_of(feeds->medium)),
+                fmt::format("circuit '{}': {} {}, and its plant '{}' gives {}", c.name,
+                            c.unit != nullptr ? fmt::format("a {} takes", c.unit->words) : "it brings",
+                            name_of(c.medium), name, name_of(feeds->medium)),
                 "both must be of one medium");
         return plant;
     }
@@ -210,14 +216,12 @@ private:
     {
         for (std::size_t p = 0; p < out_.plants.size(); ++p) {
             const Kind* const kind = out_.plants[p].kind;
-            const bool fits =
-                kind != nullptr && kind->does(c.carries) && (c.unit == nullptr || kind->medium == c.unit->medium);
+            const bool fits = kind != nullptr && kind->does(c.carries) && kind->medium == c.medium;
             if (fits) c.plants.push_back(p);
         }
         if (c.plants.size() == 1) return;
         const std::string why = c.plants.empty()
-                                    ? fmt::format("no plant makes {} with {}", name_of(c.carries),
-                                                  name_of(c.unit != nullptr ? c.unit->medium : Medium::water))
+                                    ? fmt::format("no plant makes {} with {}", name_of(c.carries), name_of(c.medium))
                                     : "several plants make it and none is named";
         c.plants.clear();
         say(Severity::warning, codes::unserved, c.origin,

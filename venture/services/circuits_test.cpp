@@ -157,6 +157,48 @@ TEST(Circuits, NeedNoUnitWhereTheirDemandIsTyped)
     EXPECT_DOUBLE_EQ(asked_W(typed, typed.places.plants[0]), 20000.0);
 }
 
+TEST(Circuits, OfElectricityHaveNoWaterAndNoPlant)
+{
+    const Kind panel = {
+        .key = "panel", .words = "panel heater", .gives = {Service::heating}, .medium = Medium::electricity};
+    const Kind* const units[] = {&panel, &fan_coil};
+    const Kind* const plants[] = {&boiler, &chiller};
+    input::Input in = two_circuits();
+    in.plants.erase(in.plants.begin());
+    in.circuits[0].plant = {};
+    in.circuits[0].supply = in.circuits[0].back = {};
+    const Services s = connect(in, two_rooms(), {units, plants});
+    EXPECT_TRUE(s.problems.empty());
+    EXPECT_FALSE(s.circuits[0].has_water());
+    in.circuits[0].supply = 50.0;
+    EXPECT_TRUE(says(connect(in, two_rooms(), {units, plants}), codes::contradiction,
+                     "brings electricity, and supply says something of water"));
+    in.circuits[0].medium = std::string{"water"};
+    EXPECT_TRUE(says(connect(in, two_rooms(), {units, plants}), codes::contradiction,
+                     "brings water, and a radiator takes electricity"));
+    in.circuits[1].medium = std::string{"electricity"};
+    EXPECT_TRUE(says(connect(in, two_rooms(), {units, plants}), codes::contradiction,
+                     "brings electricity, and a fan coil takes water"));
+}
+
+TEST(Circuits, OfWaterMustTellItsTemperatures)
+{
+    input::Input in = two_circuits();
+    in.circuits[0].back = {};
+    EXPECT_TRUE(says(connected(in, two_rooms()), codes::missing, "circuit 'warm': return is missing"));
+}
+
+TEST(Circuits, WithValvesMustTellTheirPressure)
+{
+    input::Input in = two_circuits();
+    in.circuits[0].valve = std::string{"fine"};
+    EXPECT_TRUE(says(connected(in, two_rooms()), codes::missing, "pressure_difference is missing"));
+    in.circuits[0].pressure_difference = 8e3;
+    EXPECT_TRUE(connected(in, two_rooms()).problems.empty());
+    in.circuits[0].valve = {};
+    EXPECT_TRUE(says(connected(in, two_rooms()), codes::unused, "says pressure_difference, and no valve"));
+}
+
 TEST(Circuits, CarryOneMediumFromPlantToUnit)
 {
     const Kind split = {

@@ -42,13 +42,13 @@ std::string fed_by(const Services& s, std::size_t circuit)
     if (c.from) return "mixed from " + s.circuits[*c.from].name;
     for (const Link& link : s.network.links)
         if (link.to == s.places.circuits[circuit]) return s.network.nodes[link.from].name;
-    return "nothing";
+    return c.medium == rating::Medium::electricity ? "electricity" : "nothing";
 }
 
 CircuitWater water_of(const Services& s, std::size_t circuit, double W)
 {
     const Circuit& c = s.circuits[circuit];
-    if (c.glycol > 0.0) return {rating::unknown, rating::unknown};
+    if (!c.has_water() || c.glycol > 0.0) return {rating::unknown, rating::unknown};
     const double W_per_K = rating::specific_heat_of_water_J_per_kgK;
     const double flow = W / (W_per_K * std::abs(c.supply_C - c.return_C));
     if (!c.from) return {flow, flow};

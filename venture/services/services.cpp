@@ -9,6 +9,7 @@
 #include <venture/quantity/names.hpp>
 #include <venture/quantity/record.hpp>
 #include <venture/quantity/unknown_name.hpp>
+#include <venture/rating/typed_product.hpp>
 #include <venture/services/circuits.hpp>
 #include <venture/services/serving.hpp>
 #include <venture/services/telling.hpp>
@@ -96,13 +97,39 @@ private:
             for (const Plant& p : out_.plants) names.push_back(p.name);
             out_.problems.add(quantity::unknown_name("room or plant", *k.serves, k.serves.origin, names));
         }
-        Kept kept{*k.serves,          static_cast<Service>(*duty),
-                  *k.product,         k.count.number().value_or(1),
-                  k.chosen_for.value, k.serves.origin};
+        Kept kept{.serves = *k.serves,
+                  .duty = static_cast<Service>(*duty),
+                  .product = *k.product,
+                  .count = k.count.number().value_or(1),
+                  .chosen_for_W = k.chosen_for.value,
+                  .origin = k.serves.origin,
+                  .typed = typed_product(k, static_cast<Service>(*duty))};
         if (out_.find_kept(kept.serves, kept.duty) != nullptr)
             say(Severity::error, codes::twice, k.serves.origin,
                 fmt::format("a second product is kept for the {} of '{}'", *k.duty, *k.serves));
         out_.kept.push_back(std::move(kept));
+    }
+
+    /// Null where what it gives was not typed.
+    std::shared_ptr<const rating::Product> typed_product(const KeptInput& k, Service duty)
+    {
+        const bool heats = duty == Service::heating;
+        if (!k.gives || (heats && k.gives_sensible)) {
+            for (const auto* idle : {&k.gives_sensible, &k.sound})
+                if (*idle && (!k.gives || idle == &k.gives_sensible))
+                    say(Severity::error, codes::contradiction, idle->origin,
+                        heats ? "sensible is a part of cooling, and this is kept for heating"
+                              : "it says something of a unit whose gives is not typed",
+                        heats ? "take it out" : "type gives as well, or leave it to the catalogue");
+            if (!k.gives) return nullptr;
+        }
+        const double sensible_W = k.gives_sensible.value.value_or(*k.gives);
+        if (!heats && sensible_W > *k.gives)
+            say(Severity::error, codes::contradiction, k.gives_sensible.origin,
+                fmt::format("{:g} W sensible of {:g} W in all", sensible_W, *k.gives),
+                "gives is sensible and latent together");
+        return std::make_shared<const rating::TypedProduct>(*k.product, duty, *k.gives, sensible_W,
+                                                            k.sound.value.value_or(rating::unknown));
     }
 
     void find_unused()

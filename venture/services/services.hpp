@@ -2,6 +2,7 @@
 /// What serves the rooms: circuits and plants as they were typed or assumed, and the network that they make. What nobody serves,
 /// or what serves nobody, is a finding.
 
+#include <memory>
 #include <optional>
 #include <span>
 #include <string>
@@ -25,8 +26,12 @@ struct Kinds {
 struct Circuit {
     std::string name{};
     Service carries = Service::heating;
-    double supply_C = 0.0, return_C = 0.0;
-    double glycol = 0.0;                     ///< share in its water
+    rating::Medium medium = rating::Medium::water;
+    double supply_C = rating::unknown, return_C = rating::unknown; ///< of its water
+    double glycol = 0.0;                                           ///< share in its water
+    double radiant_share = 0.0;                                    ///< of what its units give in heating
+    std::string valve{};                                           ///< at each of its units; empty: nobody says
+    double pressure_difference_Pa = 0.0;                           ///< for a unit and its valve together
     const Kind* unit = nullptr;              ///< null where its demand is typed and nobody said which
     std::vector<std::size_t> plants{};       ///< that feed it, in order; none if it is mixed from another circuit
     std::vector<double> shares{};            ///< of those plants; empty: in order
@@ -35,7 +40,8 @@ struct Circuit {
     double diversity = 1.0;                  ///< share of what its rooms need together that it meets at once
     double loss = 0.0;                       ///< of its pipes, as a share of what it brings
     std::optional<double> demand_W{};        ///< typed instead of the sum of its rooms
-    quantity::OriginId origin{}, diversity_origin{}, loss_origin{}, demand_origin{};
+    quantity::OriginId origin{}, diversity_origin{}, loss_origin{}, demand_origin{}, valve_origin{};
+    [[nodiscard]] bool has_water() const { return medium == rating::Medium::water; }
 };
 
 struct Plant {
@@ -58,6 +64,7 @@ struct Kept {
     int count = 1;
     std::optional<double> chosen_for_W{};
     quantity::OriginId origin{};
+    std::shared_ptr<const rating::Product> typed{}; ///< what it gives was typed: it need not be in a catalogue
 };
 
 /// A room as services see it.

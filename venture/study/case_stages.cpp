@@ -5,6 +5,8 @@
 
 #include <fmt/format.h>
 
+#include <venture/air/moist_air.hpp>
+#include <venture/loads/emission.hpp>
 #include <venture/loads/load_findings.hpp>
 #include <venture/plant/kinds.hpp>
 #include <venture/quantity/codes.hpp>
@@ -12,6 +14,7 @@
 #include <venture/resolve/climate_input.hpp>
 #include <venture/resolve/resolve.hpp>
 #include <venture/study/case_state.hpp>
+#include <venture/study/primary_air_findings.hpp>
 #include <venture/study/unit_places.hpp>
 #include <venture/terminal/kinds.hpp>
 
@@ -105,6 +108,11 @@ void Case::State::resolve_building()
     }
     services = services::connect(input, clients(), kinds());
     problems.add_all(services.problems.all());
+    primary_air = terminal::read_primary_air(input, clients(),
+                                             building ? air::standard_pressure(building->site.place.height_m).pascal()
+                                                      : air::standard_pressure(0.0).pascal(),
+                                             problems);
+    tag_rule = TagRule{input.tags, problems};
     wishes = terminal::Wishes{input, clients(), terminal::unit_kinds(), problems};
 }
 
@@ -182,6 +190,37 @@ void Case::State::read_products()
     if (!stocks) stocks = std::make_shared<const rating::Stocks>();
 }
 
+/// Heating as the units on its circuits give it: in part radiant, by their kind or as typed for the circuit. Rooms that say
+/// their own share, and loads that were typed, stay as they are; and no product that is chosen later alters it.
+loads::RoomLoads Case::State::for_their_units() const
+{
+    loads::RoomLoads out = loads.loads;
+    if (!building) return out;
+    std::vector<double> shares;
+    bool any = false;
+    for (std::size_t r = 0; r < building->rooms.size(); ++r) {
+        double share = building->rooms[r].use.radiant_share.value;
+        const loads::RoomLoad& load = out.rooms[r];
+        const bool is_asked = share == 0.0 && load.heated && !load.typed && !load.heating_overruled;
+        if (is_asked)
+            for (const services::Server& server : services.rooms[r][rating::Service::heating])
+                share += server.share * services.circuits[server.circuit].radiant_share;
+        any = any || (is_asked && share > 0.0);
+        shares.push_back(share);
+    }
+    if (!any) return out;
+    const auto hours_W =
+        loads::heating_with_radiant_shares(*building, shares, {.step_s = options.step_s, .known = loads.models});
+    for (std::size_t r = 0; r < building->rooms.size(); ++r) {
+        loads::RoomLoad& load = out.rooms[r];
+        if (shares[r] == building->rooms[r].use.radiant_share.value || load.typed || load.heating_overruled) continue;
+        load.heating_convective_W = load.heating_W;
+        load.heating_hours_W = hours_W[r];
+        load.heating_W = *std::ranges::max_element(hours_W[r]);
+    }
+    return out;
+}
+
 void Case::State::choose()
 {
     if (sizing) return;
@@ -195,15 +234,21 @@ void Case::State::choose()
                              building ? building->site.place.height_m : 0.0};
     if (building && !building->site.months.empty())
         outdoors.hottest_C = std::ranges::max(building->site.months, {}, &climate::CoolingMonth::dry_bulb_C).dry_bulb_C;
-    sizing->loads = loads.loads;
     sizing->services = services;
+    sizing->tag_rule = tag_rule;
+    sizing->primary_air = primary_air;
+    sizing->loads = terminal::with_primary_air(for_their_units(), primary_air);
     sizing->places = unit_places(building ? &*building : nullptr, sizing->loads);
-    sizing->units = terminal::select_units(sizing->loads, services, *sizing->stocks,
-                                           {outdoors.pressure_Pa, outdoors.height_m}, {wishes, sizing->places});
+    sizing->units =
+        terminal::select_units(sizing->loads, services, *sizing->stocks, {outdoors.pressure_Pa, outdoors.height_m},
+                               {wishes, sizing->places, sizing->primary_air});
     sizing->leaves = leaves_of(sizing->loads, services);
     sizing->needs = services::needs_of(services, sizing->leaves.needs, terminal::what_units_take(sizing->units));
     sizing->plants = plant::select_plants(sizing->needs, services, *sizing->stocks, outdoors);
     problems.add_all(size_findings(*sizing, units));
+    std::vector<Problem> of_air;
+    add_primary_air_findings(*sizing, building ? &*building : nullptr, units, of_air);
+    problems.add_all(std::move(of_air));
 }
 
 } // namespace venture::study

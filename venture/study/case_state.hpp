@@ -16,7 +16,9 @@ struct Case::State {
     std::optional<building::Building> building{};
     std::optional<TypedLoads> typed{};
     services::Services services{};
+    terminal::PrimaryAirs primary_air{}; ///< by client
     terminal::Wishes wishes{};
+    TagRule tag_rule{};
     loads::DesignLoads loads{};
     std::shared_ptr<const rating::Stocks> stocks{};
     std::optional<Sizing> sizing{};
@@ -42,6 +44,7 @@ private:
     /// Of loads that another case computed.
     void point_to_own_origins();
     [[nodiscard]] std::vector<services::Client> clients() const;
+    [[nodiscard]] loads::RoomLoads for_their_units() const;
 };
 
 } // namespace venture::study

@@ -1,12 +1,15 @@
 #include <venture/study/schedule.hpp>
 
 #include <algorithm>
+#include <cctype>
 #include <cmath>
 #include <map>
+#include <utility>
 
 #include <fmt/format.h>
 
-#include <venture/rating/choosing.hpp>
+#include <venture/plant/kinds.hpp>
+#include <venture/terminal/kinds.hpp>
 
 namespace venture::study {
 
@@ -18,134 +21,49 @@ using terminal::RoomSelection;
 
 namespace {
 
-constexpr std::array both = {Service::heating, Service::cooling};
+/// What is asked of it for a service, and what it can do; of services that anything here gives.
+template <Service S>
+void add_service_columns(std::vector<figure::ColumnOf<ScheduleItem>>& columns)
+{
+    using I = ScheduleItem;
+    bool any = false;
+    for (const auto kinds : {terminal::unit_kinds(), plant::plant_kinds()})
+        any = any || std::ranges::any_of(kinds, [](const rating::Kind* kind) { return kind->does(S); });
+    if (!any) return;
+    std::string key{quantity::name_of(S)}, words = key;
+    std::ranges::replace(key, ' ', '_');
+    words.front() = static_cast<char>(std::toupper(static_cast<unsigned char>(words.front())));
+    columns.push_back({{key + "_needs", words + "\nneeds", "total_power",
+                        "its share of what is asked; of cooling sensible and latent", 1, Sum::added, Show::if_any},
+                       [](const I& i) -> Cell { return figure::where(i.needs_W[S] > 0.0, i.needs_W[S]); }});
+    columns.push_back(
+        {{key + "_gives", words + "\ncan do", "total_power", "at the job's temperatures", 1, Sum::added, Show::if_any},
+         [](const I& i) -> Cell { return figure::where(i.gives_W[S] > 0.0, i.gives_W[S]); }});
+}
+
+template <std::size_t... i>
+void add_columns_of_services(std::vector<figure::ColumnOf<ScheduleItem>>& columns, std::index_sequence<i...> /*all*/)
+{
+    (add_service_columns<rating::all_services[i]>(columns), ...);
+}
+
+double of_largest(const ScheduleItem& item, double terminal::ValveSetting::*what)
+{
+    double out = 0.0;
+    for (const ItemValve& v : item.valves) out = std::max(out, v.set.*what);
+    return out;
+}
+
+/// Of the valves at a thing, one a circuit.
+template <class Of>
+Cell of_valves(const ScheduleItem& item, Of of)
+{
+    std::vector<std::string> out;
+    for (const ItemValve& v : item.valves) out.push_back(of(v));
+    return figure::where(!out.empty(), fmt::format("{}", fmt::join(out, ", ")));
+}
 
 Cell known(double value) { return std::isnan(value) ? Cell{} : Cell{value}; }
-
-/// Units of one room that hang on the same pipes, made items.
-class UnitItems {
-public:
-    UnitItems(const Sizing& sizing, std::vector<ScheduleItem>& into) : sizing_{sizing}, into_{into} {}
-
-    void add(const RoomSelection& s)
-    {
-        if (!s.choice.chosen || s.choice.chosen->refused) {
-            ScheduleItem& item = begin(s);
-            item.product = s.choice.chosen ? &s.choice.chosen->product() : nullptr;
-            item.needs_W[s.duty.service] = s.duty.W;
-            return;
-        }
-        const rating::Output all = s.choice.chosen->all();
-        std::size_t n = 0;
-        for (const rating::Units& some : s.choice.chosen->units)
-            for (int i = 0; i < some.count; ++i, ++n) {
-                ScheduleItem& item = begin(s);
-                item.product = some.product;
-                take(item, s, some, all);
-            }
-        place(s, n);
-    }
-    /// The same units for another service.
-    void add_to_last(const RoomSelection& s)
-    {
-        const rating::Output all = s.choice.chosen->all();
-        const rating::Units& some = s.choice.chosen->units.front();
-        for (std::size_t i = into_.size() - static_cast<std::size_t>(some.count); i < into_.size(); ++i) {
-            into_[i].circuit += ", " + circuit_of(s).name;
-            into_[i].met = into_[i].met && s.met();
-            take(into_[i], s, some, all);
-        }
-    }
-
-private:
-    [[nodiscard]] const services::Circuit& circuit_of(const RoomSelection& s) const
-    {
-        return sizing_.services.circuits[s.circuit];
-    }
-
-    ScheduleItem& begin(const RoomSelection& s)
-    {
-        const loads::RoomLoad& load = sizing_.loads.rooms[s.room];
-        return into_.emplace_back(ScheduleItem{.kind = circuit_of(s).unit,
-                                               .place = load.room,
-                                               .storey = load.storey,
-                                               .kept = s.kept.has_value(),
-                                               .met = s.met(),
-                                               .circuit = circuit_of(s).name,
-                                               .supply_C = s.at[rating::At::water_supply]});
-    }
-
-    /// Its share of what all of them need, and what its water does then.
-    static void take(ScheduleItem& item, const RoomSelection& s, const rating::Units& some, const rating::Output& all)
-    {
-        const Service service = s.duty.service;
-        item.gives_W[service] = some.one.gives_W[service];
-        item.needs_W[service] = s.duty.W * some.one.gives_W[service] / all.gives_W[service];
-        const auto throttled = some.product->giving(s.at, item.needs_W[service]);
-        const rating::Output& water = throttled ? *throttled : some.one;
-        // Of two services the larger flow is what its pipes are for.
-        if (!(water.water_kg_per_s <= item.water_kg_per_s)) {
-            item.water_kg_per_s = water.water_kg_per_s;
-            item.return_C = water.water_return_C;
-            item.supply_C = s.at[rating::At::water_supply];
-            item.pressure_drop_Pa = some.one.water_pressure_drop_Pa;
-        }
-        item.electric_W = some.one.electric_W;
-        item.sound_power_dB = some.one.sound_power_dBA;
-        item.room_sound_dB = all.sound_power_dBA - s.wish.wish.room_effect_dB;
-        if (service == Service::heating) item.surface_C = rating::surface_C(some.product->label(), s.at);
-    }
-
-    /// The last n items get the places of a selection, product by product.
-    void place(const RoomSelection& s, std::size_t n)
-    {
-        std::vector<bool> used(s.standing.size());
-        for (std::size_t i = into_.size() - n; i < into_.size(); ++i)
-            for (std::size_t k = 0; k < used.size(); ++k)
-                if (!used[k] && s.standing[k].product == into_[i].product) {
-                    used[k] = true;
-                    into_[i].standing = &s.standing[k];
-                    into_[i].where = s.standing[k].spot.called;
-                    break;
-                }
-    }
-
-    const Sizing& sizing_;
-    std::vector<ScheduleItem>& into_;
-};
-
-/// One product in the same number for both services of a node.
-bool are_the_same_units(const RoomSelection& a, const RoomSelection& b)
-{
-    return a.node == b.node && a.choice.chosen && b.choice.chosen && !a.choice.chosen->refused &&
-           !b.choice.chosen->refused && a.choice.chosen->called() == b.choice.chosen->called();
-}
-
-void add_plants(const Sizing& s, std::vector<ScheduleItem>& out)
-{
-    std::size_t last_plant = s.services.plants.size();
-    for (const plant::PlantSelection& p : s.plants) {
-        if (p.duty.W <= 0.0) continue;
-        const services::Plant& plant = s.services.plants[p.plant];
-        const bool again = p.plant == last_plant; // its other service
-        last_plant = p.plant;
-        const int count = p.choice.chosen ? p.choice.chosen->count() : plant.units;
-        for (int i = 0; i < count; ++i) {
-            if (!again)
-                out.push_back({.kind = plant.kind, .place = plant.name, .kept = p.kept.has_value(), .met = p.met()});
-            ScheduleItem& item = out[out.size() - static_cast<std::size_t>(again ? count - i : 1)];
-            item.met = item.met && p.met();
-            item.needs_W[p.service] = p.duty.W / count;
-            item.supply_C = p.supply_C;
-            if (!p.choice.chosen || p.choice.chosen->refused) continue;
-            const rating::Units& some = p.choice.chosen->units.front();
-            item.product = some.product;
-            item.gives_W[p.service] = some.one.gives_W[p.service];
-            item.electric_W = some.one.electric_W;
-            item.sound_power_dB = some.one.sound_power_dBA;
-        }
-    }
-}
 
 /// Numbers of storeys from the ground up: "0", "1", below it "B1".
 std::map<std::string, std::string> storey_codes(const building::Building* building)
@@ -178,7 +96,7 @@ const figure::TableOf<ScheduleItem>& columns()
                 {{"where", "Where", "", "in the room", 2, Sum::none, Show::if_any},
                  [](const I& i) -> Cell {
                      if (!i.where.empty()) return i.where;
-                     return i.kind->in_rows ? Cell{"not placed"} : Cell{};
+                     return i.kind->in_rows() ? Cell{"not placed"} : Cell{};
                  }},
                 {{"kind", "Kind", "", "of thing", 5, Sum::none, Show::if_varied},
                  [](const I& i) -> Cell { return std::string{i.kind->words}; }},
@@ -187,28 +105,8 @@ const figure::TableOf<ScheduleItem>& columns()
                 {{"maker", "Maker", "", "of it", 6, Sum::none, Show::data},
                  [](const I& i) -> Cell { return i.product != nullptr ? Cell{i.product->maker()} : Cell{}; }},
             }};
-        static_assert(both.size() == 2); // a pair of columns for each service
+        add_columns_of_services(out.columns, std::make_index_sequence<rating::number_of_services>{});
         const std::vector<figure::ColumnOf<I>> more = {
-            {{"heating_needs", "Heating\nneeds", "total_power", "its share of what is asked", 1, Sum::added,
-              Show::if_any},
-             [](const I& i) -> Cell {
-                 return figure::where(i.needs_W[Service::heating] > 0.0, i.needs_W[Service::heating]);
-             }},
-            {{"heating_gives", "Heating\ncan do", "total_power", "at the job's temperatures", 1, Sum::added,
-              Show::if_any},
-             [](const I& i) -> Cell {
-                 return figure::where(i.gives_W[Service::heating] > 0.0, i.gives_W[Service::heating]);
-             }},
-            {{"cooling_needs", "Cooling\nneeds", "total_power", "its share of what is asked, sensible and latent", 1,
-              Sum::added, Show::if_any},
-             [](const I& i) -> Cell {
-                 return figure::where(i.needs_W[Service::cooling] > 0.0, i.needs_W[Service::cooling]);
-             }},
-            {{"cooling_gives", "Cooling\ncan do", "total_power", "at the job's temperatures", 1, Sum::added,
-              Show::if_any},
-             [](const I& i) -> Cell {
-                 return figure::where(i.gives_W[Service::cooling] > 0.0, i.gives_W[Service::cooling]);
-             }},
             {{"circuit", "Circuit", "", "that it hangs on", 5, Sum::none, Show::if_varied},
              [](const I& i) -> Cell { return figure::where(!i.circuit.empty(), i.circuit); }},
             {{"supply", "Water\nsupply", "temperature", "that comes to it", 4, Sum::none, Show::if_varied},
@@ -224,6 +122,25 @@ const figure::TableOf<ScheduleItem>& columns()
             {{"pressure_drop", "Water\ndrop", "pressure", "through it, where its maker says", 5, Sum::none,
               Show::if_any},
              [](const I& i) -> Cell { return known(i.pressure_drop_Pa); }},
+            {{"valve", "Valve", "", "at it, as the catalogue calls it", 4, Sum::none, Show::if_any},
+             [](const I& i) -> Cell { return of_valves(i, [](const ItemValve& v) { return v.valve->name(); }); }},
+            {{"valve_setting", "set to", "", "the lowest setting of the valve that lets its flow through", 3, Sum::none,
+              Show::if_any},
+             [](const I& i) -> Cell {
+                 return of_valves(i, [](const ItemValve& v) {
+                     return v.set.suffices ? fmt::format("{:g}", v.set.setting) : std::string{"TOO SMALL"};
+                 });
+             }},
+            {{"valve_drop", "Valve\ndrop", "pressure", "of the valve at that setting; of several the largest", 4,
+              Sum::none, Show::if_any},
+             [](const I& i) -> Cell {
+                 return figure::where(!i.valves.empty(), of_largest(i, &terminal::ValveSetting::drop_Pa));
+             }},
+            {{"authority", "Authority", "share", "of the valve: its drop over the circuit's pressure difference", 5,
+              Sum::none, Show::if_any},
+             [](const I& i) -> Cell {
+                 return figure::where(!i.valves.empty(), of_largest(i, &terminal::ValveSetting::authority));
+             }},
             {{"sound", "Sound", "sound_power", "power level of it alone", 4, Sum::none, Show::if_any},
              [](const I& i) -> Cell { return known(i.sound_power_dB); }},
             {{"room_sound", "in the room", "sound_pressure", "level of all of them together", 4, Sum::none,
@@ -274,7 +191,7 @@ const figure::TableOf<OrderRow>& order_columns()
              [](const O& o) -> Cell { return figure::whole(o.tags.size()); }},
             {{"cost", "Cost", "count", "of all of it, as its catalogue counts", 2, Sum::added, Show::if_any},
              [](const O& o) -> Cell { return known(static_cast<double>(o.tags.size()) * o.product->label().cost); }},
-            {{"tags", "Tags", "", "of all of it", 1},
+            {{"tags", "Tags", "", "of all of it; of a valve those of its units", 1},
              [](const O& o) -> Cell { return fmt::format("{}", fmt::join(o.tags, ", ")); }},
         }};
     return all;
@@ -282,25 +199,7 @@ const figure::TableOf<OrderRow>& order_columns()
 
 } // namespace
 
-std::vector<ScheduleItem> schedule_items(const Sizing& sizing, const building::Building* building)
-{
-    std::vector<ScheduleItem> out;
-    UnitItems units{sizing, out};
-    for (std::size_t i = 0; i < sizing.units.size(); ++i) {
-        if (i > 0 && are_the_same_units(sizing.units[i - 1], sizing.units[i]))
-            units.add_to_last(sizing.units[i]);
-        else
-            units.add(sizing.units[i]);
-    }
-    add_plants(sizing, out);
-    if (building != nullptr)
-        for (ScheduleItem& item : out)
-            if (const auto room = building->find_room(item.place); room && item.storey.empty())
-                item.storey = building->storeys[building->rooms[*room].storey].name;
-    return out;
-}
-
-void give_tags(std::vector<ScheduleItem>& items, Tags& tags, const building::Building* building)
+void give_tags(std::vector<ScheduleItem>& items, Tags& tags, const building::Building* building, const TagRule& rule)
 {
     const auto codes = storey_codes(building);
     std::vector<Tagged> things;
@@ -310,10 +209,9 @@ void give_tags(std::vector<ScheduleItem>& items, Tags& tags, const building::Bui
         if (item.product == nullptr) continue;
         tagged.push_back(i);
         const auto code = codes.find(item.storey);
-        const std::string storey = code != codes.end()   ? "-" + code->second
-                                   : item.storey.empty() ? ""
-                                                         : "-" + item.storey;
-        things.push_back({std::string{item.kind->words}, item.place, item.where, std::string{item.kind->tag} + storey});
+        Tagged& thing = things.emplace_back(
+            Tagged{.kind = std::string{item.kind->words}, .place = item.place, .where = item.where});
+        rule.say_to(thing, item.kind->words, item.kind->tag, code != codes.end() ? code->second : item.storey);
     }
     const std::vector<std::string> given = tags.give_to(things);
     for (std::size_t i = 0; i < tagged.size(); ++i) items[tagged[i]].tag = given[i];
@@ -350,6 +248,11 @@ figure::Table order_table(const std::vector<ScheduleItem>& items)
         auto row = std::ranges::find(rows, item.product, &OrderRow::product);
         if (row == rows.end()) row = rows.insert(rows.end(), {item.kind, item.product, {}});
         row->tags.push_back(item.tag);
+        for (const ItemValve& v : item.valves) {
+            auto of = std::ranges::find(rows, v.valve, &OrderRow::product);
+            if (of == rows.end()) of = rows.insert(rows.end(), {&terminal::valve, v.valve, {}});
+            of->tags.push_back(item.tag);
+        }
     }
     std::ranges::stable_sort(rows, [](const OrderRow& a, const OrderRow& b) {
         return std::pair{a.kind->words, a.product->name()} < std::pair{b.kind->words, b.product->name()};

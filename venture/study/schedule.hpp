@@ -8,8 +8,17 @@
 #include <venture/figure/table.hpp>
 #include <venture/study/sizing.hpp>
 #include <venture/study/tags.hpp>
+#include <venture/terminal/valve.hpp>
 
 namespace venture::study {
+
+/// A valve at a unit, on one circuit.
+struct ItemValve {
+    const terminal::Valve* valve = nullptr;
+    std::string circuit{};
+    double difference_Pa = 0.0; ///< that the circuit leaves for both
+    terminal::ValveSetting set{};
+};
 
 /// One thing. What nobody says is not a number.
 struct ScheduleItem {
@@ -24,6 +33,7 @@ struct ScheduleItem {
     double pressure_drop_Pa = rating::unknown, electric_W = rating::unknown;
     double sound_power_dB = rating::unknown, room_sound_dB = rating::unknown; ///< of all in the room together
     double surface_C = rating::unknown;
+    std::vector<ItemValve> valves{};
     const terminal::Standing* standing = nullptr; ///< null: not placed
 };
 
@@ -32,7 +42,7 @@ struct ScheduleItem {
 [[nodiscard]] std::vector<ScheduleItem> schedule_items(const Sizing& sizing, const building::Building* building);
 
 /// Gives them their tags.
-void give_tags(std::vector<ScheduleItem>& items, Tags& tags, const building::Building* building);
+void give_tags(std::vector<ScheduleItem>& items, Tags& tags, const building::Building* building, const TagRule& rule);
 
 /// A line a thing, with the columns that someone keeps beside the tags; totals below.
 [[nodiscard]] figure::Table schedule_table(const std::vector<ScheduleItem>& items, const Tags& tags);

@@ -5,8 +5,10 @@
 
 #include <fmt/format.h>
 
+#include <venture/study/choice_columns.hpp>
 #include <venture/study/network_figures.hpp>
 #include <venture/study/sizing.hpp>
+#include <venture/study/unit_figures.hpp>
 
 namespace venture::study {
 
@@ -16,6 +18,7 @@ using figure::Sum;
 using figure::Told;
 using figure::where;
 using quantity::name_of;
+using namespace detail; // NOLINT(google-build-using-namespace): what units and plants are told alike
 
 namespace {
 
@@ -31,95 +34,6 @@ struct CandidateRow {
     const rating::Rated* rated = nullptr;
     rating::Share share{};
 };
-
-/// "Foxmill Lean 600/1400", with what makes it no plain choice.
-template <class Selection>
-std::string product_in_words(const Selection& s)
-{
-    if (s.kept) return (s.kept_unknown ? s.kept->product : s.choice.chosen->called()) + " (kept)";
-    return s.choice.chosen ? s.choice.chosen->called() : "NOTHING SUFFICES";
-}
-
-/// The next best that suffices and why it lost; where nothing does, how near anything comes.
-template <class Selection>
-Cell runner_up_in_words(const Selection& s)
-{
-    const rating::Choice& c = s.choice;
-    if (s.kept_unknown) return "not in the catalogue";
-    if (s.kept) return {};
-    if (!c.chosen)
-        return c.next_down ? "largest: " + c.next_down->called() + ", " + c.next_down->in_words()
-               : c.refused ? c.refused->called() + ": " + c.refused->in_words()
-                           : std::string{"the catalogue has none"};
-    return c.runner_up ? c.runner_up->called() + ": " + c.why_runner_up_lost() : std::string{"none"};
-}
-
-template <class Selection>
-Cell next_down_in_words(const Selection& s)
-{
-    const rating::Choice& c = s.choice;
-    if (s.kept && c.chosen) return where(!c.chosen->suffices(), c.chosen->in_words());
-    return c.chosen && c.next_down ? Cell{c.next_down->called() + ": " + c.next_down->in_words()} : Cell{};
-}
-
-template <class Selection>
-Cell capacity_of(const Selection& s, std::size_t share)
-{
-    const auto shares = s.choice.chosen ? s.choice.chosen->shares() : std::vector<rating::Share>{};
-    return share < shares.size() ? Cell{shares[share].capacity_W} : Cell{};
-}
-
-/// What units and plants have alike.
-template <class Row>
-void add_choice_columns(std::vector<figure::ColumnOf<Row>>& columns)
-{
-    const std::vector<figure::ColumnOf<Row>> more = {
-        {{"chosen", "Product", "", "what was chosen or kept, with how many of it"},
-         [](const Row& r) -> Cell { return product_in_words(*r.selection); }},
-        {{"capacity", "can do", "total_power", "of all of it, at the job's temperatures", 2},
-         [](const Row& r) -> Cell { return capacity_of(*r.selection, 0); }},
-        {{"sensible_capacity", "sensible", "total_power", "of it, without drying", 5, Sum::none, Show::if_any},
-         [](const Row& r) -> Cell { return capacity_of(*r.selection, 1); }},
-        {{"full", "full", "share", "need over capacity, of the hardest of total, sensible and latent"},
-         [](const Row& r) -> Cell {
-             const auto& chosen = r.selection->choice.chosen;
-             return chosen && std::isfinite(chosen->fullness()) ? Cell{chosen->fullness()} : Cell{};
-         }},
-        {{"runner_up", "Runner-up: why it lost", "", "next best product that suffices", 3},
-         [](const Row& r) -> Cell { return runner_up_in_words(*r.selection); }},
-        {{"next_down", "Next down: why not", "", "largest product that does not suffice", 4},
-         [](const Row& r) -> Cell { return next_down_in_words(*r.selection); }},
-        {{"product", "Product name", "", "as the catalogue calls it; of a row the longest", 5, Sum::none, Show::data},
-         [](const Row& r) -> Cell {
-             const auto& chosen = r.selection->choice.chosen;
-             return chosen ? Cell{chosen->product().name()} : Cell{};
-         }},
-        {{"count", "Number", "count", "how many of it", 5, Sum::none, Show::data},
-         [](const Row& r) -> Cell {
-             const auto& chosen = r.selection->choice.chosen;
-             return chosen ? figure::whole(chosen->count()) : Cell{};
-         }},
-        {{"kept", "Kept", "", "settled on before: rated, not chosen", 5, Sum::none, Show::data},
-         [](const Row& r) -> Cell { return r.selection->kept.has_value(); }},
-        {{"duty_moved", "Duty moved", "fine_share",
-          "of a kept product: need now over the need it was chosen for, less 1", 5, Sum::none, Show::data},
-         [](const Row& r) -> Cell {
-             return where(r.selection->kept && r.selection->kept->chosen_for_W, r.selection->duty_moved);
-         }},
-        {{"met", "Met", "", "whether it suffices", 5, Sum::none, Show::data},
-         [](const Row& r) -> Cell { return r.selection->met(); }},
-    };
-    columns.insert(columns.end(), more.begin(), more.end());
-}
-
-/// What makers say of all of them; nothing where nothing was chosen or the maker does not say.
-Cell of_all(const UnitRow& u, double rating::Output::*what, double to_SI = 1.0)
-{
-    const auto& chosen = u.selection->choice.chosen;
-    if (!chosen || chosen->refused) return {};
-    const double value = chosen->all().*what;
-    return std::isnan(value) ? Cell{} : Cell{to_SI * value};
-}
 
 using Sel = plant::PlantSelection;
 
@@ -138,82 +52,6 @@ bool differs(const PlantRow& r, double Sel::*what)
 }
 
 const services::Plant& plant_of(const PlantRow& r) { return r.sizing->services.plants[r.selection->plant]; }
-
-const services::Circuit& circuit_of(const UnitRow& r) { return r.sizing->services.circuits[r.selection->circuit]; }
-
-const figure::TableOf<UnitRow>& unit_columns()
-{
-    using U = UnitRow;
-    static const figure::TableOf<U> all = [] {
-        figure::TableOf<U> out = {
-            {"unit", "Terminal units", "What stands in a room for heating or cooling.", 3},
-            {
-                {{"room", "Room", "", "that it stands in", 0},
-                 [](const U& u) -> Cell { return u.sizing->loads.rooms[u.selection->room].room; }},
-                {{"duty", "Duty", "", "heating or cooling", 0},
-                 [](const U& u) -> Cell { return std::string{name_of(u.selection->duty.service)}; }},
-                {{"shared_by", "by", "", "circuit, where several share what the room needs", 0, Sum::none,
-                  Show::if_any},
-                 [](const U& u) -> Cell { return where(u.selection->share < 1.0, circuit_of(u).name); }},
-                {{"loads", "Loads", "", "computed, or typed", 1, Sum::none, Show::if_varied},
-                 [](const U& u) -> Cell {
-                     return std::string{u.sizing->loads.rooms[u.selection->room].typed ? "typed" : "computed"};
-                 }},
-                {{"needs", "needs", "total_power", "heating, or sensible and latent cooling together", 1, Sum::added},
-                 [](const U& u) -> Cell { return u.selection->duty.W; }},
-                {{"sensible", "sensible", "total_power", "sensible part of cooling, at its own peak", 2, Sum::added,
-                  Show::if_any},
-                 [](const U& u) -> Cell {
-                     const auto& sensible = u.selection->duty.sensible_W;
-                     return sensible ? Cell{*sensible} : Cell{};
-                 }},
-                {{"latent", "latent", "total_power", "moisture to be taken, where the room's humidity is limited", 2,
-                  Sum::added, Show::if_any},
-                 [](const U& u) -> Cell {
-                     const auto& latent = u.selection->duty.latent_W;
-                     return latent ? Cell{*latent} : Cell{};
-                 }},
-            }};
-        add_choice_columns(out.columns);
-        const std::vector<figure::ColumnOf<U>> more = {
-            {{"units_latent", "can do latent", "total_power", "moisture that all of it takes", 5, Sum::none,
-              Show::data},
-             [](const U& u) -> Cell {
-                 const auto& chosen = u.selection->choice.chosen;
-                 return where(chosen && u.selection->duty.service == rating::Service::cooling,
-                              chosen ? chosen->all().latent_W() : 0.0);
-             }},
-            {{"water", "water", "water_flow", "through all of it at full output", 5, Sum::added, Show::data},
-             [](const U& u) -> Cell { return of_all(u, &rating::Output::water_kg_per_s, 1.0 / 1000.0); }},
-            {{"fan", "fan", "total_power", "taken by all of it, and heat in the room's air", 5, Sum::added,
-              Show::if_any},
-             [](const U& u) -> Cell { return of_all(u, &rating::Output::electric_W); }},
-            {{"sound", "sound", "sound_power", "power level of all of it together", 5, Sum::none, Show::data},
-             [](const U& u) -> Cell { return of_all(u, &rating::Output::sound_power_dBA); }},
-            {{"pressure_drop", "pressure drop", "pressure", "of the water through one of it", 5, Sum::none, Show::data},
-             [](const U& u) -> Cell { return of_all(u, &rating::Output::water_pressure_drop_Pa); }},
-            {{"condensate", "condensate", "moisture_flow", "of all of it at full output", 5, Sum::added, Show::data},
-             [](const U& u) -> Cell {
-                 if (u.selection->duty.service != rating::Service::cooling) return {};
-                 return of_all(u, &rating::Output::condensate_kg_per_s);
-             }},
-            {{"kind", "Kind", "", "of unit", 5, Sum::none, Show::data},
-             [](const U& u) -> Cell { return std::string{circuit_of(u).unit->words}; }},
-            {{"circuit", "Circuit", "", "that it hangs on", 5, Sum::none, Show::data},
-             [](const U& u) -> Cell { return circuit_of(u).name; }},
-            {{"entering", "Entering air", "temperature", "room air", 5, Sum::none, Show::data},
-             [](const U& u) -> Cell { return u.selection->at[rating::At::entering_dry_bulb]; }},
-            {{"entering_wet_bulb", "Entering wet bulb", "temperature", "of it, in cooling", 5, Sum::none, Show::data},
-             [](const U& u) -> Cell {
-                 return where(u.selection->at.has(rating::At::entering_wet_bulb),
-                              u.selection->at[rating::At::entering_wet_bulb]);
-             }},
-        };
-        out.columns.insert(out.columns.end(), more.begin(), more.end());
-        return out;
-    }();
-    return all;
-}
 
 const figure::TableOf<PlantRow>& plant_columns()
 {

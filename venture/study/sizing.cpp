@@ -8,6 +8,7 @@
 #include <venture/quantity/codes.hpp>
 #include <venture/study/considered_figures.hpp>
 #include <venture/study/unit_findings.hpp>
+#include <venture/study/valve_findings.hpp>
 
 namespace venture::study {
 
@@ -157,6 +158,7 @@ std::vector<quantity::Problem> size_findings(const Sizing& s, const PreferredUni
             add_findings(p, s.services.plants[p.plant].name, s.services.plants[p.plant].kind->words, units, {}, {},
                          out);
     add_pipes_findings(s, out);
+    add_valve_findings(s, units, out);
     return out;
 }
 

@@ -11,17 +11,20 @@
 #include <venture/quantity/preferred_units.hpp>
 #include <venture/quantity/problem.hpp>
 #include <venture/study/room_leaves.hpp>
+#include <venture/study/tag_rule.hpp>
 #include <venture/terminal/selection.hpp>
 
 namespace venture::study {
 
 /// All that a sizing run found.
 struct Sizing {
-    loads::RoomLoads loads{};
+    loads::RoomLoads loads{}; ///< as units must meet them: for their kind of emission, and with primary air
     services::Services services{};
+    terminal::PrimaryAirs primary_air{};        ///< by room
     std::vector<terminal::RoomPlaces> places{}; ///< where units can stand, room by room
     std::vector<terminal::RoomSelection> units{};
     std::vector<plant::PlantSelection> plants{};
+    TagRule tag_rule{};
     RoomLeaves leaves{};                            ///< what rooms need, by hour
     services::Needs needs{};                        ///< what is needed at every node of the services
     std::shared_ptr<const rating::Stocks> stocks{}; ///< what was chosen from

@@ -3,7 +3,6 @@
 #include <algorithm>
 #include <charconv>
 #include <map>
-#include <unordered_map>
 
 #include <fmt/format.h>
 
@@ -11,12 +10,14 @@ namespace venture::study {
 
 namespace {
 
-/// The number behind a prefix and a dash; 0 if it is no such tag.
-int number_of(const std::string& tag, const std::string& prefix)
+/// The number between what stands before and after it; 0 if it is no such tag.
+int number_of(const std::string& tag, const Tagged& like)
 {
-    if (!tag.starts_with(prefix + "-")) return 0;
+    if (tag.size() <= like.before.size() + like.after.size() || !tag.starts_with(like.before) ||
+        !tag.ends_with(like.after))
+        return 0;
     int number = 0;
-    const char *from = tag.data() + prefix.size() + 1, *to = tag.data() + tag.size();
+    const char *from = tag.data() + like.before.size(), *to = tag.data() + tag.size() - like.after.size();
     const auto read = std::from_chars(from, to, number);
     return read.ec == std::errc{} && read.ptr == to ? number : 0;
 }
@@ -48,14 +49,14 @@ std::vector<std::string> Tags::give_to(const std::vector<Tagged>& things)
                     break;
                 }
         }
-    std::unordered_map<std::string, int> highest; // by prefix
+    std::map<std::pair<std::string, std::string>, int> highest; // by what stands before and after
     for (std::size_t t = 0; t < things.size(); ++t) {
         if (!out[t].empty()) continue;
-        const std::string& prefix = things[t].prefix;
-        const auto [last, is_first] = highest.try_emplace(prefix, 0);
+        const Tagged& thing = things[t];
+        const auto [last, is_first] = highest.try_emplace({thing.before, thing.after}, 0);
         if (is_first)
-            for (const IssuedTag& one : issued) last->second = std::max(last->second, number_of(one.tag, prefix));
-        out[t] = fmt::format("{}-{:02}", prefix, ++last->second);
+            for (const IssuedTag& one : issued) last->second = std::max(last->second, number_of(one.tag, thing));
+        out[t] = fmt::format("{}{:0{}}{}", thing.before, ++last->second, thing.digits, thing.after);
         issued.push_back({.tag = out[t],
                           .kind = things[t].kind,
                           .place = things[t].place,

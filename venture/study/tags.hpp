@@ -8,10 +8,11 @@ namespace venture::study {
 
 /// What a tag is for: the n-th thing of a kind in a place stays the n-th, whatever product it is.
 struct Tagged {
-    std::string kind{};   ///< "radiator"
-    std::string place{};  ///< room or plant
-    std::string where{};  ///< in it: "window in south wall"; empty: nobody says
-    std::string prefix{}; ///< of a new tag: "RAD-0"
+    std::string kind{};            ///< "radiator"
+    std::string place{};           ///< room or plant
+    std::string where{};           ///< in it: "window in south wall"; empty: nobody says
+    std::string before{}, after{}; ///< the number of a new tag: "RAD-0-"
+    int digits = 2;
 };
 
 /// A line of the project's list of tags.
@@ -24,7 +25,7 @@ struct IssuedTag {
 struct Tags {
     std::vector<std::string> own_columns{};
     std::vector<IssuedTag> issued{}; ///< in the order in which they were
-    /// Tags of things, one each; new ones get the next number of their prefix and are added at the end. What is no longer
+    /// Tags of things, one each; new ones get the next number between what is the same and are added at the end. What is no longer
     /// there is marked as gone; what has come back has its tag again.
     [[nodiscard]] std::vector<std::string> give_to(const std::vector<Tagged>& things);
     [[nodiscard]] const IssuedTag* find(const std::string& tag) const;

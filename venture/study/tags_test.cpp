@@ -7,9 +7,9 @@
 namespace venture::study {
 namespace {
 
-Tagged radiator(const char* room, const char* where = "", const char* prefix = "RAD-0")
+Tagged radiator(const char* room, const char* where = "", const char* before = "RAD-0-")
 {
-    return {"radiator", room, where, prefix};
+    return {"radiator", room, where, before};
 }
 
 using Given = std::vector<std::string>;
@@ -17,7 +17,7 @@ using Given = std::vector<std::string>;
 TEST(Tags, AreCountedByPrefix)
 {
     Tags tags;
-    EXPECT_EQ(tags.give_to({radiator("A"), radiator("A"), radiator("B", "", "RAD-1"), {"fan coil", "A", "", "FC-0"}}),
+    EXPECT_EQ(tags.give_to({radiator("A"), radiator("A"), radiator("B", "", "RAD-1-"), {"fan coil", "A", "", "FC-0-"}}),
               (Given{"RAD-0-01", "RAD-0-02", "RAD-1-01", "FC-0-01"}));
 }
 

@@ -58,7 +58,7 @@ private:
     /// Under the windows that it was meant for, or else along the walls.
     void check_place()
     {
-        if (!kind_.in_rows || u_.standing.empty()) return;
+        if (!kind_.in_rows() || u_.standing.empty()) return;
         for (const Standing& s : u_.standing) {
             const rating::Label& label = s.product->label();
             const double room_m = s.spot.height_m - u_.wish.floor_gap_m - (s.under_window ? u_.wish.sill_gap_m : 0.0);
@@ -114,7 +114,7 @@ private:
     void check_number()
     {
         constexpr int many = 6;
-        if (u_.kept || !kind_.in_rows || u_.choice.chosen->count() < many) return;
+        if (u_.kept || !kind_.in_rows() || u_.choice.chosen->count() < many) return;
         say(Severity::note, quantity::codes::many_units,
             fmt::format("{} {}s: {}", u_.choice.chosen->count(), kind_.words, u_.choice.chosen->called()),
             "another kind of unit may serve so large a need better: fewer, larger ones for tall rooms, or heated air");
@@ -127,9 +127,11 @@ private:
         constexpr double worth_saying_W = 100.0;
         if (load_.cooling_latent_W < worth_saying_W) return;
         say(Severity::note, quantity::codes::stays_dry,
-            fmt::format("{} takes none of the {} of moisture at {} of water: nobody limits the humidity, and it rises",
-                        u_.choice.chosen->called(), units_.text(load_.cooling_latent_W, "total_power"),
-                        units_.text(u_.at[rating::At::water_supply], "temperature")),
+            fmt::format(
+                "{} takes none of the {} of moisture at {} of water: nobody limits the humidity, and it rises{}",
+                u_.choice.chosen->called(), units_.text(load_.cooling_latent_W, "total_power"),
+                units_.text(u_.at[rating::At::water_supply], "temperature"),
+                u_.humidity ? fmt::format(" to {:.0f} %", 100.0 * u_.humidity->relative) : ""),
             "colder water, or outdoor air that is dried; humidity_limit of the room makes it count");
     }
 

@@ -41,6 +41,19 @@ void add_windows(const building::Building& b, const Surface& s, RoomPlaces& into
     }
 }
 
+void add_doors(const building::Building& b, const Surface& s, RoomPlaces& into)
+{
+    for (const Opening& o : s.openings) {
+        if (o.kind != Opening::Kind::door) continue;
+        for (const double from_m : o.from_left_m)
+            into.doors.push_back({.called = building::seen_from(b, s, o, s.room),
+                                  .from_m = from_m,
+                                  .width_m = o.width_m,
+                                  .height_m = o.height_m,
+                                  .outside = true});
+    }
+}
+
 /// Stretches at the floor between openings.
 void add_walls(const building::Building& b, const Surface& s, std::size_t room, RoomPlaces& into)
 {
@@ -79,11 +92,13 @@ RoomPlaces places_of(const building::Building& b, std::size_t room, const std::v
     RoomPlaces out{.known = true, .type = b.rooms[room].type, .warmest_surface_C = b.rooms[room].use.warmest_surface_C};
     for (const std::size_t i : walls) {
         const Surface& s = b.surfaces[i];
-        const std::size_t windows = out.windows.size(), stretches = out.walls.size();
+        const std::size_t windows = out.windows.size(), stretches = out.walls.size(), doors = out.doors.size();
         if (s.room == room && is_outside(s)) add_windows(b, s, out);
+        if (s.room == room && s.beyond.kind == Neighbour::Kind::outdoors) add_doors(b, s, out);
         add_walls(b, s, room, out);
         for (std::size_t w = windows; w < out.windows.size(); ++w) out.windows[w].surface = i;
         for (std::size_t w = stretches; w < out.walls.size(); ++w) out.walls[w].surface = i;
+        for (std::size_t w = doors; w < out.doors.size(); ++w) out.doors[w].surface = i;
     }
     const auto wider = [](const Spot& a, const Spot& c) { return a.width_m > c.width_m; };
     std::ranges::stable_sort(out.windows, wider);

@@ -15,7 +15,7 @@ namespace {
 
 bool stands_in_row(const RoomSelection& s, const rating::Kind& kind, const RoomPlaces* places)
 {
-    return kind.in_rows && places != nullptr && places->known && !s.wish.wall_length_m;
+    return kind.in_rows() && places != nullptr && places->known && !s.wish.wall_length_m;
 }
 
 std::string with_count(const Verdict& v)
@@ -46,7 +46,8 @@ Verdict verdict_of_body(const Body& body, const RoomSelection& s, const RoomPlac
     return out;
 }
 
-std::vector<Considered> bodies_considered(const RoomSelection& s, rating::Products products, const RoomPlaces& places)
+std::vector<Considered> bodies_considered(const RoomSelection& s, rating::Products products, const RoomPlaces& places,
+                                          rating::Along along)
 {
     std::vector<Considered> out;
     rating::Wish alone = s.wish.wish;
@@ -55,7 +56,7 @@ std::vector<Considered> bodies_considered(const RoomSelection& s, rating::Produc
     for (const Verdict& v : rating::verdicts(products, alone, {s.at, s.duty}))
         if (v.fails != Fails::nothing && v.fails != Fails::total) out.push_back({v.product->name(), v});
     for (const Body& body : bodies_of(products, s.wish.wish, {s.at, s.duty})) {
-        const PlacedChoice placed = place_rows({body}, s.wish, places, s.duty);
+        const PlacedChoice placed = place_rows({body}, s.wish, places, s.duty, along);
         const auto& row = placed.choice.chosen ? placed.choice.chosen : placed.choice.next_down;
         Considered one{.called =
                            row ? row->called() : fmt::format("{} {:.0f} high", body.family, 1000.0 * body.height_m),
@@ -80,11 +81,11 @@ std::vector<Considered> bodies_considered(const RoomSelection& s, rating::Produc
     return out;
 }
 
-StaysChosen row_stays(const RoomSelection& s, rating::Products products, const RoomPlaces& places)
+StaysChosen row_stays(const RoomSelection& s, rating::Products products, const RoomPlaces& places, rating::Along along)
 {
     const std::vector<Body> bodies = bodies_of(products, s.wish.wish, {s.at, s.duty});
     const auto chosen_at = [&](double factor) {
-        const PlacedChoice placed = place_rows(bodies, s.wish, places, s.duty.times(factor));
+        const PlacedChoice placed = place_rows(bodies, s.wish, places, s.duty.times(factor), along);
         return placed.choice.chosen ? placed.choice.chosen->called() : std::string{};
     };
     const std::string now = chosen_at(1.0);
@@ -111,7 +112,7 @@ std::vector<Considered> considered(const RoomSelection& s, const rating::Kind& k
                                    const RoomPlaces* places, const std::optional<rating::Asked>& also)
 {
     const rating::Products products = stocks.products(kind);
-    if (stands_in_row(s, kind, places)) return bodies_considered(s, products, *places);
+    if (stands_in_row(s, kind, places)) return bodies_considered(s, products, *places, kind.along);
     std::vector<Considered> out;
     for (const Verdict& v : rating::verdicts(products, s.wish.wish, {s.at, s.duty}, also))
         out.push_back({with_count(v), v});
@@ -122,7 +123,7 @@ StaysChosen how_long_it_stays(const RoomSelection& s, const rating::Kind& kind, 
                               const RoomPlaces* places, const std::optional<rating::Asked>& also)
 {
     const rating::Products products = stocks.products(kind);
-    if (stands_in_row(s, kind, places)) return row_stays(s, products, *places);
+    if (stands_in_row(s, kind, places)) return row_stays(s, products, *places, kind.along);
     const rating::Holds holds = rating::how_long_it_holds(products, s.wish.wish, {s.at, s.duty}, also);
     const auto called = [](const rating::Product* product, int count) {
         if (product == nullptr) return std::string{};

@@ -7,10 +7,10 @@
 namespace venture::terminal {
 namespace {
 
-TEST(Convector, StandsInRowsAndATowelRailDoesNot)
+TEST(Convector, StandsUnderWindowsAndATowelRailAlongWalls)
 {
-    EXPECT_TRUE(convector.in_rows);
-    EXPECT_FALSE(towel_rail.in_rows);
+    EXPECT_EQ(convector.along, rating::Along::windows);
+    EXPECT_EQ(towel_rail.along, rating::Along::walls);
     for (const rating::Kind* kind : {&convector, &towel_rail}) {
         EXPECT_TRUE(kind->does(rating::Service::heating));
         EXPECT_FALSE(kind->does(rating::Service::cooling));

@@ -5,6 +5,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/air/moist_air.hpp>
 #include <venture/air/processes.hpp>
 #include <venture/air/root.hpp>
 #include <venture/rating/point_grid.hpp>
@@ -47,6 +48,7 @@ FanCoil::FanCoil(const FanCoilData& d, std::string from)
       fan_W_{d.fan_power.value.value_or(0.0)},
       sound_dBA_{d.sound.value.value_or(rating::unknown)},
       pressure_drop_Pa_{d.pressure_drop.value.value_or(rating::unknown)},
+      electric_heating_W_{d.electric_heating.value.value_or(0.0)},
       bypass_factor_{d.bypass_factor.value.value_or(rating::unknown)},
       with_glycol_{At::glycol, "glycol and glycol_factors", d.glycol, d.glycol_factors}
 {
@@ -231,8 +233,44 @@ std::variant<CoilHeat, Refusal> FanCoil::moved_from_print(CoilHeat heat, const r
     return heat;
 }
 
+/// Primary air that comes through it, mixed with as much of the room's as makes up its own air flow; by enthalpy.
+std::variant<rating::Conditions, Refusal> FanCoil::mixed(const rating::Conditions& at) const
+{
+    const double pressure_Pa = at.value_or(At::air_pressure, at_sea_Pa),
+                 all_kg_per_s = density_kg_per_m3 * air_flow_m3_per_s_ * pressure_Pa / at_sea_Pa,
+                 part = at[At::primary_flow] / all_kg_per_s;
+    if (part > 1.0) return Refusal{Refusal::Why::too_little_air, At::air_flow, all_kg_per_s};
+    const double room_C = at[At::entering_dry_bulb], primary_C = at[At::primary_dry_bulb];
+    rating::Conditions out = at;
+    if (!at.has(At::entering_wet_bulb)) { // it heats
+        out.set(At::entering_dry_bulb, room_C + part * (primary_C - room_C));
+        return out;
+    }
+    const Pressure pressure = Pressure::pascal(pressure_Pa);
+    const double room_w = std::max(0.0, humidity_at(room_C, std::min(at[At::entering_wet_bulb], room_C), pressure_Pa));
+    const air::MixedAir mixture = air::mixed(
+        {air::MoistAir::from_humidity_ratio(Temperature::celsius(room_C), room_w, pressure),
+         (1.0 - part) * all_kg_per_s},
+        {air::MoistAir::from_humidity_ratio(Temperature::celsius(primary_C), at[At::primary_humidity], pressure),
+         part * all_kg_per_s});
+    out.set(At::entering_dry_bulb, mixture.air.dry_bulb().celsius())
+        .set(At::entering_wet_bulb, air::wet_bulb(mixture.air).celsius());
+    return out;
+}
+
 std::variant<Output, Refusal> FanCoil::rate(const rating::Conditions& at) const
 {
+    if (at.has(At::primary_flow)) {
+        auto with_primary = mixed(at);
+        if (const auto* refused = std::get_if<Refusal>(&with_primary)) return *refused;
+        return rate_in(std::get<rating::Conditions>(with_primary));
+    }
+    return rate_in(at);
+}
+
+std::variant<Output, Refusal> FanCoil::rate_in(const rating::Conditions& at) const
+{
+    if (electric_heating_W_ > 0.0 && !at.has(At::water_supply)) return heats_with_electricity(at);
     for (const At needed : heating_needs)
         if (!at.has(needed)) return Refusal{Refusal::Why::not_given, needed};
     return at[At::water_supply] > at[At::water_return] ? heats(at) : cools(at);
@@ -249,6 +287,16 @@ std::variant<Output, Refusal> FanCoil::heats(const rating::Conditions& at) const
     if (const auto* refused = std::get_if<Refusal>(&factor)) return *refused;
     const auto& coil = std::get<rating::CoilOutput>(heat);
     return rating::with_fan(coil, std::get<double>(factor) * coil.total_W, fan_W_ * thinner, sound_dBA_, at);
+}
+
+std::variant<Output, Refusal> FanCoil::heats_with_electricity(const rating::Conditions& at) const
+{
+    const double thinner = at.value_or(At::air_pressure, at_sea_Pa) / at_sea_Pa;
+    Output out;
+    out.fan_W = fan_W_ * thinner;
+    out.gives_W[Service::heating] = out.electric_W = electric_heating_W_ + out.fan_W;
+    out.sound_power_dBA = sound_dBA_;
+    return out;
 }
 
 std::variant<Output, Refusal> FanCoil::cools(const rating::Conditions& at) const
@@ -304,7 +352,9 @@ const rating::Kind fan_coil = {.key = "fan_coil",
                                .words = "fan coil",
                                .tag = "FC",
                                .stands = rating::Stands::room,
+                               .passes_air = true,
                                .gives = {Service::cooling, Service::heating},
+                               .also_takes = rating::Medium::electricity,
                                .assumed = rating::AssumedWater{7.0, 12.0},
                                .needs = {fan_coil_needs.begin(), fan_coil_needs.end()},
                                .shelf = []() -> std::unique_ptr<rating::Shelf> {

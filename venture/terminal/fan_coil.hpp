@@ -23,9 +23,10 @@ struct FanCoilRow {
 struct FanCoilData {
     quantity::Given<std::string> name, maker, family, speed, note;
     quantity::Given<double> height, length, depth, cost;
-    quantity::Given<double> air_flow, entering_dry_bulb, bypass_factor, water_rise, fan_power, sound, pressure_drop;
+    quantity::Given<double> air_flow, entering_dry_bulb, bypass_factor, water_rise, fan_power, sound, pressure_drop,
+        external_pressure;
     quantity::Given<double> total, sensible, entering_wet_bulb, supply; ///< the one point
-    quantity::Given<double> heating, heating_air, heating_supply, heating_return;
+    quantity::Given<double> heating, heating_air, heating_supply, heating_return, electric_heating;
     quantity::Given<quantity::QuantityList> wet_bulbs, glycol, glycol_factors;
     std::vector<FanCoilRow> at_water{};
     [[nodiscard]] static const quantity::RecordSpec& spec();
@@ -37,7 +38,8 @@ struct FanCoilData {
 /// printed for, a table is read as it stands: wet along its wet columns, dry below the wet bulb where these meet, sensible
 /// moved with the entering dry bulb by the bypass factor. At another rise of the water or in thinner air (the fan moves the
 /// same volume) what the table says is taken times what two conductances, found from one of its points, say of the change.
-/// Water warmer than the room heats, where the maker rates that: with a coil of its own, or the same one changed over.
+/// Water warmer than the room heats, where the maker rates that: with a coil of its own, or the same one changed over. Where
+/// no water comes, its electric heater does, if it has one.
 class FanCoil : public rating::Product {
 public:
     /// @throws quantity::Error for a table of the wrong shape, or one that no coil could follow
@@ -65,11 +67,17 @@ private:
                                                                                    const rating::Conditions& at) const;
     /// As printed but for the dry bulb.
     [[nodiscard]] std::variant<rating::CoilHeat, rating::Refusal> read(const rating::Conditions& at) const;
+    [[nodiscard]] std::variant<rating::Conditions, rating::Refusal> mixed(const rating::Conditions& at) const;
+    [[nodiscard]] std::variant<rating::Output, rating::Refusal> rate_in(const rating::Conditions& at) const;
     [[nodiscard]] std::variant<rating::Output, rating::Refusal> cools(const rating::Conditions& at) const;
     [[nodiscard]] std::variant<rating::Output, rating::Refusal> heats(const rating::Conditions& at) const;
+    [[nodiscard]] std::variant<rating::Output, rating::Refusal>
+    heats_with_electricity(const rating::Conditions& at) const;
     [[nodiscard]] std::variant<rating::CoilHeat, rating::Refusal> coil_heat(const rating::Conditions& at) const;
 
-    double air_flow_m3_per_s_, dry_bulb_C_, rise_K_, fan_W_, sound_dBA_, pressure_drop_Pa_, bypass_factor_;
+    double air_flow_m3_per_s_, dry_bulb_C_, rise_K_, fan_W_, sound_dBA_, pressure_drop_Pa_;
+    double electric_heating_W_; ///< 0: none
+    double bypass_factor_;
     std::vector<double> supplies_C_{}, wet_bulbs_C_{};
     std::vector<double> total_W_{}, sensible_W_{}; ///< supply by supply
     double printed_water_kg_per_s_ = 0.0;          ///< of the point that the conductances are from

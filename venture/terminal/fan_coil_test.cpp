@@ -266,5 +266,47 @@ TEST(FanCoil, DoesLessWithGlycolByItsMakersFactors)
     EXPECT_NEAR(heat_W(unit, warm(60, 50, 20).set(At::glycol, 0.3)), 0.9 * 2500.0 + 40.0, 1e-6);
 }
 
+TEST(FanCoil, HeatsWithElectricityWhereNoWaterComes)
+{
+    FanCoilData d = point();
+    d.electric_heating = 1500.0;
+    d.fan_power = 30.0;
+    const auto dry = rating::Conditions{}.set(At::entering_dry_bulb, 21.0);
+    const auto out = std::get<rating::Output>(FanCoil{d, ""}.rate(dry));
+    EXPECT_NEAR(out.gives_W[Service::heating], 1530.0, 1e-9);
+    EXPECT_NEAR(out.electric_W, 1530.0, 1e-9);
+    EXPECT_TRUE(std::holds_alternative<rating::Refusal>(FanCoil{point(), ""}.rate(dry)));
+}
+
+rating::Conditions with_primary(rating::Conditions at, double kg_per_s, double t_C, double humidity)
+{
+    return at.set(At::primary_flow, kg_per_s).set(At::primary_dry_bulb, t_C).set(At::primary_humidity, humidity);
+}
+
+/// Mixed with air like the room's nothing changes; mixed with warmer, more humid air the coil does more.
+TEST(FanCoil, TakesAirThatComesThroughItIntoItsMixture)
+{
+    const FanCoil product{table(), ""};
+    const double room_w =
+        air::humidity_ratio_by_wet_bulb(quantity::Temperature::celsius(27.0), quantity::Temperature::celsius(19.0),
+                                        quantity::Pressure::pascal(101325.0));
+    const auto plain = std::get<rating::Output>(product.rate(at(7.0, 27.0, 19.0)));
+    const auto alike = std::get<rating::Output>(product.rate(with_primary(at(7.0, 27.0, 19.0), 0.02, 27.0, room_w)));
+    EXPECT_NEAR(alike.gives_W[Service::cooling], plain.gives_W[Service::cooling], 1e-6);
+    EXPECT_NEAR(alike.sensible_W, plain.sensible_W, 1e-6);
+    const auto warmer = std::get<rating::Output>(product.rate(with_primary(at(7.0, 27.0, 19.0), 0.02, 31.0, room_w)));
+    EXPECT_GT(warmer.sensible_W, plain.sensible_W);
+    const auto wetter =
+        std::get<rating::Output>(product.rate(with_primary(at(7.0, 27.0, 19.0), 0.02, 27.0, room_w + 0.003)));
+    EXPECT_GT(wetter.latent_W(), plain.latent_W());
+}
+
+TEST(FanCoil, RefusesMoreAirThanItsFanMoves)
+{
+    const auto refused =
+        std::get<rating::Refusal>(FanCoil{table(), ""}.rate(with_primary(at(7.0, 27.0, 19.0), 5.0, 20.0, 0.008)));
+    EXPECT_EQ(refused.why, rating::Refusal::Why::too_little_air);
+}
+
 } // namespace
 } // namespace venture::terminal

@@ -24,6 +24,7 @@ struct RoomPlaces {
     std::string type{};                                           ///< of room
     std::vector<Spot> windows{};                                  ///< the widest first
     std::vector<Spot> walls{};                                    ///< outside walls first, then the longest
+    std::vector<Spot> doors{};                                    ///< to outdoors; height of the opening
     std::optional<quantity::Sourced<double>> warmest_surface_C{}; ///< by its room type
 };
 

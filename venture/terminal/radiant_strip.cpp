@@ -55,6 +55,7 @@ const rating::Kind radiant_strip = {.key = "radiant_strip",
                                     .words = "radiant strip",
                                     .tag = "RST",
                                     .stands = rating::Stands::room,
+                                    .radiant_share = 0.60,
                                     .gives = {rating::Service::heating},
                                     .needs = {radiator_needs.begin(), radiator_needs.end()},
                                     .shelf = []() -> std::unique_ptr<rating::Shelf> {

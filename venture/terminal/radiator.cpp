@@ -4,7 +4,6 @@
 
 #include <venture/rating/coil_conductance.hpp>
 #include <venture/rating/emitter_law.hpp>
-#include <venture/rating/product_keys.hpp>
 
 namespace venture::terminal {
 
@@ -15,26 +14,14 @@ using rating::Service;
 
 const quantity::RecordSpec& RadiatorData::spec()
 {
-    using namespace rating::keys; // NOLINT(google-build-using-namespace): words that only declare keys
-    using T = RadiatorData;
-    static const quantity::RecordSpec all = quantity::RecordSpec::of<T>({
-        {name_key(), &T::name},
-        {maker_key(), &T::maker},
-        {family_key(), &T::family},
-        {must(height_key()), &T::height},
-        {must(length_key()), &T::length},
-        {depth_key(), &T::depth},
-        {must(number("output", Kind::power, 1, largest_W, "at 75/65/20 degC, EN 442")), &T::output},
-        {must(number("exponent", Kind::number, 1, 2, "of the characteristic equation")), &T::exponent},
-        {surface_share_key(), &T::surface_share},
-        {cost_key(), &T::cost},
-        {note_key(), &T::note},
-    });
+    static const quantity::RecordSpec all = quantity::RecordSpec::of<RadiatorData>(keys_of<RadiatorData>());
     return all;
 }
 
-Radiator::Radiator(const RadiatorData& d, std::string from)
-    : Product{rating::label_of(d, std::move(from))},
+Radiator::Radiator(const RadiatorData& d, std::string from) : Radiator{d, rating::label_of(d, std::move(from))} {}
+
+Radiator::Radiator(const RadiatorData& d, rating::Label of)
+    : Product{std::move(of)},
       nominal_W_{*d.output},
       exponent_{*d.exponent}
 {
@@ -89,7 +76,8 @@ const rating::Kind radiator = {.key = "radiator",
                                .words = "radiator",
                                .tag = "RAD",
                                .stands = rating::Stands::room,
-                               .in_rows = true,
+                               .along = rating::Along::windows,
+                               .radiant_share = 0.30,
                                .gives = {Service::heating},
                                .assumed = rating::AssumedWater{70.0, 55.0},
                                .needs = {radiator_needs.begin(), radiator_needs.end()},

@@ -20,7 +20,8 @@ struct Attempt {
 
 class RowSearch {
 public:
-    RowSearch(const std::vector<Body>& bodies, const RoomWish& wish, const RoomPlaces& places, const rating::Duty& duty)
+    RowSearch(const std::vector<Body>& bodies, const RoomWish& wish, const RoomPlaces& places, const rating::Duty& duty,
+              rating::Along along)
         : bodies_{bodies},
           wish_{wish},
           duty_{duty}
@@ -31,8 +32,9 @@ public:
                 shortest_m_ = std::min(shortest_m_, piece.length_m);
                 longest_m_ = std::max(longest_m_, piece.length_m);
             }
-        for (const Spot& spot : places.windows)
-            for (const Spot& part : parts_of(spot)) add_if_usable(part, windows_);
+        if (along == rating::Along::windows)
+            for (const Spot& spot : places.windows)
+                for (const Spot& part : parts_of(spot)) add_if_usable(part, windows_);
         for (const Spot& spot : places.walls)
             for (const Spot& part : parts_of(spot)) add_if_usable(part, walls_);
         // Where the longest has room comes first; of those that have, outside walls.
@@ -225,13 +227,13 @@ std::vector<Body> bodies_of(rating::Products products, const rating::Wish& wish,
     rating::Wish alone = wish; // what one product can be said of by itself
     alone.counts = {1, 1};
     alone.most_over = alone.most_sound_dB = rating::no_limit;
-    std::map<std::tuple<std::string, std::string, double>, Body> bodies;
+    std::map<std::tuple<std::string, std::string, std::string, double>, Body> bodies;
     for (const rating::Verdict& v : rating::verdicts(products, alone, asked)) {
         if (v.fails != rating::Fails::nothing && v.fails != rating::Fails::total) continue;
         const rating::Label& label = v.product->label();
         // Of no family each product stands by itself: nobody says that another one looks alike.
         const std::string& family = label.family.empty() ? label.name : label.family;
-        Body& body = bodies[{label.maker, family, label.height_m}];
+        Body& body = bodies[{label.maker, family, label.speed, label.height_m}];
         body.maker = label.maker;
         body.family = family;
         body.height_m = label.height_m;
@@ -250,7 +252,7 @@ std::vector<Body> bodies_of(rating::Products products, const rating::Wish& wish,
 }
 
 PlacedChoice choose_row_for(rating::Products products, const RoomWish& wish, const RoomPlaces& places,
-                            const rating::Asked& asked)
+                            const rating::Asked& asked, rating::Along along)
 {
     const std::vector<Body> bodies = bodies_of(products, wish.wish, asked);
     if (bodies.empty()) { // what refuses, and why, is told as of any product
@@ -258,22 +260,30 @@ PlacedChoice choose_row_for(rating::Products products, const RoomWish& wish, con
         out.choice = rating::choose(products, wish.wish, asked);
         return out;
     }
-    return place_rows(bodies, wish, places, asked.duty);
+    return place_rows(bodies, wish, places, asked.duty, along);
 }
 
 PlacedChoice place_rows(const std::vector<Body>& bodies, const RoomWish& wish, const RoomPlaces& places,
-                        const rating::Duty& duty)
+                        const rating::Duty& duty, rating::Along along)
 {
-    return RowSearch{bodies, wish, places, duty}.run();
+    return RowSearch{bodies, wish, places, duty, along}.run();
 }
 
-std::vector<Standing> standing_of(const rating::Product& product, int count, const RoomPlaces& places)
+std::vector<Standing> standing_of(const rating::Product& product, int count, const RoomPlaces& places,
+                                  rating::Along along)
 {
     std::vector<Standing> out;
-    for (const Spot& spot : places.windows)
-        if (std::ssize(out) < count) out.push_back({.product = &product, .spot = spot, .under_window = true});
-    for (const Spot& spot : places.walls)
-        if (std::ssize(out) < count) out.push_back({.product = &product, .spot = spot});
+    const auto add = [&](const std::vector<Spot>& spots, bool under_window) {
+        for (const Spot& spot : spots)
+            if (std::ssize(out) < count)
+                out.push_back({.product = &product, .spot = spot, .under_window = under_window});
+    };
+    if (along == rating::Along::doors) {
+        add(places.doors, false);
+        return out;
+    }
+    if (along == rating::Along::windows) add(places.windows, true);
+    add(places.walls, false);
     return out;
 }
 

@@ -37,11 +37,14 @@ public:
         for (const services::UnitPlace& unit : services_.places.units) // in the order of the rooms
             for (const Service service : {Service::heating, Service::cooling})
                 if (const auto& server = unit.servers[service])
-                    if (auto wanted = asked(*server, loads_.rooms[unit.room]))
+                    if (auto wanted = asked(*server, unit.room))
                         out_.push_back(place_of(unit, *server, std::move(*wanted)));
         find_alike();
         find_fewest_types();
-        for (std::size_t i = 0; i < out_.size(); ++i) select(i);
+        for (std::size_t i = 0; i < out_.size(); ++i) {
+            select(i);
+            find_humidity(out_[i]);
+        }
         return std::move(out_);
     }
 
@@ -68,8 +71,9 @@ private:
     }
 
     /// What a circuit asks of the units of a room; nothing where there is no load.
-    [[nodiscard]] std::optional<rating::Asked> asked(const services::Server& server, const loads::RoomLoad& load) const
+    [[nodiscard]] std::optional<rating::Asked> asked(const services::Server& server, std::size_t room) const
     {
+        const loads::RoomLoad& load = loads_.rooms[room];
         const Circuit& c = services_.circuits[server.circuit];
         rating::Asked out;
         if (c.carries == Service::heating) {
@@ -83,11 +87,11 @@ private:
         if (out.duty.W <= 0.0) return std::nullopt;
         if (out.duty.sensible_W) *out.duty.sensible_W *= server.share;
         if (out.duty.latent_W) *out.duty.latent_W *= server.share;
-        out.at.set(At::water_supply, c.supply_C)
-            .set(At::water_return, c.return_C)
-            .set(At::glycol, c.glycol)
-            .set(At::air_pressure, around_.pressure_Pa)
-            .set(At::height_above_sea, around_.height_m);
+        out.at.set(At::air_pressure, around_.pressure_Pa).set(At::height_above_sea, around_.height_m);
+        if (room < rooms_.primary_air.size() && rooms_.primary_air[room])
+            rooms_.primary_air[room]->say_to(out.at, c.carries, load, around_.pressure_Pa);
+        if (c.has_water())
+            out.at.set(At::water_supply, c.supply_C).set(At::water_return, c.return_C).set(At::glycol, c.glycol);
         return out;
     }
 
@@ -108,6 +112,7 @@ private:
         if (s.wish.warmest_surface_C) s.wish.wish.most_surface_C = s.wish.warmest_surface_C->value;
         if (s.wish.most_sound_dB) s.wish.wish.most_sound_dB = s.wish.most_sound_dB->value;
         if (s.wish.wall_length_m) s.wish.wish.most_total_length_m = *s.wish.wall_length_m;
+        ask_for_doors(s, *c.unit);
         const double volume_m3 = loads_.rooms[unit.room].volume_m3;
         constexpr double usual_dB = 8.0; // where no volume is known; our assumption
         s.wish.wish.room_effect_dB =
@@ -214,38 +219,67 @@ private:
                 if (*rated && (*rated)->duty.service == s.duty.service) (*rated)->duty = s.duty;
     }
 
+    void find_humidity(RoomSelection& s) const
+    {
+        if (!s.choice.chosen || s.duty.latent_W || s.at.has(At::primary_flow)) return;
+        s.humidity = humidity_with(*s.choice.chosen, s.at, loads_.rooms[s.room], s.share, around_.pressure_Pa);
+    }
+
     void choose_for(RoomSelection& s, const RoomWish& wish, const rating::Asked& asked,
                     const std::optional<rating::Asked>& besides)
     {
         const rating::Kind& kind = *services_.circuits[s.circuit].unit;
-        const RoomPlaces* places = kind.in_rows && !s.wish.wall_length_m ? places_of(s) : nullptr;
+        const RoomPlaces* places = kind.in_rows() && !s.wish.wall_length_m ? places_of(s) : nullptr;
         const rating::Products products = stocks_.products(kind);
         if (places == nullptr) {
             s.choice = rating::choose(products, wish.wish, asked, besides, brackets_of(kind));
+            if (kind.along == rating::Along::doors) stand_at_doors(s, kind);
             return;
         }
-        PlacedChoice placed = choose_row_for(products, wish, *places, asked);
+        PlacedChoice placed = choose_row_for(products, wish, *places, asked, kind.along);
         s.choice = std::move(placed.choice);
         s.placing = placed.placing;
         s.standing = std::move(placed.standing);
     }
 
+    /// One at each door to outdoors, as wide and as high as the largest of them.
+    void ask_for_doors(RoomSelection& s, const rating::Kind& kind) const
+    {
+        const RoomPlaces* places = places_of(s);
+        if (kind.along != rating::Along::doors || places == nullptr || places->doors.empty()) return;
+        rating::Wish& wish = s.wish.wish;
+        wish.counts.fewest = static_cast<int>(places->doors.size());
+        wish.counts.most = std::max(wish.counts.most, wish.counts.fewest);
+        for (const Spot& door : places->doors) {
+            wish.least_length_m = std::max(wish.least_length_m, door.width_m);
+            wish.least_reach_m = std::max(wish.least_reach_m, door.height_m);
+        }
+    }
+    void stand_at_doors(RoomSelection& s, const rating::Kind& kind) const
+    {
+        const RoomPlaces* places = places_of(s);
+        if (places == nullptr || places->doors.empty() || !s.choice.chosen || s.choice.chosen->refused) return;
+        s.placing = Placing::over_doors;
+        s.standing = standing_of(s.choice.chosen->product(), s.choice.chosen->count(), *places, kind.along);
+    }
+
     void rate_kept(RoomSelection& s) const
     {
         const Circuit& c = services_.circuits[s.circuit];
-        const RoomPlaces* places = c.unit->in_rows ? places_of(s) : nullptr;
+        const RoomPlaces* places = c.unit->along != rating::Along::nothing ? places_of(s) : nullptr;
         if (s.kept->chosen_for_W && *s.kept->chosen_for_W > 0.0) s.duty_moved = s.duty.W / *s.kept->chosen_for_W - 1.0;
-        const rating::Product* product = stocks_.find(*c.unit, s.kept->product);
+        const rating::Product* product = s.kept->typed ? s.kept->typed.get() : stocks_.find(*c.unit, s.kept->product);
         s.kept_unknown = product == nullptr;
         if (product == nullptr) return;
         s.choice.chosen = rating::rated_at(*product, s.kept->count, s.at, s.duty);
-        if (places == nullptr) return;
-        s.standing = standing_of(*product, s.kept->count, *places);
+        if (places == nullptr || s.kept->typed) return; // of what was typed nobody knows how large it is
+        s.standing = standing_of(*product, s.kept->count, *places, c.unit->along);
         const auto windows = std::ranges::count_if(s.standing, &Standing::under_window);
         if (std::ssize(s.standing) == s.kept->count)
-            s.placing = windows == s.kept->count ? Placing::under_windows
-                        : windows == 0           ? Placing::along_walls
-                                                 : Placing::windows_and_walls;
+            s.placing = c.unit->along == rating::Along::doors ? Placing::over_doors
+                        : windows == s.kept->count            ? Placing::under_windows
+                        : windows == 0                        ? Placing::along_walls
+                                                              : Placing::windows_and_walls;
     }
 
     /// Bounds pay where many rooms ask the same products.
@@ -270,11 +304,13 @@ private:
 /// harder part is met. The heat of their fans helps to heat.
 class CoilLoad {
 public:
-    explicit CoilLoad(const rating::Rated& unit)
-        : heats_{unit.duty.service == Service::heating},
-          total_W_{unit.all().gives_W[unit.duty.service]},
-          sensible_W_{heats_ ? total_W_ : unit.all().sensible_W},
-          water_sensible_W_{sensible_W_ + (heats_ ? -1.0 : 1.0) * unit.all().fan_W}
+    /// @param all     of all units, to the full   @param floats  nobody limits the humidity: the sensible part alone decides
+    CoilLoad(Service service, const rating::Output& all, bool floats)
+        : heats_{service == Service::heating},
+          floats_{floats},
+          total_W_{all.gives_W[service]},
+          sensible_W_{heats_ ? total_W_ : all.sensible_W},
+          water_sensible_W_{sensible_W_ + (heats_ ? -1.0 : 1.0) * all.fan_W}
     {
     }
     void take(rating::Demand& demand) const
@@ -282,7 +318,7 @@ public:
         if (!heats_) demand.latent_W.resize(demand.hours(), 0.0);
         for (std::size_t h = 0; h < demand.hours(); ++h) {
             const double runs = std::max(sensible_W_ > 0.0 ? demand.sensible_W[h] / sensible_W_ : 0.0,
-                                         total_W_ > 0.0 ? demand.total_W(h) / total_W_ : 0.0);
+                                         total_W_ > 0.0 && !floats_ ? demand.total_W(h) / total_W_ : 0.0);
             demand.sensible_W[h] = runs * water_sensible_W_;
             if (!heats_) demand.latent_W[h] = runs * (total_W_ - sensible_W_);
         }
@@ -290,7 +326,7 @@ public:
     }
 
 private:
-    bool heats_;
+    bool heats_, floats_;
     double total_W_, sensible_W_, water_sensible_W_;
 };
 
@@ -308,7 +344,9 @@ services::PassOn what_units_take(const std::vector<RoomSelection>& units)
     std::map<std::pair<services::NodeId, Service>, CoilLoad> coils;
     for (const RoomSelection& unit : units)
         if (unit.choice.chosen && !unit.choice.chosen->refused)
-            coils.emplace(std::pair{unit.node, unit.duty.service}, CoilLoad{*unit.choice.chosen});
+            coils.emplace(std::pair{unit.node, unit.duty.service},
+                          CoilLoad{unit.duty.service, unit.humidity ? unit.humidity->all : unit.choice.chosen->all(),
+                                   unit.humidity.has_value()});
     return [coils](services::NodeId node, Service service, rating::Demand& demand) {
         if (const auto coil = coils.find({node, service}); coil != coils.end()) coil->second.take(demand);
     };

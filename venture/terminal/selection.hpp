@@ -10,12 +10,14 @@
 #include <venture/rating/kind.hpp>
 #include <venture/services/services.hpp>
 #include <venture/terminal/places.hpp>
+#include <venture/terminal/primary_air.hpp>
+#include <venture/terminal/room_humidity.hpp>
 #include <venture/terminal/wishes.hpp>
 
 namespace venture::terminal {
 
 /// Where units of a room stand.
-enum class Placing : std::uint8_t { not_placed, under_windows, along_walls, windows_and_walls };
+enum class Placing : std::uint8_t { not_placed, under_windows, along_walls, windows_and_walls, over_doors };
 
 /// One unit in its place.
 struct Standing {
@@ -36,6 +38,7 @@ struct RoomSelection {
     std::optional<services::Kept> kept{}; ///< the product was kept: rated, not chosen
     bool kept_unknown = false;            ///< the kept product is not in the catalogue
     RoomWish wish{};
+    std::optional<RoomHumidity> humidity{}; ///< of a cooled room that nobody limits it of
     Placing placing = Placing::not_placed;
     std::vector<Standing> standing{}; ///< one a unit, where they are placed
     double duty_moved = 0.0;          ///< duty now over the one it was kept for, minus 1; 0 if not stated
@@ -50,16 +53,19 @@ struct Surroundings {
 /// What is wanted of units, and where they can stand: nothing and nowhere unless given.
 struct RoomsToFurnish {
     const Wishes& wishes;
-    std::span<const RoomPlaces> places{}; ///< by room of the loads; may be empty
+    std::span<const RoomPlaces> places{};                     ///< by room of the loads; may be empty
+    std::span<const std::optional<PrimaryAir>> primary_air{}; ///< alike
 };
 
 /// Units for every served duty above zero, rooms in their order, heating before cooling.
+/// @param loads  with what primary air adds or takes off
 [[nodiscard]] std::vector<RoomSelection> select_units(const loads::RoomLoads& loads, const services::Services& services,
                                                       const rating::Stocks& stocks, const Surroundings& around = {},
                                                       const RoomsToFurnish& rooms = {Wishes{}});
 
 /// Turns what rooms need into what the water of their units gives or takes: with the heat of their fans, and with what
-/// their coils condense while they take what the room needs, in air as the room has it at its peak. Where nothing was chosen
+/// their coils condense while they take what the room needs, in air as the room has it at its peak: as humid as coil and room
+/// come to an agreement on where nobody limits it. Where nothing was chosen
 /// it stays what the rooms need.
 [[nodiscard]] services::PassOn what_units_take(const std::vector<RoomSelection>& units);
 
@@ -67,6 +73,6 @@ struct RoomsToFurnish {
 
 template <>
 struct venture::quantity::WordsOf<venture::terminal::Placing> {
-    static constexpr std::array<std::string_view, 4> words = {"not placed", "under windows", "along walls",
-                                                              "under windows and along walls"};
+    static constexpr std::array<std::string_view, 5> words = {"not placed", "under windows", "along walls",
+                                                              "under windows and along walls", "over doors"};
 };

@@ -1,9 +1,5 @@
 #include <venture/terminal/unit_heater.hpp>
 
-#include <array>
-
-#include <venture/rating/product_keys.hpp>
-
 namespace venture::terminal {
 
 using rating::At;
@@ -14,36 +10,21 @@ using rating::Service;
 namespace {
 
 constexpr double printed_density_kg_per_m3 = 1.2, standard_pressure_Pa = 101325.0; ///< that catalogues speak of
-constexpr std::array unit_heater_needs = {At::water_supply, At::water_return, At::entering_dry_bulb};
 
 } // namespace
 
 const quantity::RecordSpec& UnitHeaterData::spec()
 {
-    using namespace rating::keys; // NOLINT(google-build-using-namespace): words that only declare keys
-    using T = UnitHeaterData;
-    static const quantity::RecordSpec all = quantity::RecordSpec::of<T>({
-        {name_key(), &T::name},
-        {maker_key(), &T::maker},
-        {family_key(), &T::family},
-        {text("speed", "of its fan at this rating, where there are several: \"low\""), &T::speed},
-        {must(number("air_flow", Kind::air_flow, 0.01, 100, "through the coil")), &T::air_flow},
-        {must(number("heating", Kind::power, 1, largest_W, "of the coil at the rated point")), &T::heating},
-        {must(number("heating_air", Kind::temperature, -20, 40, "air that enters it then")), &T::heating_air},
-        {must(number("heating_supply", Kind::temperature, 20, 120, "water that comes to it then")), &T::heating_supply},
-        {must(number("heating_return", Kind::temperature, 15, 110, "water that it gives back then")),
-         &T::heating_return},
-        {number("fan_power", Kind::power, 0, 1e5, "all of which heats the air; heating does not hold it"),
-         &T::fan_power},
-        {number("sound", Kind::sound_power, 0, 120, "sound power level"), &T::sound},
-        {cost_key(), &T::cost},
-        {note_key(), &T::note},
-    });
+    static const quantity::RecordSpec all = quantity::RecordSpec::of<UnitHeaterData>(keys_of<UnitHeaterData>());
     return all;
 }
 
-UnitHeater::UnitHeater(const UnitHeaterData& d, std::string from)
-    : Product{rating::label_of(d, std::move(from))},
+UnitHeater::UnitHeater(const UnitHeaterData& d, std::string from) : UnitHeater{d, rating::label_of(d, std::move(from))}
+{
+}
+
+UnitHeater::UnitHeater(const UnitHeaterData& d, rating::Label of)
+    : Product{std::move(of)},
       dry_air_kg_per_s_{printed_density_kg_per_m3 * *d.air_flow},
       fan_W_{d.fan_power.value.value_or(0.0)},
       sound_dBA_{d.sound.value.value_or(rating::unknown)},

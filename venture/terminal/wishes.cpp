@@ -42,6 +42,7 @@ void lay_over(const input::ChoosingInput& said, RoomWish& out)
     take(said.most_length, wish.most_length_m);
     take(said.most_depth, wish.most_depth_m);
     take(said.most_over, wish.most_over);
+    take(said.external_pressure, wish.least_external_Pa);
     take(said.room_effect, out.room_effect_dB);
     take(said.floor_gap, out.floor_gap_m);
     take(said.sill_gap, out.sill_gap_m);
@@ -59,7 +60,8 @@ bool RoomWish::is_limited() const
 {
     const std::array limits = {wish.most_height_m, wish.most_length_m,  wish.most_depth_m, wish.most_total_length_m,
                                wish.most_sound_dB, wish.most_surface_C, wish.most_over};
-    return !wish.makers.empty() || !wish.families.empty() || !wish.speed.empty() ||
+    return wish.least_external_Pa > 0.0 || wish.least_length_m > 0.0 || !wish.makers.empty() ||
+           !wish.families.empty() || !wish.speed.empty() ||
            std::ranges::any_of(limits, [](double limit) { return limit != rating::no_limit; });
 }
 
