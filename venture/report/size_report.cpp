@@ -4,10 +4,9 @@
 
 #include <fmt/format.h>
 
-#include <venture/terminal/valve.hpp>
-
 #include <venture/loads/load_figures.hpp>
 #include <venture/quantity/units.hpp>
+#include <venture/terminal/valve.hpp>
 
 namespace venture::report {
 
