@@ -107,16 +107,23 @@ std::string Rated::in_words() const
 
 std::string Rated::called() const
 {
+    // What they share, the maker's word before and the speed behind, is said once.
+    const std::string speed = product().label().speed.empty() ? "" : " at " + product().label().speed;
+    const bool at_one_speed =
+        std::ranges::all_of(units, [&](const Units& some) { return some.product->name().ends_with(speed); });
+    const auto name_of = [&](const Product& p) {
+        return std::string_view{p.name()}.substr(0, p.name().size() - (at_one_speed ? speed.size() : 0));
+    };
+    const std::string_view first = name_of(product()), begins = first.substr(0, first.rfind(' ') + 1);
     std::string out;
-    const std::string& first = product().name();
-    const std::string_view begins = std::string_view{first}.substr(0, first.rfind(' ') + 1);
     for (const Units& some : units) {
         if (!out.empty()) out += " + ";
         if (some.count != 1) out += fmt::format("{} x ", some.count);
-        const bool again = some.product != &product() && !begins.empty() && some.product->name().starts_with(begins);
-        out += again ? some.product->name().substr(begins.size()) : some.product->name();
+        const std::string_view name = name_of(*some.product);
+        const bool again = some.product != &product() && !begins.empty() && name.starts_with(begins);
+        out += again ? name.substr(begins.size()) : name;
     }
-    return out;
+    return at_one_speed ? out + speed : out;
 }
 
 std::string Choice::why_runner_up_lost() const

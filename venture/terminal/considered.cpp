@@ -76,6 +76,12 @@ std::vector<Considered> bodies_considered(const RoomSelection& s, rating::Produc
                 v.limit = s.wish.wish.most_over;
             }
         }
+        if (!row && v.fails == Fails::nothing) { // it has its places, and still makes no row: it is too loud
+            const double one_dB = body.units.front().one.sound_power_dBA - s.wish.wish.room_effect_dB;
+            v.fails = Fails::sound;
+            v.value = one_dB;
+            v.limit = s.wish.wish.most_sound_dB;
+        }
         out.push_back(std::move(one));
     }
     return out;

@@ -75,6 +75,8 @@ void add_to(RoomLoad& load, const PrimaryAir& air, double pressure_Pa)
                            cooling = air.part(Service::cooling, load, pressure_Pa);
     if (load.heated) {
         load.heating_W = std::max(0.0, load.heating_W + heating.sensible_W);
+        if (load.heating_convective_W)
+            load.heating_convective_W = std::max(0.0, *load.heating_convective_W + heating.sensible_W);
         add_hourly(load.heating_hours_W, heating.sensible_W);
     }
     if (!load.cooled) return;

@@ -5,6 +5,8 @@
 #include <map>
 #include <tuple>
 
+#include <venture/rating/sound.hpp>
+
 namespace venture::terminal {
 
 using rating::Units;
@@ -153,7 +155,27 @@ private:
                 });
                 if (any) places[i] = wide;
             }
-        return choose_row(bodies_, places, duty_.W, wish_.wish.aims, Among::even);
+        return choose_row(quiet_enough(attempt.count()), places, duty_.W, wish_.wish.aims, Among::even);
+    }
+
+    /// Bodies of which so many keep within the level that is asked for, whichever lengths they have; others have none.
+    [[nodiscard]] std::vector<Body> quiet_enough(std::size_t count) const
+    {
+        std::vector<Body> out = bodies_;
+        if (wish_.wish.most_sound_dB == rating::no_limit) return out;
+        for (Body& body : out)
+            if (!(level_dB(body, count) <= wish_.wish.most_sound_dB)) body.pieces.clear();
+        return out;
+    }
+    [[nodiscard]] double level_dB(const Body& body, std::size_t count) const
+    {
+        double loudest_dB = -rating::no_limit;
+        for (const Units& u : body.units) {
+            const bool is_silent = u.one.fan_W == 0.0 && std::isnan(u.one.sound_power_dBA); // water alone
+            if (!is_silent && !(u.one.sound_power_dBA <= loudest_dB)) loudest_dB = u.one.sound_power_dBA;
+        }
+        if (loudest_dB == -rating::no_limit) return loudest_dB;
+        return rating::level_of_several_dB(loudest_dB, static_cast<int>(count)) - wish_.wish.room_effect_dB;
     }
 
     void keep_largest(const Found& found)

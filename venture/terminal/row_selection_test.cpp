@@ -8,6 +8,7 @@
 #include <gtest/gtest.h>
 
 #include <venture/rating/coil_conductance.hpp>
+#include <venture/terminal/fan_radiator.hpp>
 #include <venture/terminal/radiator.hpp>
 
 namespace venture::terminal {
@@ -232,6 +233,39 @@ TEST(Stays, AgreesWithChoosingAgain)
     EXPECT_EQ(called(stays.up_to * (1.0 - 1e-6)), now.choice.chosen->called());
     EXPECT_EQ(called(stays.up_to * (1.0 + 1e-6)), stays.above);
     EXPECT_NE(stays.above, now.choice.chosen->called());
+}
+
+/// Two speeds of one body: the fast one is too loud from two units on.
+TEST(RowSelection, KeepsWithinTheSoundOfAllOfThem)
+{
+    std::vector<std::shared_ptr<const rating::Product>> products;
+    for (const auto& [speed, W, dB] : {std::tuple{"low", 600.0, 25.0}, {"high", 1000.0, 40.0}}) {
+        FanRadiatorData d;
+        d.name = std::string{"Stir"};
+        d.family = std::string{"Stir"};
+        d.speed = std::string{speed};
+        d.height = 0.5;
+        d.length = 1.0;
+        d.output = W;
+        d.exponent = 1.05;
+        d.fan_power = 5.0;
+        d.sound = dB;
+        products.push_back(std::make_shared<const FanRadiator>(d, ""));
+    }
+    const RoomPlaces places{.known = true, .walls = {wall(1.5), wall(1.5), wall(1.5), wall(1.5)}};
+    RoomWish wish = eight();
+    wish.wish.room_effect_dB = 8.0;
+    const auto chosen = [&](double limit_dB, double W) {
+        wish.wish.most_sound_dB = limit_dB;
+        const PlacedChoice placed = choose_row_for(products, wish, places, asked(W));
+        return placed.choice.chosen ? placed.choice.chosen->called() : std::string{};
+    };
+    EXPECT_EQ(chosen(rating::no_limit, 1900.0), "2 x Stir at high");
+    EXPECT_EQ(chosen(33.0, 900.0), "Stir at high");
+    EXPECT_EQ(chosen(33.0, 1900.0), "4 x Stir at low"); // two at high make 35 dB
+    EXPECT_EQ(chosen(20.0, 1900.0), "");
+    RoomPlaces one = places;
+    EXPECT_TRUE(choose_in(one, 500.0, wish).choice.chosen); // of radiators nobody hears anything
 }
 
 } // namespace
