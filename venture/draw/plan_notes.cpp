@@ -185,8 +185,9 @@ void PlanSheet::draw_legend(double scale)
     x += 40 + c_.text_width("window", 11) + 20;
     if (!o_.units_placed.empty()) {
         c_.outline({{x, y - 7}, {x + 34, y - 7}, {x + 34, y - 1}, {x, y - 1}}, {black, 1.1});
-        c_.text({x + 40, y}, "unit, with its tag", 11, false, false);
-        x += 40 + c_.text_width("unit, with its tag", 11) + 20;
+        const std::string words = numbers_alone_ ? "unit, with its tag or the number of it" : "unit, with its tag";
+        c_.text({x + 40, y}, words, 11, false, false);
+        x += 40 + c_.text_width(words, 11) + 20;
     }
     if (has(Neighbour::Kind::ground)) wall({black, 5.0, {2, 3}}, "to the ground");
     if (has(Neighbour::Kind::nothing)) wall({grey, 4.0, {6, 4}}, "no exchange");

@@ -97,6 +97,10 @@ private:
     };
     void draw_unit(const PlanUnit& unit, std::size_t storey, const Placement& at);
     void draw_tag(const PlanUnit& unit, const DrawnBody& body, std::size_t storey, const Placement& at);
+    [[nodiscard]] TextBox tag_box(const std::string& tag, std::size_t storey, Spot middle);
+    /// How much a tag hides at the best place that there is, and that place.
+    [[nodiscard]] std::pair<double, Spot> place_for(const std::string& tag, std::size_t room, const DrawnBody& body,
+                                                    std::size_t storey, const Placement& at);
     [[nodiscard]] bool is_inside(const TextBox& box, std::size_t r, const Placement& at) const;
     TextBox name_box(std::size_t r, std::size_t storey, const Placement& at);
     /// Three thin lines across the gap in a wall.
@@ -123,6 +127,7 @@ private:
     std::vector<std::size_t> storeys_{}, order_{}; ///< drawn; rooms from the largest to the smallest
     std::vector<std::size_t> numbered_{};          ///< rooms that are called by a number
     std::vector<TextBox> tags_{};                  ///< drawn
+    bool numbers_alone_ = false;                   ///< of some tags
     Extent extent_{};
 };
 

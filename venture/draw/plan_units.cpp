@@ -28,38 +28,76 @@ void PlanSheet::draw_unit(const PlanUnit& unit, std::size_t storey, const Placem
     draw_tag(unit, {off({0.5 * (from.x + to.x), 0.5 * (from.y + to.y)}, depth), from, to, into}, storey, at);
 }
 
-/// Where it hides nothing, as far as there is such a place: beside the body's middle, or over and under a body that stands along
-/// a wall that runs down the sheet.
+namespace {
+
+constexpr double tag_size = 7.5;
+
+/// What may be said where there is no room for more: "RAD-0-07", else "07".
+std::string number_in(const std::string& tag)
+{
+    const auto at = tag.find_last_not_of("0123456789");
+    return at == std::string::npos || at + 1 == tag.size() ? tag : tag.substr(at + 1);
+}
+
+} // namespace
+
+/// Where it hides nothing, as far as there is such a place; where there is none, its number alone.
 void PlanSheet::draw_tag(const PlanUnit& unit, const DrawnBody& body, std::size_t storey, const Placement& at)
 {
-    constexpr double size = 7.5, gap = 2.5, wall_px = 4.0;
-    const double half = 0.5 * c_.text_width(unit.tag, size),
+    constexpr double visible = 1.0; // of what it would hide, in square pixels
+    auto [hides, middle] = place_for(unit.tag, unit.room, body, storey, at);
+    std::string said = unit.tag;
+    if (hides > visible && number_in(unit.tag) != unit.tag) {
+        const auto shorter = place_for(number_in(unit.tag), unit.room, body, storey, at);
+        if (shorter.first < hides) {
+            middle = shorter.second;
+            said = number_in(unit.tag);
+            numbers_alone_ = true;
+        }
+    }
+    tags_.push_back(tag_box(said, storey, middle));
+    c_.text({middle.x, middle.y + 0.36 * tag_size}, said, tag_size);
+}
+
+PlanSheet::TextBox PlanSheet::tag_box(const std::string& tag, std::size_t storey, Spot middle)
+{
+    const double half = 0.5 * c_.text_width(tag, tag_size);
+    return {storey, middle.x - half, middle.y - 0.5 * tag_size, middle.x + half, middle.y + 0.5 * tag_size};
+}
+
+/// Beside the body's middle, or over and under a body that stands along a wall that runs down the sheet.
+std::pair<double, Spot> PlanSheet::place_for(const std::string& tag, std::size_t room, const DrawnBody& body,
+                                             std::size_t storey, const Placement& at)
+{
+    constexpr double gap = 2.5, wall_px = 4.0;
+    const double half = 0.5 * c_.text_width(tag, tag_size),
                  half_length = 0.5 * std::hypot(body.to.x - body.from.x, body.to.y - body.from.y);
     const bool down = std::abs(body.into.x) > std::abs(body.into.y);
-    const double clear = gap + (down ? half : 0.5 * size);
+    const double clear = gap + (down ? half : 0.5 * tag_size);
     const Spot beside{body.front.x + body.into.x * clear, body.front.y + body.into.y * clear};
     std::vector<Spot> places;
     if (down) {
         const double x = 0.5 * (body.from.x + body.to.x) + std::copysign(wall_px + half, body.into.x);
         const auto [upper, lower] = std::minmax(body.from.y, body.to.y);
-        places = {{x, upper - 0.5 * size - gap}, {x, lower + 0.5 * size + gap}, beside};
+        constexpr int steps = 5; // away from it, where a room's name stands beside it
+        for (int i = 0; i < steps; ++i) {
+            const double away = 0.5 * tag_size + gap + i * tag_size;
+            places.insert(places.end(), {{x, upper - away}, {x, lower + away}});
+            if (i == 0) places.push_back(beside);
+        }
     } else {
         places = {beside, {beside.x - half_length - half, beside.y}, {beside.x + half_length + half, beside.y}};
     }
-    const auto box_at = [&](Spot middle) {
-        return TextBox{storey, middle.x - half, middle.y - 0.5 * size, middle.x + half, middle.y + 0.5 * size};
-    };
     const auto hides = [&](Spot middle) {
-        const TextBox box = box_at(middle);
+        const TextBox box = tag_box(tag, storey, middle);
         constexpr double outside = 1e4; // worse than any word
-        double out = is_inside(box, unit.room, at) ? 0.0 : outside;
-        out += box.shared_with(name_box(unit.room, storey, at));
-        for (const TextBox& tag : tags_) out += box.shared_with(tag);
+        double out = is_inside(box, room, at) ? 0.0 : outside;
+        out += box.shared_with(name_box(room, storey, at));
+        for (const TextBox& other : tags_) out += box.shared_with(other);
         return out;
     };
-    const Spot middle = *std::ranges::min_element(places, {}, hides);
-    tags_.push_back(box_at(middle));
-    c_.text({middle.x, middle.y + 0.36 * size}, unit.tag, size);
+    const Spot best = *std::ranges::min_element(places, {}, hides);
+    return {hides(best), best};
 }
 
 /// Within what the room reaches over.
