@@ -295,6 +295,14 @@ prefix = "HK"
     EXPECT_EQ(run("check .", "[tags]\nrule = \"{prefix}\"\n").code, 2);
 }
 
+TEST_F(Units, AreMountedAsIsAskedFor)
+{
+    const Ran r =
+        run("size . --room Office --rejected", "[[choosing]]\nunit = \"fan coil\"\nmounting = \"cassette\"\n");
+    EXPECT_THAT(r.out, HasSubstr("made for another mounting: wall"));
+    EXPECT_EQ(run("size .", "[[choosing]]\nunit = \"fan coil\"\nmounting = \"wall\"\n").code, 0);
+}
+
 TEST_F(Units, WithDuctsMustOvercomeThem)
 {
     const Ran r =

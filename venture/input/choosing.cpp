@@ -37,6 +37,8 @@ const RecordSpec& ChoosingInput::spec()
         {text("makers", "only products of these makers"), &T::makers},
         {text("families", "only products of these families"), &T::families},
         {text("speed", "step of fans that products are rated at, where makers rate several"), &T::speed},
+        {text("mounting", "only units made so: \"cassette\", \"wall\", \"floor\", \"ducted\", as catalogues call it"),
+         &T::mounting},
         {whole(number("most_units", Kind::number, 1, 100,
                       "units in one room; 8, or one under each window, unless typed")),
          &T::most_units},

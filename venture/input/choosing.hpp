@@ -12,7 +12,7 @@ enum class Alike : std::uint8_t { no, yes };
 /// A line for some rooms and one kind of unit, or for all; what later lines say stands over what earlier ones do, key by key.
 struct ChoosingInput {
     Given<TextList> rooms, aims, makers, families;
-    Given<std::string> type, storey, speed, note;
+    Given<std::string> type, storey, speed, mounting, note;
     Choice<UnitKind> unit;
     Given<QuantityList> weights;
     Whole most_units;

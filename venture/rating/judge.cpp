@@ -61,6 +61,8 @@ Judged Judge::by_label(const Label& label) const
         out.fails = Fails::family;
     else if (!wish_.speed.empty() && !label.speed.empty() && label.speed != wish_.speed)
         out.fails = Fails::speed;
+    else if (!wish_.mounting.empty() && label.mounting != wish_.mounting)
+        out.fails = Fails::mounting;
     exceeds(Fails::height, label.height_m, wish_.most_height_m);
     exceeds(Fails::length, label.length_m, wish_.most_length_m);
     exceeds(Fails::depth, label.depth_m, wish_.most_depth_m);

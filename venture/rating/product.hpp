@@ -35,9 +35,10 @@ struct Output {
 /// What a product is called and how large it is, as far as its maker says.
 struct Label {
     std::string name{}, maker{};
-    std::string from{};   ///< where its data stand
-    std::string family{}; ///< "Lean": products that differ in size alone
-    std::string speed{};  ///< of its fan, where the maker rates several
+    std::string from{};     ///< where its data stand
+    std::string family{};   ///< "Lean": products that differ in size alone
+    std::string speed{};    ///< of its fan, where the maker rates several
+    std::string mounting{}; ///< "cassette"
     double height_m = unknown, length_m = unknown, depth_m = unknown;
     double cost = unknown;        ///< in whatever its catalogue counts: an index, or money
     double surface_share = 1.0;   ///< by how much of what its water is warmer than the room its surface is

@@ -56,6 +56,7 @@ template <class Data>
     Label out{.name = *data.name, .maker = data.maker.value.value_or(""), .from = std::move(from)};
     if constexpr (requires { data.family; }) out.family = data.family.value.value_or("");
     if constexpr (requires { data.speed; }) out.speed = data.speed.value.value_or("");
+    if constexpr (requires { data.mounting; }) out.mounting = data.mounting.value.value_or("");
     if constexpr (requires { data.height; }) out.height_m = data.height.value.value_or(unknown);
     if constexpr (requires { data.length; }) out.length_m = data.length.value.value_or(unknown);
     if constexpr (requires { data.depth; }) out.depth_m = data.depth.value.value_or(unknown);

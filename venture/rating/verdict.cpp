@@ -106,6 +106,10 @@ std::string in_words(const Verdict& v)
                                                  : fmt::format("of the family {}", v.product->label().family);
     case Fails::speed:
         return fmt::format("rated at {}", v.product->label().speed);
+    case Fails::mounting:
+        return v.product->label().mounting.empty()
+                   ? "its maker does not say how it is mounted"
+                   : fmt::format("made for another mounting: {}", v.product->label().mounting);
     case Fails::height:
         return told("high", 1000.0, "mm");
     case Fails::length:

@@ -25,6 +25,7 @@ enum class Fails : std::uint8_t {
     maker,
     family,
     speed,
+    mounting,
     height,
     length,
     depth,
@@ -40,7 +41,7 @@ enum class Fails : std::uint8_t {
     sound,
     too_large
 };
-inline constexpr std::size_t number_of_failings = 18;
+inline constexpr std::size_t number_of_failings = 19;
 
 /// What there is to say of one product: the first thing it fails in, in the order of Fails.
 struct Verdict {
@@ -74,8 +75,8 @@ struct Holds {
 template <>
 struct venture::quantity::WordsOf<venture::rating::Fails> {
     static constexpr std::array<std::string_view, venture::rating::number_of_failings> words = {
-        "nothing",       "maker",  "family",     "speed",       "height",
-        "length",        "depth",  "door width", "door height", "external pressure",
-        "warm surface",  "rating", "capacity",   "sensible",    "latent",
-        "length in all", "sound",  "too large"};
+        "nothing",  "maker",    "family",     "speed",       "mounting",          "height",
+        "length",   "depth",    "door width", "door height", "external pressure", "warm surface",
+        "rating",   "capacity", "sensible",   "latent",      "length in all",     "sound",
+        "too large"};
 };

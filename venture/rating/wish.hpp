@@ -39,6 +39,7 @@ struct Wish {
     std::vector<double> weights{};       ///< one an aim, of each over the least that suffices; empty: in order
     std::vector<std::string> makers{}, families{}; ///< empty: any
     std::string speed{};                           ///< of fans, where makers rate several; empty: any
+    std::string mounting{};                        ///< "cassette"; empty: any
     double most_height_m = no_limit, most_length_m = no_limit, most_depth_m = no_limit; ///< of each
     double most_total_length_m = no_limit;                                              ///< of all together
     double least_length_m = 0.0, least_reach_m = 0.0;                                   ///< of each, over a door

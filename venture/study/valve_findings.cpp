@@ -1,6 +1,7 @@
 #include <venture/study/valve_findings.hpp>
 
 #include <algorithm>
+#include <cmath>
 
 #include <fmt/format.h>
 
@@ -28,6 +29,10 @@ void add_unknown_names(const Sizing& s, std::vector<Problem>& into)
 std::pair<std::string, std::string> said_of(const ItemValve& v, const quantity::PreferredUnits& units)
 {
     const auto pressure = [&](double Pa) { return units.text(Pa, "pressure"); };
+    if (!std::isfinite(v.set.needed_m3_per_h))
+        return {fmt::format("nothing is left for {}: its unit takes all of the {} that there are", v.valve->name(),
+                            pressure(v.difference_Pa)),
+                "more pressure_difference, or a unit that takes less"};
     if (!v.set.suffices)
         return {fmt::format("{} is too small: wide open it has a flow coefficient of {:g}, and {:.3g} is needed",
                             v.valve->name(), v.set.has_m3_per_h, v.set.needed_m3_per_h),

@@ -21,7 +21,7 @@ struct FanCoilRow {
 
 /// A fan coil as a catalogue holds it: with rows, or one rated point.
 struct FanCoilData {
-    quantity::Given<std::string> name, maker, family, speed, note;
+    quantity::Given<std::string> name, maker, family, speed, mounting, note;
     quantity::Given<double> height, length, depth, cost;
     quantity::Given<double> air_flow, entering_dry_bulb, bypass_factor, water_rise, fan_power, sound, pressure_drop,
         external_pressure;

@@ -28,6 +28,8 @@ const quantity::RecordSpec& FanCoilData::spec()
             {maker_key(), &T::maker},
             {family_key(), &T::family},
             {speed_key(), &T::speed},
+            {text("mounting", "how it is made to hang or stand: \"cassette\", \"wall\", \"floor\", \"ducted\""),
+             &T::mounting},
             {height_key(), &T::height},
             {length_key(), &T::length},
             {depth_key(), &T::depth},

@@ -34,6 +34,7 @@ void lay_over(const input::ChoosingInput& said, RoomWish& out)
     if (said.makers) wish.makers = words_of(said.makers);
     if (said.families) wish.families = words_of(said.families);
     take(said.speed, wish.speed);
+    take(said.mounting, wish.mounting);
     if (const auto most = said.most_units.number()) {
         wish.counts.most = *most;
         out.counted = true;
@@ -61,7 +62,7 @@ bool RoomWish::is_limited() const
     const std::array limits = {wish.most_height_m, wish.most_length_m,  wish.most_depth_m, wish.most_total_length_m,
                                wish.most_sound_dB, wish.most_surface_C, wish.most_over};
     return wish.least_external_Pa > 0.0 || wish.least_length_m > 0.0 || !wish.makers.empty() ||
-           !wish.families.empty() || !wish.speed.empty() ||
+           !wish.families.empty() || !wish.speed.empty() || !wish.mounting.empty() ||
            std::ranges::any_of(limits, [](double limit) { return limit != rating::no_limit; });
 }
 
