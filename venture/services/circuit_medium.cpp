@@ -5,6 +5,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/quantity/article.hpp>
 #include <venture/quantity/codes.hpp>
 
 namespace venture::services {
@@ -22,8 +23,8 @@ Medium medium_of(const CircuitInput& c, Service service, const Kind* unit, const
     const Medium medium = *typed == input::CircuitMedium::electricity ? Medium::electricity : Medium::water;
     if (unit != nullptr && !unit->takes(medium))
         say(Severity::error, codes::contradiction, c.medium.origin,
-            fmt::format("circuit '{}' brings {}, and a {} takes {}", *c.name, name_of(medium), *c.unit,
-                        name_of(unit->medium)),
+            fmt::format("circuit '{}' brings {}, and {} takes {}", *c.name, name_of(medium),
+                        quantity::with_article(*c.unit), name_of(unit->medium)),
             "leave medium out, or put other units on it");
     else if (medium == Medium::electricity && service != Service::heating)
         say(Severity::error, codes::contradiction, c.medium.origin,

@@ -7,6 +7,7 @@
 #include <fmt/format.h>
 
 #include <venture/input/chosen_units.hpp>
+#include <venture/quantity/article.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/quantity/unknown_name.hpp>
@@ -68,7 +69,7 @@ private:
         for (const Kind* k : kinds) {
             std::vector<std::string_view> gives;
             for (const Service s : k->gives) gives.push_back(name_of(s));
-            out.push_back(fmt::format("a {}: {}", k->words, fmt::join(gives, ", ")));
+            out.push_back(fmt::format("{}: {}", quantity::with_article(k->words), fmt::join(gives, ", ")));
         }
         return fmt::format("{}", fmt::join(out, "; "));
     }
@@ -117,7 +118,8 @@ private:
         tell_odd_valve(c, say);
         if (unit != nullptr && !unit->does(service))
             say(Severity::error, codes::contradiction, c.unit.origin,
-                fmt::format("circuit '{}' carries {}: a {} has no such rating here", *c.name, *c.carries, *c.unit),
+                fmt::format("circuit '{}' carries {}: {} has no such rating here", *c.name, *c.carries,
+                            quantity::with_article(*c.unit)),
                 abilities(kinds_.units));
         read_.emplace_back(out_.circuits.size(), &c);
         out_.circuits.push_back(
@@ -182,7 +184,7 @@ private:
         else if (feeds != nullptr && feeds->medium != c.medium)
             say(Severity::error, codes::contradiction, where,
                 fmt::format("circuit '{}': {} {}, and its plant '{}' gives {}", c.name,
-                            c.unit != nullptr ? fmt::format("a {} takes", c.unit->words) : "it brings",
+                            c.unit != nullptr ? quantity::with_article(c.unit->words) + " takes" : "it brings",
                             name_of(c.medium), name, name_of(feeds->medium)),
                 "both must be of one medium");
         return plant;

@@ -5,6 +5,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/quantity/article.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/study/considered_figures.hpp>
 #include <venture/study/unit_findings.hpp>
@@ -87,8 +88,8 @@ std::string other_kind_of(const Sizing& s, const RoomSelection& u)
     if (!u.kept_unknown) return {};
     for (const rating::Stock& stock : s.stocks->all())
         if (stock.find(u.kept->product) != nullptr)
-            return fmt::format("'{}' is a {}, and circuit '{}' feeds {}s", u.kept->product, stock.kind->words,
-                               circuit.name, circuit.unit->words);
+            return fmt::format("'{}' is {}, and circuit '{}' feeds {}s", u.kept->product,
+                               quantity::with_article(stock.kind->words), circuit.name, circuit.unit->words);
     return {};
 }
 
