@@ -364,7 +364,8 @@ std::string with_decimal_point(const std::string& cell, char decimal_mark)
 std::string csv_cell(std::string_view words)
 {
     const std::string text = quantity::guarded(words);
-    if (text.find_first_of(",;\"\n\r\t|") == std::string::npos && !text.starts_with('#')) return text;
+    const bool has_blank_end = quantity::trimmed(text).size() != text.size(); // which is read only in quotes
+    if (text.find_first_of(",;\"\n\r\t|") == std::string::npos && !text.starts_with('#') && !has_blank_end) return text;
     std::string out = "\"";
     for (const char c : text) {
         if (c == '"') out += '"';

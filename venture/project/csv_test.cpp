@@ -150,8 +150,8 @@ TEST(ParseCsv, OfNothingIsNothing)
 
 TEST(CsvCellText, RoundTrips)
 {
-    for (const std::string text :
-         {"plain", "a,b", "say \"hi\"", "two\nlines", "a;b", "", "#1", "=1+1", "'=1+1", "@x", "\t=1", "-4", "it's"})
+    for (const std::string text : {"plain", "a,b", "say \"hi\"", "two\nlines", "a;b", "", "#1", "=1+1", "'=1+1", "@x",
+                                   "\t=1", "-4", "it's", " room", "room ", " "})
         EXPECT_EQ(parse("h,x\n" + csv_cell(text) + ",x\n").rows.at(1).at(0).text, text);
 }
 
