@@ -202,6 +202,18 @@ TEST_F(Units, AreChosenForTheirShareOfRadiationAndTellTheDifference)
     EXPECT_EQ(same.at("needs"), office.at("needs"));
 }
 
+TEST_F(Units, InRoomsThatSayTheirShareAreChosenForThatOne)
+{
+    const auto office = [&](const std::string& share) {
+        const Ran r = run("size . --json --set \"room/Office/radiant_share=" + share + "\"");
+        EXPECT_LE(r.code, 1) << r.errors;
+        return of(json::parse(r.out).at("unit"), "Office", "heating");
+    };
+    for (const char* share : {"0", "0.5"}) EXPECT_FALSE(office(share).contains("convective_needs")) << share;
+    const json untyped = of(table("size", "unit"), "Office", "heating");
+    EXPECT_NE(office("0").at("needs"), untyped.at("needs"));
+}
+
 TEST_F(Units, HaveValvesSetForTheirFlow)
 {
     const std::string more = R"(

@@ -197,23 +197,25 @@ loads::RoomLoads Case::State::for_their_units() const
     loads::RoomLoads out = loads.loads;
     if (!building) return out;
     std::vector<double> shares;
-    bool any = false;
+    std::vector<bool> moves;
     for (std::size_t r = 0; r < building->rooms.size(); ++r) {
-        double share = building->rooms[r].use.radiant_share.value;
+        const auto& said = building->rooms[r].use.radiant_share;
+        const bool nobody_said =
+            said.value == 0.0 && input.origins.place_behind(said.origin).kind == quantity::OriginKind::default_value;
         const loads::RoomLoad& load = out.rooms[r];
-        const bool is_asked = share == 0.0 && load.heated && !load.typed && !load.heating_overruled;
-        if (is_asked)
+        double share = said.value;
+        if (nobody_said && load.heated && !load.typed && !load.heating_overruled)
             for (const services::Server& server : services.rooms[r][rating::Service::heating])
                 share += server.share * services.circuits[server.circuit].radiant_share;
-        any = any || (is_asked && share > 0.0);
         shares.push_back(share);
+        moves.push_back(share != said.value);
     }
-    if (!any) return out;
+    if (std::ranges::find(moves, true) == moves.end()) return out;
     const auto hours_W =
         loads::heating_with_radiant_shares(*building, shares, {.step_s = options.step_s, .known = loads.models});
     for (std::size_t r = 0; r < building->rooms.size(); ++r) {
+        if (!moves[r]) continue;
         loads::RoomLoad& load = out.rooms[r];
-        if (shares[r] == building->rooms[r].use.radiant_share.value || load.typed || load.heating_overruled) continue;
         load.heating_convective_W = load.heating_W;
         load.heating_hours_W = hours_W[r];
         load.heating_W = *std::ranges::max_element(hours_W[r]);
