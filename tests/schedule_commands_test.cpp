@@ -1,15 +1,13 @@
 /// The schedule as the program tells it: tags that stay, columns of one's own, units on the plan.
 
 #include <filesystem>
-#include <fstream>
 
 #include <fmt/format.h>
 #include <gmock/gmock.h>
 #include <gtest/gtest.h>
 #include <nlohmann/json.hpp>
-#include <unistd.h>
 
-#include <program.hpp>
+#include <project_folder.hpp>
 #include <venture/catalogue/shipped.hpp>
 
 namespace venture {
@@ -20,23 +18,10 @@ using nlohmann::json;
 using testing::HasSubstr;
 using testing::Not;
 
-class Schedule : public testing::Test {
+class Schedule : public ProjectFolder {
 protected:
-    Schedule()
-        : folder_{fs::temp_directory_path() /
-                  fmt::format("venture_schedule_{}_{}", ::getpid(),
-                              testing::UnitTest::GetInstance()->current_test_info()->name())}
-    {
-        fs::remove_all(folder_);
-        fs::create_directories(folder_);
-        write("project.toml", house_);
-    }
-    ~Schedule() override { fs::remove_all(folder_); }
+    Schedule() : ProjectFolder{"schedule"} { write("project.toml", house_); }
 
-    void write(const std::string& name, const std::string& text) const
-    {
-        std::ofstream{folder_ / name, std::ios::binary} << text;
-    }
     [[nodiscard]] Ran run(const std::string& arguments) const { return run_program(arguments, folder_); }
     [[nodiscard]] json schedule(const std::string& more = "") const
     {
@@ -62,7 +47,6 @@ protected:
         write("project.toml", text);
     }
 
-    fs::path folder_;
     std::string house_ = R"(format = 1
 [project]
 name = "Two rooms and a hall"

@@ -1,20 +1,15 @@
 /// Units that take no water, stand over doors, have valves, get outdoor air, or were typed: as the program tells them.
 
-#include <filesystem>
-#include <fstream>
-
 #include <fmt/format.h>
 #include <gmock/gmock.h>
 #include <gtest/gtest.h>
 #include <nlohmann/json.hpp>
-#include <unistd.h>
 
-#include <program.hpp>
+#include <project_folder.hpp>
 
 namespace venture {
 namespace {
 
-namespace fs = std::filesystem;
 using nlohmann::json;
 using testing::HasSubstr;
 
@@ -119,21 +114,13 @@ supply = 7
 return = 12
 )";
 
-class Units : public testing::Test {
+class Units : public ProjectFolder {
 protected:
-    Units()
-        : folder_{fs::temp_directory_path() /
-                  fmt::format("venture_units_{}_{}", ::getpid(),
-                              testing::UnitTest::GetInstance()->current_test_info()->name())}
-    {
-        fs::remove_all(folder_);
-        fs::create_directories(folder_);
-    }
-    ~Units() override { fs::remove_all(folder_); }
+    Units() : ProjectFolder{"units"} {}
 
     [[nodiscard]] Ran run(const std::string& arguments, const std::string& more = "") const
     {
-        std::ofstream{folder_ / "project.toml", std::ios::binary} << shop << more;
+        write("project.toml", shop + more);
         return run_program(arguments, folder_);
     }
     [[nodiscard]] json table(const std::string& command, const std::string& name, const std::string& more = "") const
@@ -149,8 +136,6 @@ protected:
         ADD_FAILURE() << room << " " << duty;
         return {};
     }
-
-    fs::path folder_;
 };
 
 TEST_F(Units, StandOverDoorsUnderWindowsAndTakeElectricity)
