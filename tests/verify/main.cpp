@@ -47,6 +47,8 @@ const Answers& answers()
         add_rating(a);
         add_emitters(a);
         add_radiator_sets(a);
+        add_ventilation(a);
+        add_air_systems(a);
         return a;
     }();
     return all;

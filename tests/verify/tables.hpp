@@ -23,6 +23,8 @@ void add_load_methods(Answers& answers);
 void add_rating(Answers& answers);
 void add_emitters(Answers& answers);
 void add_radiator_sets(Answers& answers);
+void add_ventilation(Answers& answers);
+void add_air_systems(Answers& answers);
 inline const std::string topic_of_rating =
     "rating and selection: capacity tables, packaged equipment, fan coils, beams, "
     "radiators, floors, panels, noise";

@@ -2,6 +2,7 @@
 
 #include <cmath>
 
+#include <venture/air/point.hpp>
 #include <venture/air/root.hpp>
 #include <venture/quantity/error.hpp>
 
@@ -90,12 +91,7 @@ double relative_humidity(const MoistAir& air)
     return vapour_pressure(air).pascal() / saturation_pressure(air.dry_bulb()).pascal();
 }
 
-double enthalpy_J_per_kg(const MoistAir& air)
-{
-    const double t_C = air.dry_bulb().celsius();
-    return specific_heat_of_dry_air_J_per_kgK * t_C +
-           air.humidity_ratio() * (latent_heat_of_vaporisation_J_per_kg + 1860.0 * t_C);
-}
+double enthalpy_J_per_kg(const MoistAir& air) { return enthalpy_J_per_kg(point_of(air)); }
 
 double relative_humidity(Temperature t, double w, Pressure p)
 {

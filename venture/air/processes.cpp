@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include <venture/air/point.hpp>
 #include <venture/air/root.hpp>
 #include <venture/quantity/error.hpp>
 
@@ -15,18 +16,9 @@ namespace {
 
 constexpr double largest_flow = 1e6; ///< of what anyone blows, m3/s or kg/s
 
-/// Heat capacity of moist air per kg dry air.
-double capacity_J_per_kgK(double w) { return specific_heat_of_dry_air_J_per_kgK + 1860.0 * w; }
+double enthalpy_at(double t_C, double w) { return enthalpy_J_per_kg(Point{t_C, w}); }
 
-double enthalpy_at(double t_C, double w)
-{
-    return specific_heat_of_dry_air_J_per_kgK * t_C + w * (latent_heat_of_vaporisation_J_per_kg + 1860.0 * t_C);
-}
-
-double dry_bulb_at(double h_J_per_kg, double w)
-{
-    return (h_J_per_kg - w * latent_heat_of_vaporisation_J_per_kg) / capacity_J_per_kgK(w);
-}
+double dry_bulb_at(double h_J_per_kg, double w) { return with_enthalpy(h_J_per_kg, w).dry_bulb_C; }
 
 /// Enthalpy of fog: liquid water from 0 degC, ice below. Source: ASHRAE Handbook - Fundamentals, psychrometrics
 /// chapter.
@@ -94,6 +86,24 @@ CooledAir cooled(const MoistAir& air, Temperature apparatus_dew_point, double by
     out.sensible_J_per_kg = enthalpy_at(air.dry_bulb().celsius(), w) - h;
     out.condensate_kg_per_kg = w_in - w;
     return out;
+}
+
+CooledTo cooled_to(const MoistAir& air, Temperature leaving, double bypass_factor)
+{
+    constexpr double coldest_C = -90.0;
+    const double entering_C = air.dry_bulb().celsius(), t_C = leaving.celsius();
+    check_range("cooled_to", "bypass factor", bypass_factor, {0.0, 0.99}, "");
+    check_range("cooled_to", "leaving dry bulb", t_C, {coldest_C, entering_C}, "degC");
+    const Point entering = point_of(air);
+    const auto warmer = [&](double surface_C) { // on the line as if nothing condensed in the air itself
+        const Point surface{surface_C,
+                            std::min(entering.humidity_ratio,
+                                     saturation_humidity_ratio(Temperature::celsius(surface_C), air.pressure()))};
+        return mixed(surface, entering, bypass_factor).dry_bulb_C - t_C;
+    };
+    if (!(warmer(coldest_C) <= 0.0)) throw Error{"cooled_to: no surface above -90 degC makes the air so cold"};
+    const double surface_C = root_of_increasing(warmer, coldest_C, entering_C);
+    return {cooled(air, Temperature::celsius(surface_C), bypass_factor), surface_C};
 }
 
 Apparatus apparatus_between(const MoistAir& entering, const MoistAir& leaving)
@@ -176,7 +186,7 @@ FanHeat fan_heat(const MoistAir& air, double volume_m3_per_s, double pressure_ri
     out.shaft_W = volume_m3_per_s * pressure_rise_Pa / fan_efficiency;
     out.electrical_W = out.shaft_W / motor_efficiency;
     out.to_air_W = motor_in_air_stream ? out.electrical_W : out.shaft_W;
-    out.rise_K = flow > 0.0 ? out.to_air_W / (flow * capacity_J_per_kgK(air.humidity_ratio())) : 0.0;
+    out.rise_K = flow > 0.0 ? out.to_air_W / (flow * heat_capacity_J_per_kgK(air.humidity_ratio())) : 0.0;
     return out;
 }
 

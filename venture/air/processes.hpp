@@ -53,6 +53,14 @@ struct CooledAir {
 /// @throws quantity::RangeError  bypass factor outside 0..1, or a surface warmer than the air
 [[nodiscard]] CooledAir cooled(const MoistAir& air, Temperature apparatus_dew_point, double bypass_factor);
 
+/// The same until the air leaves at a dry bulb: the apparatus dew point follows.
+/// @throws quantity::RangeError  bypass factor outside 0..0.99, or a leaving dry bulb above that of the air
+/// @throws quantity::Error       no surface above -90 degC makes it so cold
+struct CooledTo {
+    CooledAir cooled;
+    double apparatus_dew_point_C = 0.0; ///< of a coil that stays dry: its surface
+};
+[[nodiscard]] CooledTo cooled_to(const MoistAir& air, Temperature leaving, double bypass_factor);
 struct Apparatus {
     Temperature dew_point;
     double bypass_factor = 0.0;

@@ -4,6 +4,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/air/point.hpp>
 #include <venture/air/root.hpp>
 #include <venture/quantity/error.hpp>
 
@@ -49,7 +50,7 @@ double hottest_C(Pressure p)
 double dry_bulb_at_enthalpy_C(double h_J_per_kg, double w)
 {
     const double at_0 = w * latent_heat_of_vaporisation_J_per_kg;
-    const double per_K = specific_heat_of_dry_air_J_per_kgK + w * 1860.0;
+    const double per_K = heat_capacity_J_per_kgK(w);
     return (h_J_per_kg - at_0) / per_K;
 }
 
@@ -74,7 +75,7 @@ MoistAir from_dry_bulb(Temperature t, KnownFact other, Pressure p)
         const double h = without_rounding(other.value, dry, wet, rounding_J_per_kg);
         check_range("state_from", "enthalpy at this dry bulb", h, {dry, wet}, "J/kg");
         return MoistAir::from_humidity_ratio(
-            t, (h - dry) / (latent_heat_of_vaporisation_J_per_kg + 1860.0 * t.celsius()), p);
+            t, (h - dry) / (latent_heat_of_vaporisation_J_per_kg + specific_heat_of_vapour_J_per_kgK * t.celsius()), p);
     }
     case Fact::dry_bulb:
         break;

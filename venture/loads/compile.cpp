@@ -4,7 +4,7 @@
 #include <cmath>
 #include <numeric>
 
-#include <venture/air/moist_air.hpp>
+#include <venture/air/point.hpp>
 #include <venture/balance/heat_balance.hpp>
 #include <venture/building/activity.hpp>
 #include <venture/fabric/convection.hpp>
@@ -23,8 +23,7 @@ double room_air_density_kg_per_m3(quantity::Pressure pressure) { return pressure
 
 double air_specific_heat_J_per_kgK(const building::Method& method, double outdoor_humidity_ratio)
 {
-    constexpr double dry = 1006.0, vapour = 1860.0;
-    return dry + (method.moist_air_heat ? vapour * outdoor_humidity_ratio : 0.0);
+    return air::heat_capacity_J_per_kgK(method.moist_air_heat ? outdoor_humidity_ratio : 0.0);
 }
 
 double outdoor_flow_counts(const building::Method& method, double outdoor_C)

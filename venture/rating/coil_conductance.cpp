@@ -5,6 +5,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/air/point.hpp>
 #include <venture/air/root.hpp>
 #include <venture/rating/exchanger.hpp>
 
@@ -14,20 +15,16 @@ namespace {
 
 using air::latent_heat_of_vaporisation_J_per_kg;
 using air::specific_heat_of_dry_air_J_per_kgK;
+using air::specific_heat_of_vapour_J_per_kgK;
 using quantity::Pressure;
 using quantity::Temperature;
 
-constexpr double specific_heat_of_vapour_J_per_kgK = 1860.0;
-
-double moist_specific_heat(double humidity_ratio)
-{
-    return specific_heat_of_dry_air_J_per_kgK + specific_heat_of_vapour_J_per_kgK * humidity_ratio;
-}
+double moist_specific_heat(double humidity_ratio) { return air::heat_capacity_J_per_kgK(humidity_ratio); }
 double vapour_enthalpy(double t_C)
 {
     return latent_heat_of_vaporisation_J_per_kg + specific_heat_of_vapour_J_per_kgK * t_C;
 }
-double enthalpy(double t_C, double w) { return specific_heat_of_dry_air_J_per_kgK * t_C + w * vapour_enthalpy(t_C); }
+double enthalpy(double t_C, double w) { return air::enthalpy_J_per_kg(air::Point{t_C, w}); }
 double temperature_of(double h, double w)
 {
     return (h - w * latent_heat_of_vaporisation_J_per_kg) / moist_specific_heat(w);

@@ -6,6 +6,7 @@
 #include <fmt/format.h>
 
 #include <venture/air/moist_air.hpp>
+#include <venture/air/point.hpp>
 #include <venture/air/processes.hpp>
 #include <venture/air/root.hpp>
 #include <venture/rating/point_grid.hpp>
@@ -332,7 +333,7 @@ std::variant<Output, Refusal> FanCoil::cools(const rating::Conditions& at) const
     take_water(at, coil.total_W, out);
     if (fan_W_ > 0.0) out.electric_W = out.fan_W;
     out.sound_power_dBA = sound_dBA_;
-    out.condensate_kg_per_s = coil.latent_W() / (air::latent_heat_of_vaporisation_J_per_kg + 1860.0 * dry_bulb_C);
+    out.condensate_kg_per_s = coil.latent_W() / (air::latent_heat_of_vaporisation_J_per_kg + air::specific_heat_of_vapour_J_per_kgK * dry_bulb_C);
     return out;
 }
 
