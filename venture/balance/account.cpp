@@ -30,7 +30,9 @@ void add_loads(const Stage& s, double weight, StepResult& r)
         const double air = s.x.air_C[z], radiant = s.x.radiant_C[z], load = s.x.load_W[z];
         zone.heating_W += weight * std::max(0.0, load);
         zone.cooling_W += weight * std::max(0.0, -load);
-        zone.latent_W += weight * s.removed_kg_per_s[z] * air::latent_heat_of_vaporisation_J_per_kg;
+        const double removed = s.removed_kg_per_s[z];
+        zone.latent_W += weight * std::max(0.0, removed) * air::latent_heat_of_vaporisation_J_per_kg;
+        zone.humidifying_W += weight * std::max(0.0, -removed) * air::latent_heat_of_vaporisation_J_per_kg;
         zone.air_C += weight * air;
         zone.radiant_C += weight * radiant;
         zone.humidity_ratio += weight * s.humidity_ratio[z];
@@ -43,6 +45,26 @@ void add_loads(const Stage& s, double weight, StepResult& r)
     r.sweeps = std::max(r.sweeps, s.solved.sweeps);
     r.settled = r.settled && s.solved.settled;
     r.film_passes = std::max(r.film_passes, s.film_passes);
+}
+
+void add_supply_air(const ThermalModel& m, const StageSolver& solver, const Stage& s, double weight, StepResult& r)
+{
+    const std::vector<std::uint32_t>& zones = solver.zones_with_air();
+    const double cp = m.air_specific_heat_J_per_kgK;
+    for (std::size_t i = 0; i < zones.size(); ++i) {
+        const std::size_t z = zones[i];
+        const SupplyAirDrive& drive = s.drives.supply_air[i];
+        const AirFlow& flow = s.x.air_flow[i];
+        const StageSolver::MoistureBrought water = solver.moisture_brought(i, s);
+        const double heat_W = s.x.air_supply_W[i], leaves_C = s.x.air_C[m.zones[z].supply_air->leaves_from.value_or(z)];
+        ZoneStep& zone = r.zones[z];
+        zone.supply_air_kg_per_s += weight * flow.W_per_K / cp;
+        zone.supply_air_W += weight * heat_W;
+        zone.supply_moisture_kg_per_s += weight * (water.in_kg_per_s - water.out_kg_per_s * s.humidity_ratio[z]);
+        zone.recovered_W += weight * drive.least_W_per_K * flow.recovered * (leaves_C - drive.temperature_C);
+        r.closure_W += weight * heat_W;
+        r.throughput_W += weight * std::abs(heat_W);
+    }
 }
 
 void add_flows(const ThermalModel& m, const SurfaceBank& bank, const ZoneNetwork& network, const Stage& s,

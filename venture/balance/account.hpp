@@ -8,6 +8,9 @@ namespace venture::balance {
 
 /// Adds the loads and states of all zones.
 void add_loads(const Stage& s, double weight, StepResult& result);
+/// Adds supply air, and the heat that it brings into the whole model.
+void add_supply_air(const ThermalModel& m, const StageSolver& solver, const Stage& s, double weight,
+                    StepResult& result);
 /// Adds the flows into every zone's air, by their kind.
 void add_flows(const ThermalModel& m, const SurfaceBank& bank, const ZoneNetwork& network, const Stage& s,
                double weight, StepResult& result);

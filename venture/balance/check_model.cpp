@@ -121,6 +121,39 @@ private:
         }
         for (const TransferAir& air : z.transfer_air)
             index(where, "zone that air comes from", air.from, m_.zones.size());
+        check_range(where, "heating limit by the zone's air", z.most_heating_W_per_K, {-1e9, 0.0}, "W/K");
+        check_range(where, "cooling limit by the zone's air", z.most_cooling_W_per_K, {0.0, 1e9}, "W/K");
+        if (z.supply_air) check(where, *z.supply_air);
+    }
+
+    void check(const std::string& where, const SupplyAir& air) const
+    {
+        signal(where, "temperature of supply air", air.temperature_C);
+        signal(where, "humidity of supply air", air.humidity_ratio);
+        check_range(where, "recovery of heat", air.recovers_heat, {0.0, 1.0}, "");
+        check_range(where, "recovery of moisture", air.recovers_moisture, {0.0, 1.0}, "");
+        if (air.leaves_from) index(where, "zone that air leaves from", *air.leaves_from, m_.zones.size());
+        if (air.cooled_further) check_range(where, "share of cooled air", air.cooled_further->share, {0.0, 1.0}, "");
+        check_flows(where, air);
+    }
+
+    /// Step by step, where any of the flows moves.
+    void check_flows(const std::string& where, const SupplyAir& air) const
+    {
+        bool moves = false;
+        for (const Drives* drives : {&air.least_kg_per_s, air.most_kg_per_s ? &*air.most_kg_per_s : nullptr})
+            for (std::size_t i = 0; drives != nullptr && i < drives->size(); ++i) {
+                signal(where, "flow of supply air", (*drives)[i].signal);
+                moves |= !m_.signals[(*drives)[i].signal.index].is_constant();
+            }
+        constexpr double rounding = 1.0 + 1e-9;
+        for (std::size_t step = 0; step < (moves ? m_.steps : 1); ++step) {
+            const double least = m_.value(air.least_kg_per_s, step, 0.5);
+            check_range(where, "least supply air", least, {0.0, 1e9}, "kg/s");
+            if (air.most_kg_per_s)
+                check_range(where, "least supply air, not above the most", least,
+                            {0.0, m_.value(*air.most_kg_per_s, step, 0.5) * rounding}, "kg/s");
+        }
     }
 
     const ThermalModel& m_;

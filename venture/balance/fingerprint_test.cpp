@@ -43,9 +43,15 @@ ThermalModel one_of_everything()
            .heat_below_C = of_time,
            .cool_above_C = of_time,
            .dry_above_kg_per_kg = of_time,
+           .wet_below_kg_per_kg = of_time,
            .plane_shares = {{.share = 0.2}},
            .most_heating_W = of_time,
            .most_cooling_W = of_time,
+           .supply_air = SupplyAir{.least_kg_per_s = drives,
+                                   .most_kg_per_s = drives,
+                                   .coldest_exhaust_C = 1.0,
+                                   .leaves_from = 0,
+                                   .cooled_further = SupplyAir::CooledFurther{}},
            .follows = Follows{},
            .transfer_air = {{0, drives}}};
     m.zones = {z};

@@ -112,6 +112,8 @@ void HeatBalance::advance(State& state, std::size_t step, StepResult& result, co
         r.film_values.assign(r.stages * r.films, 0.0);
         r.bodies = m.bodies.size();
         r.sensible_factors.assign(r.stages * r.bodies, 1.0);
+        r.supplies = p.solver.zones_with_air().size();
+        r.air_flows.assign(r.stages * r.supplies, {});
     }
     const double before_J = stored_in_walls_J(p.bank, state);
     for (std::size_t z = 0; z < m.zones.size(); ++z) result.zones[z].into_air_capacity_W = -state.air_C[z];
@@ -159,9 +161,11 @@ void HeatBalance::solve_stage(const State& now, std::size_t stage, std::size_t a
                      is_first ? nullptr : &first};
     if (const Recording* r = options.replay) {
         VENTURE_ASSERT(r->zones == now.air_C.size() && r->films == p.films.values() &&
-                       r->bodies == p.model.bodies.size() && at < r->stages);
+                       r->bodies == p.model.bodies.size() && r->supplies == p.solver.zones_with_air().size() &&
+                       at < r->stages);
         start.actions = r->actions.data() + at * r->zones;
         start.film = r->film_values.data() + at * r->films;
+        start.air_flows = r->air_flows.data() + at * r->supplies;
     }
     p.solver.solve(p.bank, p.network, p.films, p.tolerance, start, s);
     if (Recording* r = options.record) {
@@ -169,6 +173,8 @@ void HeatBalance::solve_stage(const State& now, std::size_t stage, std::size_t a
         std::copy_n(s.film.begin(), r->films, r->film_values.begin() + static_cast<std::ptrdiff_t>(at * r->films));
         std::copy_n(p.sensible_factors.begin(), r->bodies,
                     r->sensible_factors.begin() + static_cast<std::ptrdiff_t>(at * r->bodies));
+        std::copy_n(s.x.air_flow.begin(), r->supplies,
+                    r->air_flows.begin() + static_cast<std::ptrdiff_t>(at * r->supplies));
         if (r->with_faces) record_faces(p.bank, p.model.surfaces.size(), at, s, *r);
     }
 }
@@ -195,6 +201,7 @@ void HeatBalance::advance_parts(State& now, std::size_t step, StepResult* result
             if (result == nullptr) continue;
             const double weight = two_stages::weight[stage] / parts;
             add_loads(s, weight, *result);
+            add_supply_air(p.model, p.solver, s, weight, *result);
             if (options.account >= Account::flows) add_flows(p.model, p.bank, p.network, s, weight, *result);
             if (options.account >= Account::faces) add_faces(p.bank, s, weight, *result);
             add_throughput(p.model, p.bank, s, weight, *result);

@@ -43,15 +43,19 @@ struct State {
 
 /// One zone over one step. Heat flows in W are means over the step and positive into the zone's air.
 struct ZoneStep {
-    double heating_W = 0.0; ///< delivered by the supply, never negative
-    double cooling_W = 0.0; ///< sensible, taken away by the supply, never negative
-    double latent_W = 0.0;  ///< moisture taken away, as heat of vaporisation, never negative
-    double air_C = 0.0;     ///< mean
-    double radiant_C = 0.0; ///< mean
+    double heating_W = 0.0;     ///< delivered by the supply, never negative
+    double cooling_W = 0.0;     ///< sensible, taken away by the supply, never negative
+    double latent_W = 0.0;      ///< moisture taken away, as heat of vaporisation, never negative
+    double humidifying_W = 0.0; ///< moisture added, likewise
+    double air_C = 0.0;         ///< mean
+    double radiant_C = 0.0;     ///< mean
     double humidity_ratio = 0.0;
     double air_end_C = 0.0, radiant_end_C = 0.0; ///< at the end of the step
     double load_end_W = 0.0;                     ///< heating positive, cooling negative
     double film_residual_W = 0.0; ///< |q of films at the temperatures found - q used|, all faces, worst stage
+    double supply_air_kg_per_s = 0.0, supply_air_W = 0.0; ///< its flow; what it brings, recovered heat too
+    double supply_moisture_kg_per_s = 0.0;                ///< that it brings, less what leaves with as much air
+    double recovered_W = 0.0;                             ///< of that: given by air that leaves; negative: taken
 
     // from Account::flows on
     double convective_gain_W = 0.0;
@@ -97,6 +101,7 @@ struct ZoneOrder {
     std::optional<double> most_heating_W{}, most_cooling_W{};
     std::optional<double> supply_W{}; ///< just this, heating positive, whatever the temperature
     std::optional<double> ventilation_kg_per_s{};
+    std::optional<double> supply_air_kg_per_s{}; ///< just this flow
 };
 using Orders = std::vector<ZoneOrder>; ///< one per zone, or none
 

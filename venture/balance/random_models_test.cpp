@@ -82,9 +82,30 @@ private:
             zone.cool_above_C = m_.add_constant(between(20.5, 26.0), Forcing::set_point);
             zone.most_heating_W = m_.add_constant(volume * between(1.0, 30.0), Forcing::limit);
         }
+        if (one_in(3)) zone.supply_air = supply_air(z, changes);
         m_.zones.push_back(std::move(zone));
         const int surfaces = 1 + whole(6);
         for (int i = 0; i < surfaces; ++i) add_surface(z, volume);
+    }
+
+    template <class Changes>
+    SupplyAir supply_air(std::size_t z, Changes changes)
+    {
+        SupplyAir out{.least_kg_per_s = changes(2.0), .temperature_C = m_.outdoor_air_C};
+        out.humidity_ratio = m_.outdoor_humidity_ratio;
+        out.recovers_heat = one_in(2) ? 0.0 : between(0.0, 0.95);
+        out.recovers_moisture = out.recovers_heat * between(0.0, 1.0);
+        out.bypass = one_in(2);
+        if (one_in(3)) out.coldest_exhaust_C = between(-5.0, 5.0);
+        if (zones_ > 1 && one_in(3)) out.leaves_from = (z + 1) % zones_;
+        if (one_in(2)) {
+            out.most_kg_per_s = out.least_kg_per_s;
+            out.most_kg_per_s->front().factor *= between(1.0, 10.0);
+        } else if (one_in(2)) {
+            out.cooled_further = SupplyAir::CooledFurther{between(8.0, 18.0), between(0.2, 1.0)};
+        }
+        out.more_by_enthalpy = one_in(3);
+        return out;
     }
 
     ZoneFace zone_face(std::size_t zone) { return {zone, between(0.5, 6.0), between(0.0, 6.0), {}}; }

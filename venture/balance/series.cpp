@@ -94,6 +94,8 @@ double shade_down(const ThermalModel& m, const StepResult&, std::size_t step, st
 
 double closure(const ThermalModel&, const StepResult& r, std::size_t, std::size_t) { return r.closure_W; }
 
+bool supplied(const ThermalModel& m, std::size_t zone) { return m.zones[zone].supply_air.has_value(); }
+
 constexpr SeriesKind kinds[] = {
     {"air temperature", "degC", "of the zone's air", Subject::zone, Account::loads, of_zone<&ZoneStep::air_C>},
     {"radiant temperature", "degC", "of the zone's radiant point", Subject::zone, Account::loads,
@@ -106,6 +108,16 @@ constexpr SeriesKind kinds[] = {
      of_zone<&ZoneStep::cooling_W>},
     {"latent cooling", "W", "moisture taken away, as heat of vaporisation", Subject::zone, Account::loads,
      of_zone<&ZoneStep::latent_W>},
+    {"humidifying", "W", "moisture added, as heat of vaporisation", Subject::zone, Account::loads,
+     of_zone<&ZoneStep::humidifying_W>},
+    {"supply air", "kg/s", "dry air supplied to the zone, outdoor air and none of its own", Subject::zone,
+     Account::loads, of_zone<&ZoneStep::supply_air_kg_per_s>, supplied},
+    {"heat of supply air", "W", "brought by it, with what is recovered, before any coil", Subject::zone, Account::loads,
+     of_zone<&ZoneStep::supply_air_W>, supplied},
+    {"recovered heat", "W", "given to supply air by air that leaves; negative: taken from it", Subject::zone,
+     Account::loads, of_zone<&ZoneStep::recovered_W>, supplied},
+    {"moisture of supply air", "kg/s", "brought by it, less what leaves with as much air", Subject::zone,
+     Account::loads, of_zone<&ZoneStep::supply_moisture_kg_per_s>, supplied},
     {"film residual", "W", "of films that vary: how far the flux used is from that of the temperatures found",
      Subject::zone, Account::loads, of_zone<&ZoneStep::film_residual_W>},
     {"convective gains", "W", "into the air", Subject::zone, Account::flows, of_zone<&ZoneStep::convective_gain_W>},

@@ -4,6 +4,7 @@
 #include <cmath>
 #include <limits>
 
+#include <venture/air/point.hpp>
 #include <venture/balance/face_loops.hpp>
 
 namespace venture::balance {
@@ -44,13 +45,22 @@ StageSolver::StageSolver(const ThermalModel& model, const Links& links, double s
         most_heating_.push_back(index_or(zone.most_heating_W, no_upper_limit));
         most_cooling_.push_back(index_or(zone.most_cooling_W, no_upper_limit));
         dry_above_.push_back(index_or(zone.dry_above_kg_per_kg, no_upper_limit));
+        wet_below_.push_back(index_or(zone.wet_below_kg_per_kg, no_lower_limit));
+        supply_of_.push_back(zone.supply_air ? static_cast<std::uint32_t>(with_air_.size()) : no_supply);
+        if (zone.supply_air) {
+            with_air_.push_back(static_cast<std::uint32_t>(supply_of_.size() - 1));
+            least_air_.add(zone.supply_air->least_kg_per_s);
+            most_air_.add(zone.supply_air->most_kg_per_s.value_or(zone.supply_air->least_kg_per_s));
+        }
         for (const TransferAir& air : zone.transfer_air) {
             transfer_.add(air.kg_per_s);
             transfer_from_.push_back(static_cast<std::uint32_t>(air.from));
         }
         first_transfer_.push_back(static_cast<std::uint32_t>(transfer_from_.size()));
     }
-    transfers_ = !transfer_from_.empty();
+    exchanges_ = !transfer_from_.empty() || std::ranges::any_of(model.zones, [](const Zone& z) {
+        return z.supply_air && z.supply_air->leaves_from;
+    });
 }
 
 void StageSolver::solve(SurfaceBank& bank, ZoneNetwork& network, Films& films, const FilmAccuracy& tolerance,
@@ -58,6 +68,7 @@ void StageSolver::solve(SurfaceBank& bank, ZoneNetwork& network, Films& films, c
 {
     find_drives(network, start, s);
     find_limits(s);
+    if (!with_air_.empty()) find_supply_air(s);
     follow_orders(start, s);
     find_answers(bank, start, s);
     find_absorbed(bank, network, s);
@@ -106,6 +117,35 @@ void StageSolver::find_drives(const ZoneNetwork& network, const StageStart& star
     }
 }
 
+/// What frost and enthalpy allow is told by the zones as the stage before left them.
+void StageSolver::find_supply_air(Stage& s) const
+{
+    const double cp = model_.air_specific_heat_J_per_kgK;
+    const auto heat_of = [&](double t_C, double w) { return air::enthalpy_J_per_kg(air::Point{t_C, w}); };
+    s.drives.supply_air.resize(with_air_.size());
+    s.supply_w.resize(with_air_.size());
+    s.humidity_ratio.resize(model_.zones.size(), s.outdoor_w);
+    for (std::size_t i = 0; i < with_air_.size(); ++i) {
+        const std::size_t zone = with_air_[i];
+        const SupplyAir& given = *model_.zones[zone].supply_air;
+        SupplyAirDrive& d = s.drives.supply_air[i];
+        d.temperature_C = s.signal[given.temperature_C.index];
+        s.supply_w[i] = s.signal[given.humidity_ratio.index];
+        d.least_W_per_K = least_air_.at(i, s.signal) * cp;
+        d.most_W_per_K = given.most_kg_per_s    ? most_air_.at(i, s.signal) * cp
+                         : given.cooled_further ? infinity
+                                                : d.least_W_per_K;
+        const double zone_C = s.x.air_C[zone], leaves_C = s.x.air_C[given.leaves_from.value_or(zone)];
+        if (given.more_by_enthalpy &&
+            heat_of(d.temperature_C, s.supply_w[i]) >= heat_of(zone_C, s.humidity_ratio[zone]))
+            d.most_W_per_K = d.least_W_per_K;
+        d.recovers = given.recovers_heat;
+        if (given.coldest_exhaust_C && leaves_C > d.temperature_C)
+            d.recovers =
+                std::clamp((leaves_C - *given.coldest_exhaust_C) / (leaves_C - d.temperature_C), 0.0, d.recovers);
+    }
+}
+
 void StageSolver::find_limits(Stage& s) const
 {
     const auto read = [&](const std::vector<std::uint32_t>& from, std::vector<double>& to) {
@@ -135,6 +175,9 @@ void StageSolver::follow_orders(const StageStart& start, Stage& s) const
             d.out_W_per_K[z] += more;
             s.storing_W[z] += more * s.outdoor_C;
         }
+        if (order.supply_air_kg_per_s && supply_of_[z] != no_supply)
+            d.supply_air[supply_of_[z]].least_W_per_K = d.supply_air[supply_of_[z]].most_W_per_K =
+                *order.supply_air_kg_per_s * cp;
         if (!order.supply_W) continue;
         constexpr double out_of_reach_K = 1e6; // whatever the temperature, the limit is what is supplied
         d.heat_below[z] = *order.supply_W > 0.0 ? out_of_reach_K : -infinity;
@@ -248,7 +291,7 @@ void StageSolver::find_water(const SurfaceBank& bank, Stage& s) const
     }
 }
 
-/// Moisture of one zone with its neighbours as they stand, removed above the limit where one is set.
+/// Moisture of one zone with its neighbours as they stand, removed above a limit and added below one where they are set.
 double StageSolver::find_moisture_of(std::size_t z, const StageStart& start, Stage& s) const
 {
     const double cp = model_.air_specific_heat_J_per_kgK,
@@ -260,13 +303,32 @@ double StageSolver::find_moisture_of(std::size_t z, const StageStart& start, Sta
         in += flow * s.humidity_ratio[transfer_from_[i]];
         out += flow;
     }
+    if (const std::uint32_t i = supply_of_[z]; i != no_supply) {
+        const MoistureBrought air = moisture_brought(i, s);
+        in += air.in_kg_per_s;
+        out += air.out_kg_per_s;
+    }
     double w = out > 0.0 ? in / out : s.outdoor_w;
     s.removed_kg_per_s[z] = 0.0;
-    if (const double limit = s.signal[dry_above_[z]]; w > limit) {
-        w = limit;
+    const double upper = s.signal[dry_above_[z]], lower = std::min(upper, s.signal[wet_below_[z]]);
+    if (w > upper || w < lower) {
+        w = w > upper ? upper : lower;
         s.removed_kg_per_s[z] = in - out * w;
     }
     return w;
+}
+
+StageSolver::MoistureBrought StageSolver::moisture_brought(std::size_t supply, const Stage& s) const
+{
+    const double cp = model_.air_specific_heat_J_per_kgK;
+    const SupplyAir& given = *model_.zones[with_air_[supply]].supply_air;
+    const AirFlow& flow = s.x.air_flow[supply];
+    // moisture is recovered in the same part of the exchanger as heat
+    const double used = given.recovers_heat > 0.0 ? flow.recovered / given.recovers_heat : 1.0, all = flow.W_per_K / cp,
+                 exchanged = s.drives.supply_air[supply].least_W_per_K / cp * given.recovers_moisture * used,
+                 w = s.supply_w[supply];
+    if (!given.leaves_from) return {(all - exchanged) * w, all - exchanged};
+    return {all * w + exchanged * (s.humidity_ratio[*given.leaves_from] - w), all};
 }
 
 /// Zones that exchange air are gone through until nothing moves.
@@ -286,7 +348,7 @@ void StageSolver::find_moisture(const StageStart& start, Stage& s) const
         }
         for (std::size_t z = 0; z < n; ++z) {
             const double w = find_moisture_of(z, start, s);
-            if (transfers_) moved = std::max(moved, std::abs(w - s.humidity_ratio[z]));
+            if (exchanges_) moved = std::max(moved, std::abs(w - s.humidity_ratio[z]));
             s.humidity_ratio[z] = w;
         }
     }

@@ -19,9 +19,10 @@ struct Stage {
     std::vector<double> plane_W_per_m2{}, plane_history{}, water{}; ///< per plane: all heat put in, and of it water's
     ZoneDrives drives{};
     std::vector<double> convective_W{}, radiant_W{}, infiltration_W_per_K{}, ventilation_W_per_K{};
-    std::vector<double> storing_W{};      ///< into the air, from what is stored, outdoors and gains
-    std::vector<double> radiant_per_m2{}; ///< gains; a zero behind the last zone
-    std::vector<double> humidity_ratio{}, removed_kg_per_s{};
+    std::vector<double> storing_W{};                          ///< into the air, from what is stored, outdoors and gains
+    std::vector<double> radiant_per_m2{};                     ///< gains; a zero behind the last zone
+    std::vector<double> humidity_ratio{}, removed_kg_per_s{}; ///< removed: negative where moisture is added
+    std::vector<double> supply_w{};                           ///< humidity ratio of every supply air
     std::vector<double> film{}, film_found{}, film_residual_W{}; ///< see Films: used, found; residual per zone
     FilmResidual film_residual{};
     std::vector<double> linked{}, linked_found{}; ///< see Links; per face, empty where nothing is linked
@@ -38,13 +39,18 @@ struct StageStart {
     const std::vector<double>& history; ///< four rows of slots, as SurfaceBank gives them
     const std::vector<double>& wall_states;
     const Orders* orders = nullptr;
-    const Stage* first = nullptr;    ///< the first stage, if this is the second
-    const Action* actions = nullptr; ///< to be replayed, per zone
-    const double* film = nullptr;    ///< to be replayed
+    const Stage* first = nullptr;       ///< the first stage, if this is the second
+    const Action* actions = nullptr;    ///< to be replayed, per zone
+    const AirFlow* air_flows = nullptr; ///< to be replayed, per zone with supply air
+    const double* film = nullptr;       ///< to be replayed
 };
 
 class StageSolver {
 public:
+    /// Of supply air, into the zone and out of it for each kg/kg that the zone holds.
+    struct MoistureBrought {
+        double in_kg_per_s = 0.0, out_kg_per_s = 0.0;
+    };
     /// @param stage_s  gamma times the part of a step; infinity for the steady state
     /// @param links  outlives this
     StageSolver(const ThermalModel& model, const Links& links, double stage_s);
@@ -55,9 +61,13 @@ public:
     void solve(SurfaceBank& bank, ZoneNetwork& network, Films& films, const FilmAccuracy& tolerance,
                const StageStart& start, Stage& s) const;
     static void find_fluxes(const SurfaceBank& bank, Stage& s);
+    /// @param supply  zone with supply air, among these; once the stage is solved
+    [[nodiscard]] MoistureBrought moisture_brought(std::size_t supply, const Stage& s) const;
+    [[nodiscard]] const std::vector<std::uint32_t>& zones_with_air() const { return with_air_; }
 
 private:
     void find_drives(const ZoneNetwork& network, const StageStart& start, Stage& s) const;
+    void find_supply_air(Stage& s) const;
     void find_limits(Stage& s) const;
     void follow_orders(const StageStart& start, Stage& s) const;
     void find_answers(const SurfaceBank& bank, const StageStart& start, Stage& s) const;
@@ -83,13 +93,18 @@ private:
 
     const ThermalModel& model_;
     const Links& links_;
-    bool transfers_ = false; ///< some zone takes air from another
+    bool exchanges_ = false; ///< some zone takes moisture from another
     // per zone
     FlatDrives convective_{}, radiant_{}, infiltration_{}, ventilation_{}, moisture_{};
     std::vector<double> air_storage_{}, moisture_storage_{}, bridges_{}; ///< of the air, W/K and kg/s; W/K
-    std::vector<std::uint32_t> heat_below_{}, cool_above_{}, most_heating_{}, most_cooling_{},
-        dry_above_{};                             ///< signals
+    std::vector<std::uint32_t> heat_below_{}, cool_above_{}, most_heating_{}, most_cooling_{}, dry_above_{},
+        wet_below_{};                             ///< signals
     std::vector<std::uint32_t> first_transfer_{}; ///< one more than zones
+    // per zone with supply air, in the model's order
+    FlatDrives least_air_{}, most_air_{};
+    std::vector<std::uint32_t> with_air_{};  ///< zones
+    std::vector<std::uint32_t> supply_of_{}; ///< per zone: among these
+    static constexpr std::uint32_t no_supply = 0xffffffffU;
     // per flow of transfer air
     FlatDrives transfer_{};
     std::vector<std::uint32_t> transfer_from_{};

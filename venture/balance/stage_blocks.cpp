@@ -23,7 +23,7 @@ void StageSolver::solve_with_films(SurfaceBank& bank, ZoneNetwork& network, Film
     Films* that_vary = films.vary() ? &films : nullptr;
     for (int round = 1;; ++round) {
         prepare_zones(bank, network, films, films.vary() && round == 1, s);
-        s.solved = network.solve(s.drives, start.actions, s.x);
+        s.solved = network.solve(s.drives, start.actions, start.air_flows, s.x);
         find_all_faces(bank, network, links_.any() ? nullptr : that_vary, start, s);
         if (!links_.any()) break;
         links_.find(bank, s.face_C, s.x.radiant_C, s.linked_found);

@@ -146,6 +146,28 @@ struct TransferAir {
     Drives kg_per_s{}; ///< constant over each step
 };
 
+/// Air that a zone is supplied with, solved together with the zone; as much leaves it again. Bounds that coincide are
+/// given values. Between them the flow is what holds a set-point, as far as this air is on the right side of it.
+struct SupplyAir {
+    Drives least_kg_per_s{}; ///< dry air; constant over each step, as are all flows
+    /// At most. Nothing: the least, or, where it is cooled further, without limit.
+    std::optional<Drives> most_kg_per_s{};
+    SignalId temperature_C{}, humidity_ratio{}; ///< before it meets air that leaves
+    /// Of the least flow, brought towards as much air that leaves: share of their difference, 0..1.
+    double recovers_heat = 0.0, recovers_moisture = 0.0;
+    bool bypass = true; ///< recovery is given up where it keeps the zone from its set-point, before more air is taken
+    std::optional<double>
+        coldest_exhaust_C{}; ///< recovers less, so that what leaves gets no colder; as the air is before
+    std::optional<std::size_t> leaves_from{}; ///< zone whose air it meets; nothing: its own
+    bool more_by_enthalpy = false; ///< more than the least only while it holds less heat than the zone's air before
+    /// It is cooled further before it comes: all that is supplied is then so cold, and more than the least of this air is at
+    /// most a share of what would hold the set-point alone.
+    struct CooledFurther {
+        double to_C = 14.0, share = 1.0;
+    };
+    std::optional<CooledFurther> cooled_further{};
+};
+
 /// Share of a zone's supply that goes evenly into a plane of some surface.
 struct PlaneShare {
     std::size_t surface = 0, plane = 0;
@@ -179,10 +201,14 @@ struct Zone {
     std::optional<SignalId> heat_below_C{};        ///< heated when the control temperature would fall below
     std::optional<SignalId> cool_above_C{};        ///< cooled when it would rise above; the same signal for both: held
     std::optional<SignalId> dry_above_kg_per_kg{}; ///< moisture is removed above this humidity ratio
+    std::optional<SignalId> wet_below_kg_per_kg{}; ///< and added below this one, never above the other
     double radiant_weight = 0.0; ///< share of the radiant temperature in the control temperature (0 air, 0.5 operative)
     double convective_share = 1.0; ///< of what heats or cools; what planes do not get radiates to the faces by area
     std::vector<PlaneShare> plane_shares{};
     std::optional<SignalId> most_heating_W{}, most_cooling_W{}; ///< what the supply can give; unlimited if nothing
+    /// Of that, by the zone's own air, W/K of its temperature in degC: a coil or a surface gives less the warmer the air.
+    double most_heating_W_per_K = 0.0, most_cooling_W_per_K = 0.0;
+    std::optional<SupplyAir> supply_air{};
     std::optional<Follows> follows{};
     std::vector<TransferAir> transfer_air{};
     SunThroughGlass sun{};

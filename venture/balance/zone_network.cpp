@@ -211,7 +211,8 @@ double supply(const ZoneDrives& d, std::size_t zone, Action action, double felt,
 } // namespace
 
 /// Solves one zone with the others as they stand. @return how far it moved, K
-double ZoneNetwork::solve_zone(std::size_t zone, const ZoneDrives& d, const Action* replay, ZoneUnknowns& x) const
+double ZoneNetwork::solve_zone(std::size_t zone, const ZoneDrives& d, const Action* replay, const AirFlow* air_replay,
+                               ZoneUnknowns& x) const
 {
     const Inverse& inverse = inverse_[zone];
     const Control& control = control_[zone];
@@ -235,6 +236,8 @@ double ZoneNetwork::solve_zone(std::size_t zone, const ZoneDrives& d, const Acti
     if (local_[zone].follows_air) r2 = 0.0;
     const double air = inverse.to_air[0] * r1 + inverse.to_air[1] * r2,
                  radiant = inverse.to_radiant[0] * r1 + inverse.to_radiant[1] * r2;
+    if (control.special)
+        return solve_special({air, radiant, static_cast<std::uint32_t>(zone)}, d, replay, air_replay, x);
     double load = 0.0;
     if (control.follows != nobody) {
         load = control.ratio * x.load_W[control.follows];
@@ -255,7 +258,8 @@ double ZoneNetwork::solve_zone(std::size_t zone, const ZoneDrives& d, const Acti
 }
 
 /// @return how far any zone moved, K
-double ZoneNetwork::sweep(const ZoneDrives& d, const Action* replay, bool first, ZoneUnknowns& x)
+double ZoneNetwork::sweep(const ZoneDrives& d, const Action* replay, const AirFlow* air_replay, bool first,
+                          ZoneUnknowns& x)
 {
     double moved = 0.0;
     for (const std::size_t z : order_) {
@@ -263,17 +267,19 @@ double ZoneNetwork::sweep(const ZoneDrives& d, const Action* replay, bool first,
             invert(z, d);
         else if (local_[z].alone)
             continue;
-        moved = std::max(moved, solve_zone(z, d, replay, x));
+        moved = std::max(moved, solve_zone(z, d, replay, air_replay, x));
     }
     return moved;
 }
 
-Solved ZoneNetwork::solve(const ZoneDrives& d, const Action* replay, ZoneUnknowns& x)
+Solved ZoneNetwork::solve(const ZoneDrives& d, const Action* replay, const AirFlow* air_replay, ZoneUnknowns& x)
 {
     // What is left after a sweep that moved by m, where the one before moved by M, is about m (m/M) / (1 - m/M).
     constexpr double left_K = 1e-11;
     constexpr int most_sweeps = 2000;
     x.action.resize(local_.size(), Action::off);
+    x.air_flow.resize(supplies_);
+    x.air_supply_W.resize(supplies_, 0.0);
     Solved out;
     double before = 0.0;
     for (;;) {
@@ -281,7 +287,7 @@ Solved ZoneNetwork::solve(const ZoneDrives& d, const Action* replay, ZoneUnknown
             out.settled = false;
             return out;
         }
-        const double moved = sweep(d, replay, ++out.sweeps == 1, x);
+        const double moved = sweep(d, replay, air_replay, ++out.sweeps == 1, x);
         if (all_alone_) return out;
         if (moved <= left_K || (moved < before && moved * moved <= left_K * (before - moved))) return out;
         before = moved;

@@ -18,7 +18,16 @@ namespace venture::balance {
 /// Unknowns of all zones, in the model's order, and a zero behind them for faces in no zone.
 struct ZoneUnknowns {
     std::vector<double> air_C{}, radiant_C{}, load_W{};
-    std::vector<Action> action{}; ///< of the supply; none behind the last
+    std::vector<Action> action{};       ///< of the supply; none behind the last
+    std::vector<AirFlow> air_flow{};    ///< per zone with supply air, in the model's order
+    std::vector<double> air_supply_W{}; ///< likewise: what it brings
+};
+
+/// Supply air of one zone at one stage.
+struct SupplyAirDrive {
+    double least_W_per_K = 0.0, most_W_per_K = 0.0;
+    double temperature_C = 0.0;
+    double recovers = 0.0; ///< as far as frost lets it
 };
 
 /// What drives the zones' equations at one stage.
@@ -26,7 +35,8 @@ struct ZoneDrives {
     std::vector<double> air_W{}, radiant_W{}; ///< into the air, and from all base temperatures to the radiant point
     std::vector<double> out_W_per_K{};        ///< of air that is displaced, and to outdoors
     std::vector<double> heat_below{}, cool_above{}, most_heating{}, most_cooling{};
-    std::vector<double> transfer_W_per_K{}; ///< of every flow of transfer air, zone by zone
+    std::vector<double> transfer_W_per_K{};   ///< of every flow of transfer air, zone by zone
+    std::vector<SupplyAirDrive> supply_air{}; ///< zone by zone that has some
 };
 
 struct Solved {
@@ -46,7 +56,9 @@ public:
     void find_drives(std::size_t block, const std::vector<double>& base_C, const std::vector<double>& storing_W,
                      ZoneDrives& drives) const;
     /// Starts from what stands in x. @param replay  what each supply does; nothing: what its thermostat says
-    [[nodiscard]] Solved solve(const ZoneDrives& drives, const Action* replay, ZoneUnknowns& x);
+    /// @param air_replay  what supply air does, likewise
+    [[nodiscard]] Solved solve(const ZoneDrives& drives, const Action* replay, const AirFlow* air_replay,
+                               ZoneUnknowns& x);
 
     /// Zones by id.
     [[nodiscard]] const std::vector<std::size_t>& order() const { return order_; }
@@ -104,6 +116,13 @@ private:
     struct Control {
         double radiant_weight = 0.0, ratio = 1.0;
         std::uint32_t follows = nobody, first_transfer = 0, end_transfer = 0;
+        std::uint32_t supply_air = nobody; ///< among those of the model
+        bool special = false;              ///< has supply air, or limits that follow its own air
+    };
+    /// A zone without its supply and its supply air.
+    struct Bare {
+        double air_C = 0.0, radiant_C = 0.0;
+        std::uint32_t zone = 0;
     };
     static constexpr std::uint32_t nobody = 0xffffffffU, itself = nobody - 1;
     void lay_out(const SurfaceBank& bank);
@@ -115,8 +134,11 @@ private:
     void refresh_zone(const SurfaceBank& bank, std::size_t zone);
     [[nodiscard]] std::uint32_t coupling(std::size_t zone, std::size_t other);
     void invert(std::size_t zone, const ZoneDrives& d);
-    double solve_zone(std::size_t zone, const ZoneDrives& d, const Action* replay, ZoneUnknowns& x) const;
-    double sweep(const ZoneDrives& d, const Action* replay, bool first, ZoneUnknowns& x);
+    double solve_zone(std::size_t zone, const ZoneDrives& d, const Action* replay, const AirFlow* air_replay,
+                      ZoneUnknowns& x) const;
+    double solve_special(const Bare& bare, const ZoneDrives& d, const Action* replay, const AirFlow* air_replay,
+                         ZoneUnknowns& x) const;
+    double sweep(const ZoneDrives& d, const Action* replay, const AirFlow* air_replay, bool first, ZoneUnknowns& x);
 
     const ThermalModel& model_;
     bool radiates_ = false, all_alone_ = true;
@@ -136,6 +158,7 @@ private:
     std::vector<SupplyCoupling> supply_couplings_{}; ///< alike
     std::vector<Control> control_{};
     std::vector<std::uint32_t> transfer_from_{};
+    std::uint32_t supplies_ = 0; ///< zones with supply air
     std::vector<SupplyToFace> supply_to_faces_{};
 };
 

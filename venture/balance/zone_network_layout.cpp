@@ -29,6 +29,8 @@ ZoneNetwork::ZoneNetwork(const ThermalModel& model, const SurfaceBank& bank, dou
         control.first_transfer = static_cast<std::uint32_t>(transfer_from_.size());
         for (const TransferAir& air : zone.transfer_air) transfer_from_.push_back(static_cast<std::uint32_t>(air.from));
         control.end_transfer = static_cast<std::uint32_t>(transfer_from_.size());
+        if (zone.supply_air) control.supply_air = supplies_++;
+        control.special = zone.supply_air || zone.most_heating_W_per_K != 0.0 || zone.most_cooling_W_per_K != 0.0;
     }
     lay_out(bank);
     lay_out_blocks(bank);
@@ -83,7 +85,8 @@ void ZoneNetwork::lay_out(const SurfaceBank& bank)
     loads_act_ = radiates_ || std::ranges::any_of(model_.zones, [](const Zone& z) { return !z.plane_shares.empty(); });
     for (std::size_t z = 0; z < zones; ++z) {
         const Zone& zone = model_.zones[z];
-        local_[z].alone = first_coupling_[z] == first_coupling_[z + 1] && zone.transfer_air.empty() && !zone.follows;
+        local_[z].alone = first_coupling_[z] == first_coupling_[z + 1] && zone.transfer_air.empty() && !zone.follows &&
+                          !(zone.supply_air && zone.supply_air->leaves_from);
         bool radiates = false;
         for (const std::uint32_t f : faces_of(z)) radiates |= bank.radiative[f] > 0.0;
         local_[z].follows_air = !radiates;
