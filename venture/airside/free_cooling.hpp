@@ -9,12 +9,11 @@
 
 #include <venture/air/point.hpp>
 #include <venture/air/processes.hpp>
+#include <venture/input/air_supply.hpp>
 
 namespace venture::airside {
 
-/// More outdoor air than is needed, where that cools: never; while it is colder than the air that comes back; while it
-/// holds less heat (enthalpy).
-enum class FreeCooling : std::uint8_t { none, dry_bulb, enthalpy };
+using input::FreeCooling;
 
 /// Whether it may. Both as they are, before any recovery.
 [[nodiscard]] bool may_cool(FreeCooling rule, const air::Point& outdoor, const air::Point& back);

@@ -7,13 +7,13 @@
 #include <span>
 #include <vector>
 
-#include <venture/airside/room_need.hpp>
+#include <venture/air/room_need.hpp>
 
 namespace venture::airside {
 
 /// One room of it.
 struct SystemRoom {
-    RoomNeed need{};
+    air::RoomNeed need{};
     double least_primary_m3_per_s = 0.0; ///< air from the handler when it counts
     /// All air that enters the room, with what is drawn in again from the ceiling or the room; nothing but the primary
     /// air (one path) if 0.

@@ -50,7 +50,7 @@ TEST(SystemNeed, WhatCannotBeIsSaid)
     EXPECT_THROW((void)system_need(starved, 43.0, 0.45), quantity::RangeError); // more people than there are
     EXPECT_THROW((void)system_need(starved, 42.0, 0.40), quantity::RangeError); // less than the least of the rooms
     EXPECT_THROW((void)system_need({}, 0.0, 1.0), quantity::RangeError);
-    EXPECT_THROW((void)(RoomNeed{1.0, 1e-2, 0.0, 0.0, 0.0}.supply_m3_per_s()), quantity::RangeError);
+    EXPECT_THROW((void)(air::RoomNeed{1.0, 1e-2, 0.0, 0.0, 0.0}.supply_m3_per_s()), quantity::RangeError);
 }
 
 } // namespace

@@ -10,41 +10,42 @@ namespace venture::balance {
 namespace {
 
 template <auto Member>
-double of_zone(const ThermalModel&, const StepResult& r, std::size_t, std::size_t z)
+double of_zone(const AfterStep& a, std::size_t z)
 {
-    return r.zones[z].*Member;
+    return a.result.zones[z].*Member;
 }
 
 template <Part Which>
-double from_part(const ThermalModel&, const StepResult& r, std::size_t, std::size_t z)
+double from_part(const AfterStep& a, std::size_t z)
 {
-    return r.zones[z].from_faces_W[static_cast<std::size_t>(Which)];
+    return a.result.zones[z].from_faces_W[static_cast<std::size_t>(Which)];
 }
 
 template <auto Member, std::size_t Face>
-double of_surface(const ThermalModel&, const StepResult& r, std::size_t, std::size_t i)
+double of_surface(const AfterStep& a, std::size_t i)
 {
-    return (r.surfaces[i].*Member)[Face];
+    return (a.result.surfaces[i].*Member)[Face];
 }
 
 template <auto Member>
-double of_all_zones(const ThermalModel&, const StepResult& r, std::size_t, std::size_t)
+double of_all_zones(const AfterStep& a, std::size_t)
 {
     double sum = 0.0;
-    for (const ZoneStep& z : r.zones) sum += z.*Member;
+    for (const ZoneStep& z : a.result.zones) sum += z.*Member;
     return sum;
 }
 
-double operative(const ThermalModel&, const StepResult& r, std::size_t, std::size_t z)
+double operative(const AfterStep& a, std::size_t z)
 {
-    return 0.5 * (r.zones[z].air_C + r.zones[z].radiant_C);
+    return 0.5 * (a.result.zones[z].air_C + a.result.zones[z].radiant_C);
 }
 
-double outdoor_air_changes(const ThermalModel& m, const StepResult&, std::size_t step, std::size_t z)
+double outdoor_air_changes(const AfterStep& a, std::size_t z)
 {
+    const ThermalModel& m = a.model;
     const Zone& zone = m.zones[z];
-    const double kg_per_s =
-        m.value(zone.infiltration_kg_per_s, step, 0.5) + m.value(zone.ventilation_kg_per_s, step, 0.5);
+    const double kg_per_s = m.value(zone.infiltration_kg_per_s, a.step, 0.5) +
+                            m.value(zone.ventilation_kg_per_s, a.step, 0.5) + a.result.zones[z].supply_air_kg_per_s;
     return zone.dry_air_kg > 0.0 ? 3600.0 * kg_per_s / zone.dry_air_kg : 0.0;
 }
 
@@ -52,47 +53,50 @@ double outdoor_air_changes(const ThermalModel& m, const StepResult&, std::size_t
 double mean_of(const ThermalModel& m, const Drives& drives, std::size_t step) { return m.value(drives, step, 0.5); }
 
 template <auto Which>
-double of_sun(const ThermalModel& m, const StepResult&, std::size_t step, std::size_t z)
+double of_sun(const AfterStep& a, std::size_t z)
 {
-    return mean_of(m, m.zones[z].sun.*Which, step);
+    return mean_of(a.model, a.model.zones[z].sun.*Which, a.step);
 }
 
 /// Sensible heat of one kind of gains, to air and faces together.
 template <Forcing kind>
-double gains(const ThermalModel& m, const StepResult& r, std::size_t step, std::size_t z)
+double gains(const AfterStep& a, std::size_t z)
 {
+    const ThermalModel& m = a.model;
     double sum = 0.0;
     for (const Drives* drives : {&m.zones[z].convective_gain_W, &m.zones[z].radiant_gain_W})
         for (const Drive& d : *drives) {
             if (m.signals[d.signal.index].forcing != kind) continue;
             double factor = d.factor;
-            for (std::size_t b = 0; b < m.bodies.size(); ++b)
-                if (m.bodies[b].sensible == d.signal) factor *= r.sensible_factors[b];
-            sum += factor * m.value(d.signal, step, 0.5);
+            if (const std::size_t body = a.body_of_signal[d.signal.index]; body != AfterStep::no_body)
+                factor *= a.result.sensible_factors[body];
+            sum += factor * m.value(d.signal, a.step, 0.5);
         }
     return sum;
 }
 
-double outdoor_humidity(const ThermalModel& m, const StepResult&, std::size_t step, std::size_t)
+double outdoor_humidity(const AfterStep& a, std::size_t)
 {
-    return 0.5 * (m.value(m.outdoor_humidity_ratio, step, 0.0) + m.value(m.outdoor_humidity_ratio, step, 1.0));
+    const ThermalModel& m = a.model;
+    return 0.5 * (m.value(m.outdoor_humidity_ratio, a.step, 0.0) + m.value(m.outdoor_humidity_ratio, a.step, 1.0));
 }
 
-double outdoor_temperature(const ThermalModel& m, const StepResult&, std::size_t step, std::size_t)
+double outdoor_temperature(const AfterStep& a, std::size_t)
 {
-    return 0.5 * (m.value(m.outdoor_air_C, step, 0.0) + m.value(m.outdoor_air_C, step, 1.0));
+    const ThermalModel& m = a.model;
+    return 0.5 * (m.value(m.outdoor_air_C, a.step, 0.0) + m.value(m.outdoor_air_C, a.step, 1.0));
 }
 
 bool has_shade(const ThermalModel& m, std::size_t surface) { return m.surfaces[surface].shade_down.has_value(); }
 
 /// 0 where there is no shade.
-double shade_down(const ThermalModel& m, const StepResult&, std::size_t step, std::size_t surface)
+double shade_down(const AfterStep& a, std::size_t surface)
 {
-    const auto& down = m.surfaces[surface].shade_down;
-    return down ? 0.5 * (m.value(*down, step, 0.0) + m.value(*down, step, 1.0)) : 0.0;
+    const auto& down = a.model.surfaces[surface].shade_down;
+    return down ? 0.5 * (a.model.value(*down, a.step, 0.0) + a.model.value(*down, a.step, 1.0)) : 0.0;
 }
 
-double closure(const ThermalModel&, const StepResult& r, std::size_t, std::size_t) { return r.closure_W; }
+double closure(const AfterStep& a, std::size_t) { return a.result.closure_W; }
 
 bool supplied(const ThermalModel& m, std::size_t zone) { return m.zones[zone].supply_air.has_value(); }
 
@@ -149,7 +153,7 @@ constexpr SeriesKind kinds[] = {
     {"from inner surfaces", "W", "into the air, by convection", Subject::zone, Account::flows, from_part<Part::inner>},
     {"into air and furniture", "W", "stored by them", Subject::zone, Account::flows,
      of_zone<&ZoneStep::into_air_capacity_W>},
-    {"outdoor air changes", "1/h", "leakage and ventilation together", Subject::zone, Account::loads,
+    {"outdoor air changes", "1/h", "leakage, ventilation and supply air together", Subject::zone, Account::loads,
      outdoor_air_changes},
     {"inside face temperature", "degC", "of the surface", Subject::surface, Account::faces,
      of_surface<&SurfaceStep::temperature_C, 1>},
@@ -191,6 +195,8 @@ SeriesGatherer::SeriesGatherer(const ThermalModel& model, const std::vector<Ask>
       steps_per_value_{steps_per_value}
 {
     VENTURE_ASSERT(steps_per_value > 0);
+    body_of_signal_.assign(model.signals.size(), AfterStep::no_body);
+    for (std::size_t b = 0; b < model.bodies.size(); ++b) body_of_signal_[model.bodies[b].sensible.index] = b;
     for (const Ask& ask : asks) {
         const SeriesKind& kind = kind_called(ask.kind);
         needs_ = std::max(needs_, kind.needs);
@@ -211,20 +217,18 @@ SeriesGatherer::SeriesGatherer(const ThermalModel& model, const std::vector<Ask>
             series_.push_back({std::string{kind.name}, std::string{kind.unit}, id, {}});
         }
     }
+    sums_.resize(asked_.size());
 }
 
 void SeriesGatherer::take(const StepResult& result, std::size_t step)
 {
-    const bool first = taken_++ % steps_per_value_ == 0;
-    for (std::size_t i = 0; i < asked_.size(); ++i) {
-        const double share =
-            asked_[i].kind->value(model_, result, step, asked_[i].index) / static_cast<double>(steps_per_value_);
-        std::vector<double>& values = series_[i].values;
-        if (first)
-            values.push_back(share);
-        else
-            values.back() += share;
-    }
+    if (asked_.empty()) return;
+    const AfterStep after{model_, result, step, body_of_signal_};
+    if (taken_++ % steps_per_value_ == 0) std::ranges::fill(sums_, 0.0);
+    for (std::size_t i = 0; i < asked_.size(); ++i) sums_[i] += asked_[i].kind->value(after, asked_[i].index);
+    if (taken_ % steps_per_value_ != 0) return;
+    const auto steps = static_cast<double>(steps_per_value_);
+    for (std::size_t i = 0; i < asked_.size(); ++i) series_[i].values.push_back(sums_[i] / steps);
 }
 
 } // namespace venture::balance

@@ -12,6 +12,15 @@ namespace venture::balance {
 
 enum class Subject { whole, zone, surface };
 
+/// What series are read from.
+struct AfterStep {
+    const ThermalModel& model;
+    const StepResult& result;
+    std::size_t step = 0;
+    std::span<const std::size_t> body_of_signal{}; ///< of the model's signals; no_body: it is of none
+    static constexpr std::size_t no_body = static_cast<std::size_t>(-1);
+};
+
 /// One kind of series: means over a step.
 struct SeriesKind {
     std::string_view name{};
@@ -20,7 +29,7 @@ struct SeriesKind {
     Subject subject = Subject::zone;
     Account needs = Account::loads;
     /// Of one zone or surface (0 for the whole) after a step.
-    double (*value)(const ThermalModel& model, const StepResult& result, std::size_t step, std::size_t index) = nullptr;
+    double (*value)(const AfterStep& after, std::size_t index) = nullptr;
     /// Whether a zone or surface has it; nothing: all have.
     bool (*has)(const ThermalModel& model, std::size_t index) = nullptr;
 };
@@ -61,6 +70,8 @@ private:
     std::size_t steps_per_value_, taken_ = 0;
     Account needs_ = Account::loads;
     std::vector<Asked> asked_{};
+    std::vector<double> sums_{}; ///< of the values that are being made, side by side
+    std::vector<std::size_t> body_of_signal_{};
     std::vector<Series> series_{};
 };
 

@@ -6,15 +6,35 @@
 #include <numbers>
 #include <span>
 
+#include <venture/air/carbon_dioxide.hpp>
+
 namespace venture::building {
 
 using plan::to_metres;
 
+air::RoomNeed Room::outdoor_air_need() const
+{
+    return {use.people.value, use.ventilation_per_person_m3_per_s.value, floor_area_m2,
+            use.ventilation_per_area_m_per_s.value, use.air_effectiveness.value};
+}
+
+double Room::outdoor_air_for_carbon_dioxide_m3_per_s() const
+{
+    if (!use.carbon_dioxide_limit || use.people.value <= 0.0) return 0.0;
+    return air::flow_for_rise_m3_per_s(use.people.value * use.carbon_dioxide_per_person_m3_per_s.value,
+                                       use.carbon_dioxide_limit->value - air::carbon_dioxide_outdoors) /
+           use.air_effectiveness.value;
+}
+
+double Room::outdoor_air_as_typed_m3_per_s() const
+{
+    return outdoor_air_need().supply_m3_per_s() + volume_m3 * use.ventilation_per_h.value / 3600.0 +
+           use.ventilation_m3_per_s.value;
+}
+
 double Room::outdoor_air_by_plan_m3_per_s() const
 {
-    return use.people.value * use.ventilation_per_person_m3_per_s.value +
-           floor_area_m2 * use.ventilation_per_area_m_per_s.value + volume_m3 * use.ventilation_per_h.value / 3600.0 +
-           use.ventilation_m3_per_s.value;
+    return std::max(outdoor_air_as_typed_m3_per_s(), outdoor_air_for_carbon_dioxide_m3_per_s());
 }
 
 double Surface::openings_m2() const

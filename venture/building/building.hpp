@@ -8,6 +8,7 @@
 #include <string_view>
 #include <vector>
 
+#include <venture/air/room_need.hpp>
 #include <venture/calendar/calendar.hpp>
 #include <venture/climate/design_day.hpp>
 #include <venture/fabric/glazed_unit.hpp>
@@ -15,7 +16,9 @@
 #include <venture/fabric/shade.hpp>
 #include <venture/fabric/stated_buildup.hpp>
 #include <venture/fabric/typed_u_value.hpp>
+#include <venture/input/air_supply.hpp>
 #include <venture/input/shapes.hpp>
+#include <venture/input/use.hpp>
 #include <venture/plan/plates.hpp>
 #include <venture/plan/polygon.hpp>
 #include <venture/plan/space.hpp>
@@ -79,6 +82,7 @@ struct Use {
     std::optional<Sourced<double>> heating_setpoint_C{}; ///< nothing: unheated
     std::optional<Sourced<double>> cooling_setpoint_C{}; ///< nothing: not cooled
     std::optional<Sourced<double>> humidity_limit{};     ///< nothing: floats, but on cooling design days
+    std::optional<Sourced<double>> least_humidity{};     ///< at the heating set-point; nothing: floats
     std::optional<Setback> heating_setback{}, cooling_setback{};
     double stratification_K = 0.0; ///< air under the ceiling warmer than at the floor, while heated
     double moisture_buffer = 1.0;  ///< multiple of the air's own
@@ -89,6 +93,13 @@ struct Use {
     std::vector<Gain> gains{}; ///< what all of these come to, and what was given by itself; with diversity
     Sourced<double> infiltration_per_h{}, infiltration_summer_per_h{}, ventilation_per_person_m3_per_s{},
         ventilation_per_area_m_per_s{}, ventilation_per_h{}, ventilation_m3_per_s{}; ///< all of them are added up
+    Sourced<double> air_effectiveness{1.0};                ///< what is by person and by area is divided by it
+    std::optional<Sourced<double>> carbon_dioxide_limit{}; ///< share of volume
+    Sourced<double> carbon_dioxide_per_person_m3_per_s{};
+    input::VentilationControl ventilation_control = input::VentilationControl::constant;
+    Sourced<double> least_ventilation_m_per_s{}; ///< for the floor area, while it is on
+    double ventilation_lag_s = 0.0;
+    std::optional<std::size_t> air_supply{}; ///< index into Building::air_supplies; nothing: straight into the room
     Sourced<double> furniture_J_per_m2K{};
     std::optional<Sourced<double>> heating_limit_W{}, cooling_limit_W{}; ///< of what stands in the room, in a year
     Sourced<double> radiant_share{};                                     ///< of what heats or cools
@@ -124,7 +135,10 @@ struct Room {
     quantity::OriginId origin{};
     std::vector<OverruledValue> overruled{};
     int values_given = 0, values_by_type = 0, values_by_default = 0; ///< of its use: who said them
-    [[nodiscard]] double outdoor_air_by_plan_m3_per_s() const;       ///< ventilation at full
+    [[nodiscard]] double outdoor_air_by_plan_m3_per_s() const;       ///< ventilation at full: the larger of both needs
+    [[nodiscard]] air::RoomNeed outdoor_air_need() const;            ///< by person and by area
+    [[nodiscard]] double outdoor_air_as_typed_m3_per_s() const;      ///< that, by volume, and of the room as a whole
+    [[nodiscard]] double outdoor_air_for_carbon_dioxide_m3_per_s() const; ///< what keeps to its limit; 0 without one
     /// Cooled without a limit of humidity: held at `assumed_design_humidity` on cooling design days.
     [[nodiscard]] bool is_held_at_assumed_humidity() const
     {
@@ -264,6 +278,33 @@ struct TransferAir {
     quantity::OriginId origin{};
 };
 
+/// Outdoor air that comes to rooms by an air handler of which nothing is drawn.
+struct AirSupply {
+    std::string name{};
+    bool gives_everything = false; ///< exactly what its rooms ask for; else outdoor air as recovery leaves it
+    input::FreeCooling free_cooling = input::FreeCooling::none;
+    double greatest_outdoor_share = 1.0;
+    double fan_pressure_Pa = 0.0, fan_efficiency = 1.0; ///< all fans together
+    double heat_recovery = 0.0, moisture_recovery = 0.0;
+    bool bypass = true;
+    std::optional<double> coldest_exhaust_C{};
+    std::optional<std::size_t> returns_through{}; ///< room
+    double coldest_supply_C = 14.0, warmest_supply_C = 40.0;
+    double driest_supply = 0.0, wettest_supply = 1.0; ///< kg/kg
+    quantity::OriginId origin{};
+    /// W for each m3/s of outdoor or supply air.
+    [[nodiscard]] double fan_power_W_per_m3_per_s() const { return fan_pressure_Pa / fan_efficiency; }
+};
+
+/// Air that is taken out of a room to outdoors.
+struct Extract {
+    std::string name{};
+    std::size_t room = 0;
+    double flow_m3_per_s = 0.0; ///< all alike, at full
+    std::size_t profile = 0;    ///< index into Building::calendars
+    quantity::OriginId origin{};
+};
+
 /// How the heat balance takes what can be taken in more than one way.
 struct Method {
     bool films_by_difference = false; ///< inside; else fixed after ISO 6946
@@ -287,6 +328,8 @@ struct Building {
     std::vector<NamedShade> shades{};
     std::vector<ThermalBridge> thermal_bridges{};
     std::vector<TransferAir> transfer_air{};
+    std::vector<AirSupply> air_supplies{};
+    std::vector<Extract> extracts{};
     std::vector<Obstruction> obstructions{};
     std::vector<calendar::Calendar> calendars{}; ///< profiles too; [0] is "always", [1] is "never"
     std::vector<Storey> storeys{};

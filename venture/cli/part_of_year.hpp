@@ -18,6 +18,9 @@ struct YearOptions {
     std::vector<std::string> series{}; ///< empty, with csv: what most people look at
     std::string room{};                ///< that is taken apart; empty: none
     bool csv = false;
+    std::vector<std::string> keep{};      ///< kinds of series that are kept beside; "all"
+    std::string name{};                   ///< of the run that is kept
+    bool again = false, not_kept = false; ///< run even if kept; keep nothing
 };
 
 /// Whether a job has a building and a weather year; tells what is missing.

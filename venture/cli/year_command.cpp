@@ -7,10 +7,10 @@
 
 #include <venture/cli/command.hpp>
 #include <venture/cli/deliver.hpp>
+#include <venture/cli/kept_year.hpp>
 #include <venture/cli/options.hpp>
 #include <venture/cli/part_of_year.hpp>
 #include <venture/cli/printing.hpp>
-#include <venture/cli/progress.hpp>
 #include <venture/cli/room_argument.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/report/year_report.hpp>
@@ -52,7 +52,9 @@ ExitCode run(const CommonOptions& o, const YearOptions& y)
         print(report::Text{kinds_text()}, o);
         return ExitCode::done;
     }
-    if (!knows_series(y.series)) return ExitCode::bad_input;
+    std::vector<std::string> to_keep = y.keep;
+    std::erase(to_keep, all_kinds);
+    if (!knows_series(y.series) || !knows_series(to_keep)) return ExitCode::bad_input;
     Job job = open(o);
     (void)job.weather();
     if (job.failed()) return deliver({}, job, o);
@@ -66,16 +68,15 @@ ExitCode run(const CommonOptions& o, const YearOptions& y)
         if (!room) return ExitCode::bad_input;
         options->room = job.building()->find_room(*room);
     }
-    std::optional<Progress> progress{"running through the weather year"};
-    options->progress = [&progress](double share) { progress->tell(share); };
-    const loads::BuildingYear result = job.project().year(*options);
-    progress.reset();
+    const KeptYear kept = found_or_run(job, *options, y);
+    const loads::BuildingYear& result = kept.year;
     if (job.failed()) return deliver({}, job, o); // numbers that cannot be are not printed
     CommonOptions asked = o;
     if (y.csv) asked.as = "csv";
     if (asked.form() == Form::csv && asked.table.empty() && !options->series.empty()) asked.table = "series";
-    return deliver(report::year_document(*job.building(), result, job.weather()->leap, job.units()), job, asked,
-                   result.unsettled_steps == 0);
+    figure::Document document = report::year_document(*job.building(), result, job.weather()->leap, job.units());
+    document.add(kept.said);
+    return deliver(std::move(document), job, asked, result.unsettled_steps == 0);
 }
 
 std::function<ExitCode()> declare(Parser& parser)
@@ -97,6 +98,13 @@ std::function<ExitCode()> declare(Parser& parser)
              "them all; may be repeated")
         .one_each();
     parser.add("--room", year->room, "take one room apart: where its heat comes from and goes to, by path and month");
+    parser
+        .add("--keep", year->keep,
+             "kinds of series that are kept beside the usual ones, and not printed; \"all\"; may be repeated")
+        .one_each();
+    parser.add("--name", year->name, "for the run that is kept: named ones stay until another run takes their name");
+    parser.flag("--again", year->again, "run it even if the same run was kept");
+    parser.flag("--no-keep", year->not_kept, "keep nothing, and read nothing that was kept");
     parser.flag("--csv", year->csv, "the series as a table, a line an hour");
     return [options, year] { return run(*options, *year); };
 }

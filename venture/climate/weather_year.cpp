@@ -4,7 +4,9 @@
 #include <cmath>
 
 #include <venture/climate/sky.hpp>
+#include <venture/quantity/each_field.hpp>
 #include <venture/quantity/error.hpp>
+#include <venture/quantity/into_hash.hpp>
 
 namespace venture::climate {
 
@@ -24,6 +26,14 @@ UtcInstant instant(const Place& place, double hour_of_year, bool leap, int calen
 int WeatherYear::month_of(std::size_t step) const
 {
     return month_day(static_cast<int>(step / steps_per_day()) + 1, leap).month;
+}
+
+std::uint64_t fingerprint_of(const WeatherYear& year)
+{
+    quantity::Hash hash;
+    quantity::IntoHash into{hash};
+    quantity::each_field(year, into);
+    return hash.value();
 }
 
 std::size_t steps_in_year(bool leap, int steps_per_hour)

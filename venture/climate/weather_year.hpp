@@ -46,6 +46,9 @@ struct WeatherYear {
     [[nodiscard]] int month_of(std::size_t step) const;
 };
 
+/// Of all that a year holds.
+[[nodiscard]] std::uint64_t fingerprint_of(const WeatherYear& year);
+
 /// Number of steps that a year has.
 [[nodiscard]] std::size_t steps_in_year(bool leap, int steps_per_hour);
 

@@ -18,19 +18,22 @@ const RecordSpec& AirSupplyInput::spec()
     using T = AirSupplyInput;
     static const RecordSpec all = RecordSpec::of<T>({
         name_key<T>("what rooms call it in outdoor_air_by"),
-        {otherwise_word(text("gives", "to its rooms: outdoor air as recovery leaves it, and what stands in the rooms does "
-                                      "the rest; or everything that they ask for, as an unsized supply"),
+        {otherwise_word(text("gives",
+                             "to its rooms: outdoor air as recovery leaves it, and what stands in the rooms does "
+                             "the rest; or everything that they ask for, as an unsized supply"),
                         "outdoor air", own),
          &T::gives},
         // air
-        {otherwise_word(text("free_cooling", "more outdoor air than is needed, where it cools: never; while it is colder "
-                                             "than the air of the room; while it holds less heat, moisture counted too"),
+        {otherwise_word(text("free_cooling",
+                             "more outdoor air than is needed, where it cools: never; while it is colder "
+                             "than the air of the room; while it holds less heat, moisture counted too"),
                         "none", own),
          &T::free_cooling},
         {otherwise(share("greatest_outdoor_share", "of outdoor air in what is supplied while it cools for free"), 1.0,
                    "outdoor air alone"),
          &T::greatest_outdoor_share},
-        {otherwise(number("fan_pressure", Kind::pressure, 0, 10000, "of supply and extract fans together"), 1000.0, own),
+        {otherwise(number("fan_pressure", Kind::pressure, 0, 10000, "of supply and extract fans together"), 1000.0,
+                   own),
          &T::fan_pressure},
         {otherwise(number("fan_efficiency", Kind::fraction, 0.05, 1,
                           "of fans, drives and motors together: power is flow times pressure over it"),
@@ -43,21 +46,24 @@ const RecordSpec& AirSupplyInput::spec()
                    0.0, "none"),
          &T::heat_recovery},
         {otherwise(share("moisture_recovery", "the same of moisture"), 0.0, "none"), &T::moisture_recovery},
-        {otherwise_word(text("bypass", "whether recovery can be passed by, where it would heat air that is then cooled"),
-                        "yes", own),
+        {otherwise_word(
+             text("bypass", "whether recovery can be passed by, where it would heat air that is then cooled"), "yes",
+             own),
          &T::bypass},
         {number("coldest_exhaust", Kind::temperature, -40, 20,
                 "recovers less, so that the air that leaves gets no colder and does not freeze; no limit unless typed"),
          &T::coldest_exhaust},
-        {naming("returns_through", {"room"}, "ceiling void that air goes back through on its way to recovery; straight "
-                                             "from its rooms unless typed"),
+        {naming("returns_through", {"room"},
+                "ceiling void that air goes back through on its way to recovery; straight "
+                "from its rooms unless typed"),
          &T::returns_through},
         // bounds
         {otherwise(number("coldest_supply", Kind::temperature, 5, 40, "air that comes to the rooms"), 14.0, own),
          &T::coldest_supply},
         {otherwise(number("warmest_supply", Kind::temperature, 10, 70, "the same"), 40.0, own), &T::warmest_supply},
         {number("driest_supply", Kind::humidity_ratio, 0, 0.05, "the same; no limit unless typed"), &T::driest_supply},
-        {number("wettest_supply", Kind::humidity_ratio, 0, 0.05, "the same; no limit unless typed"), &T::wettest_supply},
+        {number("wettest_supply", Kind::humidity_ratio, 0, 0.05, "the same; no limit unless typed"),
+         &T::wettest_supply},
         note_key<T>(),
     });
     return all;
@@ -69,9 +75,10 @@ const RecordSpec& ExtractInput::spec()
     static const RecordSpec all = RecordSpec::of<T>({
         text_key("name", &T::name, "what it is called in tables; its fixture unless typed"),
         {must(naming("room", {"room"}, "room that the air is taken out of")), &T::room},
-        {otherwise_word(text("fixture", "what it is taken out at; says the flow of one where none is typed: wc and urinal 25, "
-                                        "shower 10, bath 15, kitchenette 25, drying 30 L/s (ASHRAE 62.1, minimum "
-                                        "exhaust rates, rounded; a hood or another has none)"),
+        {otherwise_word(text("fixture",
+                             "what it is taken out at; says the flow of one where none is typed: wc and urinal 25, "
+                             "shower 10, bath 15, kitchenette 25, drying 30 L/s (ASHRAE 62.1, minimum "
+                             "exhaust rates, rounded; a hood or another has none)"),
                         "other", own),
          &T::fixture},
         {number("flow", Kind::air_flow, 1e-4, 1000, "of one, at full; that of its fixture unless typed"), &T::flow},

@@ -74,7 +74,7 @@ struct quantity::WordsOf<input::Bypass> {
 
 template <>
 struct quantity::WordsOf<input::Fixture> {
-    static constexpr std::array<std::string_view, 8> words = {"other", "wc",         "urinal", "shower",
+    static constexpr std::array<std::string_view, 8> words = {"other", "wc",          "urinal", "shower",
                                                               "bath",  "kitchenette", "drying", "hood"};
 };
 

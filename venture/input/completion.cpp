@@ -126,6 +126,10 @@ private:
             take_open(room.use, type->use, *type->name);
             take_gains(room.gains, *type);
         }
+        if (const AirNeedInput* need = find(input_.air_needs, room.use.air_need)) {
+            take(room.use.ventilation_per_person, need->per_person, "air need", *need->name);
+            take(room.use.ventilation_per_area, need->per_area, "air need", *need->name);
+        }
         take(room.use.control, input_.method.control, "table", "method");
         if (const StoreyInput* storey = find(input_.storeys, room.storey))
             take(room.height, storey->height, "storey", *storey->name);

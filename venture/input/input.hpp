@@ -7,6 +7,8 @@
 #include <string>
 #include <vector>
 
+#include <venture/input/air_need.hpp>
+#include <venture/input/air_supply.hpp>
 #include <venture/input/choosing.hpp>
 #include <venture/input/fabric.hpp>
 #include <venture/input/glass.hpp>
@@ -54,6 +56,9 @@ struct Input {
     std::vector<DaysInput> days{};
     std::vector<CalendarInput> calendars{};
     AirtightnessInput airtightness{};
+    std::vector<AirNeedInput> air_needs{};
+    std::vector<AirSupplyInput> air_supplies{};
+    std::vector<ExtractInput> extracts{};
     DwellingInput dwelling{};
     std::vector<RoomTypeInput> room_types{};
     PlanInput plan{};

@@ -78,6 +78,7 @@ const RecordSpec& UnitsInput::spec()
                                   &T::mass,
                                   &T::moisture_flow,
                                   &T::humidity_ratio,
+                                  &T::concentration,
                                   &T::enthalpy,
                                   &T::energy,
                                   &T::irradiation,

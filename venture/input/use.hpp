@@ -30,6 +30,9 @@ enum class Activity : std::uint8_t {
     sport
 };
 
+/// What planned outdoor air goes by, while it is on.
+enum class VentilationControl : std::uint8_t { constant, head_count, carbon_dioxide };
+
 /// Of a dwelling.
 enum class Appliances : std::uint8_t { few, usual, many };
 
@@ -52,6 +55,11 @@ struct quantity::WordsOf<input::Activity> {
     static constexpr std::array<std::string_view, 9> words = {"asleep",      "seated at rest", "seated light work",
                                                               "office work", "standing",       "walking",
                                                               "bench work",  "heavy work",     "sport"};
+};
+
+template <>
+struct quantity::WordsOf<input::VentilationControl> {
+    static constexpr std::array<std::string_view, 3> words = {"constant", "head count", "carbon dioxide"};
 };
 
 template <>
@@ -87,7 +95,9 @@ struct UseInput {
     UseInput& operator=(UseInput&&) noexcept;
     ~UseInput();
 
-    Given<double> heating_setpoint, cooling_setpoint, humidity_limit;
+    Given<double> heating_setpoint, cooling_setpoint;
+    Given<double> humidity_limit, dew_point_limit, humidity_ratio_limit;
+    Given<double> least_humidity, least_dew_point, least_humidity_ratio;
     Given<double> heating_setback, preheating, cooling_setback, precooling;
     Given<std::string> heating_profile, cooling_profile;
     Given<double> stratification, moisture_buffer;
@@ -99,6 +109,10 @@ struct UseInput {
     Given<std::string> people_profile, lighting_profile, equipment_profile, moisture_profile, ventilation_profile;
     Given<double> infiltration, infiltration_summer, ventilation_per_person, ventilation_per_area, ventilation_rate,
         ventilation_flow;
+    Given<std::string> air_need, outdoor_air_by;
+    Given<double> air_effectiveness, carbon_dioxide_limit, carbon_dioxide_per_person;
+    Choice<VentilationControl> ventilation_control;
+    Given<double> least_ventilation, ventilation_lag;
     Given<double> vents, flues, chimneys;
     Given<std::string> floor_finish, ceiling_finish;
     Given<double> furniture;

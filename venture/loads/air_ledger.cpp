@@ -32,8 +32,8 @@ public:
             at_.day.month > 0 && climate::is_summer_half(at_.day.month, at_.b.site.place.latitude_deg < 0.0);
         write("infiltration", line_of_infiltration(at_.b, room_, counts_,
                                                    summer ? use.infiltration_summer_per_h : use.infiltration_per_h));
-        const auto [share, from] = share_of(use.ventilation_profile);
-        write("ventilation", line_of_ventilation(at_.b, room_, counts_, share, from));
+        write_air_drawn_in();
+        write_ventilation();
         for (const building::TransferAir& air : at_.b.transfer_air) {
             if (air.to == room_) write_transfer(air, air.from);
             if (air.both_ways && air.from == room_) write_transfer(air, air.to);
@@ -69,6 +69,59 @@ private:
         const auto clock = static_cast<std::size_t>(clock_hour(at_.day.clock_ahead_h, at_.hour));
         return {c.on_design_day(at_.day.month).fraction[clock],
                 fmt::format("profile '{}', {}-{} h", c.name, clock, clock + 1)};
+    }
+
+    /// Mean of the hour, kg/s. @param first  of the terms that count
+    [[nodiscard]] double mean_kg_per_s(const balance::Drives& drives, std::size_t first = 0) const
+    {
+        const balance::ThermalModel& m = at_.compiled.model;
+        const std::size_t per_hour = m.steps / 24;
+        double sum = 0.0;
+        for (std::size_t i = 0; i < per_hour; ++i)
+            for (std::size_t k = first; k < drives.size(); ++k)
+                sum += drives[k].factor * m.value(drives[k].signal, at_.hour * per_hour + i, 0.5);
+        return sum / static_cast<double>(per_hour);
+    }
+
+    void write_air_drawn_in()
+    {
+        const balance::Drives& leaks = at_.compiled.model.zones[zone(room_)].infiltration_kg_per_s;
+        if (leaks.size() < 2) return;
+        const double drawn_m3_per_s = mean_kg_per_s(leaks, 1) / lines_of_density(at_.b).back().value;
+        for (const building::Extract& e : at_.b.extracts) {
+            if (e.room != room_) continue;
+            const double out = share_of(e.profile).first * e.flow_m3_per_s;
+            write("air drawn in", line_of_air_drawn_in(out, out - drawn_m3_per_s, at_.b.origins.describe(e.origin)));
+            return;
+        }
+    }
+
+    void write_ventilation()
+    {
+        const building::Room& room = at_.b.rooms[room_];
+        const balance::Zone& z = at_.compiled.model.zones[zone(room_)];
+        auto [share, from] = share_of(room.use.ventilation_profile);
+        const balance::Drives& flow = z.supply_air ? z.supply_air->least_kg_per_s : z.ventilation_kg_per_s;
+        if (flow.empty()) return;
+        if (room.use.ventilation_control != input::VentilationControl::constant && at_.day.month > 0) {
+            const double full = counts_ * room.outdoor_air_by_plan_m3_per_s() * lines_of_density(at_.b).back().value;
+            share = mean_kg_per_s(flow) / full;
+            from = fmt::format("of the full flow, by {}, mean of the hour",
+                               quantity::name_of(room.use.ventilation_control));
+        }
+        LedgerLine line = line_of_ventilation(at_.b, room_, counts_, share, from);
+        if (!z.supply_air) return write("ventilation", std::move(line));
+        const balance::ZoneStep& hour = at_.run.zones[zone(room_)].parts[at_.hour];
+        const double back_C = z.supply_air->leaves_from ? at_.run.zones[*z.supply_air->leaves_from].air_C[at_.hour]
+                                                        : air_C(room_),
+                     exchange_W = hour.supply_air_kg_per_s * at_.compiled.model.air_specific_heat_J_per_kgK *
+                                  (back_C - outdoor_C_),
+                     recovered = exchange_W != 0.0 ? hour.recovered_W / exchange_W : 0.0;
+        const LedgerLine behind =
+            line_of_recovery(outdoors(), {"t_back", back_C, "degC", "air that leaves, mean of the hour"}, recovered,
+                             "as the run had it: recovery, less what went past it");
+        if (line.value > 0.0) LedgerOf{ledger_, "ventilation"}.write(behind);
+        write("ventilation", std::move(line), LedgerInput{"t_far", behind.value, "degC", "above"});
     }
 
     void write_transfer(const building::TransferAir& air, std::size_t from)

@@ -16,6 +16,13 @@ namespace venture::loads::detail {
 /// m3/s @param share  of the flow by plan   @param share_from  its profile and hour
 [[nodiscard]] quantity::LedgerLine line_of_ventilation(const building::Building& b, std::size_t room, double counts,
                                                        double share, const std::string& share_from);
+/// degC @param recovered  of the difference to the air that leaves
+[[nodiscard]] quantity::LedgerLine line_of_recovery(const quantity::LedgerInput& outdoors,
+                                                    const quantity::LedgerInput& back, double recovered,
+                                                    const std::string& recovered_from);
+/// m3/s
+[[nodiscard]] quantity::LedgerLine line_of_air_drawn_in(double leaves_m3_per_s, double enters_m3_per_s,
+                                                        const std::string& leaves_from);
 /// m3/s
 [[nodiscard]] quantity::LedgerLine line_of_transfer(const building::Building& b, const building::TransferAir& air,
                                                     double share, const std::string& share_from);

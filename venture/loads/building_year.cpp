@@ -34,6 +34,7 @@ public:
             heat.heating_J += now.heating_W * model_.step_s;
             heat.cooling_J += now.cooling_W * model_.step_s;
             heat.latent_J += now.latent_W * model_.step_s;
+            heat.humidifying_J += now.humidifying_W * model_.step_s;
             heating_W_ += now.heating_W / static_cast<double>(per_hour_);
             cooling_W_ += (now.cooling_W + now.latent_W) / static_cast<double>(per_hour_);
         }
@@ -85,18 +86,21 @@ BuildingYear run_year(const building::Building& b, const climate::WeatherYear& y
     const std::size_t per_hour = compiled.model.steps / spell.month.size();
     options.watch = [&, done = std::size_t{0}](std::size_t step, const balance::StepResult& r) mutable {
         tally.take(step, r);
+        if (o.watcher != nullptr) o.watcher->take(step, r);
         if (account) account->take(step, static_cast<std::size_t>(spell.month[step / per_hour] - 1), r);
         if (o.progress && ++done % per_day == 0)
             o.progress(static_cast<double>(done) / static_cast<double>(options.steps));
     };
+    if (o.watcher != nullptr) o.watcher->begin(compiled, spell);
     balance::RunResult r = run(compiled.model, options);
     for (std::size_t i = 0; i < b.rooms.size(); ++i) {
         const building::Room& room = b.rooms[i];
         const std::size_t z = compiled.zone_of_room[i];
         const balance::ZoneRun& zone = r.zones[z];
-        out.rooms.push_back({room.name, b.storeys[room.storey].name, room.floor_area_m2,
+        out.rooms.push_back({room.name, b.storeys[room.storey].name, room.floor_area_m2, room.volume_m3,
                              room.use.heating_setpoint_C.has_value(), room.use.cooling_setpoint_C.has_value(), zone,
-                             tally.months(z)});
+                             tally.months(z),
+                             {}});
         const double peak = std::max(zone.heating_peak_W, zone.cooling_peak_W);
         if (peak > 0.0) out.film_residual = std::max(out.film_residual, zone.film_residual_W / peak);
     }
@@ -104,6 +108,7 @@ BuildingYear run_year(const building::Building& b, const climate::WeatherYear& y
     out.series = std::move(r.series);
     out.worst_closure = r.worst_closure;
     out.unsettled_steps = r.unsettled_steps;
+    if (o.watcher != nullptr) o.watcher->end(out);
     return out;
 }
 

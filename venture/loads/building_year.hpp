@@ -15,6 +15,24 @@
 
 namespace venture::loads {
 
+struct BuildingYear;
+struct Compiled;
+struct Spell;
+
+/// Someone who goes along with a run, and adds to what comes of it.
+class YearWatcher {
+public:
+    YearWatcher() = default;
+    YearWatcher(const YearWatcher&) = delete;
+    YearWatcher& operator=(const YearWatcher&) = delete;
+    virtual ~YearWatcher() = default;
+    /// Before the first step. Both outlive the run.
+    virtual void begin(const Compiled& compiled, const Spell& spell) = 0;
+    /// After every step, in order.
+    virtual void take(std::size_t step, const balance::StepResult& result) = 0;
+    virtual void end(BuildingYear& year) = 0;
+};
+
 struct BuildingYearOptions {
     double step_s = 900.0; ///< 60 to 3600, a divisor of an hour
     int first_day = 1;     ///< of the year
@@ -25,19 +43,40 @@ struct BuildingYearOptions {
     std::optional<std::size_t> room{}; ///< of the building, that is taken apart
     /// Told the share of the run that is done, 0..1, once a day of it; nothing: nobody is.
     std::function<void(double)> progress{};
+    YearWatcher* watcher = nullptr;
 };
 
 /// Heat of one month, J.
 struct MonthHeat {
-    double heating_J = 0.0, cooling_J = 0.0, latent_J = 0.0;
+    double heating_J = 0.0, cooling_J = 0.0, latent_J = 0.0, humidifying_J = 0.0;
+};
+
+/// Air of a room in one month; what is of an air supply is nil without one.
+struct MonthAir {
+    double hours = 0.0;          ///< that were run
+    double outdoor_air_kg = 0.0; ///< dry, by leaks, windows and supply
+    double recovered_heat_J = 0.0, recovered_cold_J = 0.0; ///< sensible
+    double free_cooling_J = 0.0; ///< by recovery that is passed by, and by outdoor air beyond its least
+    double heats_then_cools_J = 0.0, heats_then_cools_h = 0.0; ///< recovered into air that is then cooled
+    double fan_J = 0.0;
+    // of the coils of a supply that gives everything, outdoor air with it
+    double heating_J = 0.0, reheat_J = 0.0; ///< reheat stands in heating
+    double cooling_sensible_J = 0.0, cooling_latent_J = 0.0, humidifying_J = 0.0;
+};
+
+struct RoomAirYear {
+    std::string supply{};    ///< empty: straight into the room
+    bool everything = false; ///< comes by it
+    std::array<MonthAir, 12> months{};
 };
 
 struct RoomYear {
     std::string room{}, storey{};
-    double floor_area_m2 = 0.0;
+    double floor_area_m2 = 0.0, volume_m3 = 0.0;
     bool heated = false, cooled = false;
     balance::ZoneRun run{};
     std::array<MonthHeat, 12> months{};
+    RoomAirYear air{};
 };
 
 struct BuildingYear {

@@ -79,20 +79,11 @@ void Compiler::add_zones()
             if (bridge.room == order[z]) m_.zones[z].thermal_bridges_W_per_K += bridge.heat_loss_W_per_K;
     }
     add_transfer_air();
+    add_planned_air();
+    add_air_drawn_in();
     add_gains_in_voids();
     if (options_.limits) add_limits();
     sun_.resize(order.size());
-}
-
-void Compiler::add_transfer_air()
-{
-    const double density = room_air_density_kg_per_m3(spell_.pressure);
-    for (const building::TransferAir& air : b_.transfer_air) {
-        const std::size_t from = zone_of_room_[air.from], to = zone_of_room_[air.to];
-        const balance::Drives flow{{profile(air.profile, balance::Forcing::coefficient), air.flow_m3_per_s * density}};
-        m_.zones[to].transfer_air.push_back({from, flow});
-        if (air.both_ways) m_.zones[from].transfer_air.push_back({to, flow});
-    }
 }
 
 /// What stands in rooms as it is: limited, and governed by a thermostat that may be in another room.
@@ -115,33 +106,6 @@ void Compiler::add_limits()
     }
 }
 
-/// Leakage in air changes an hour: winter design counts as winter, everything else goes by its month.
-balance::SignalId Compiler::infiltration(const building::Use& use)
-{
-    const double winter_per_h = use.infiltration_per_h.value, summer_per_h = use.infiltration_summer_per_h.value;
-    if (winter() || winter_per_h == summer_per_h) return m_.add_constant(winter_per_h, balance::Forcing::coefficient);
-    const bool south = b_.site.place.latitude_deg < 0.0;
-    std::vector<double> values;
-    for (const int month : spell_.month)
-        values.push_back(climate::is_summer_half(month, south) ? summer_per_h : winter_per_h);
-    return m_.add_blocks(std::move(values), balance::Forcing::coefficient);
-}
-
-/// How much of a volume flow counts, step by step, where it is measured as outdoor air is.
-balance::SignalId Compiler::of_outdoor_air(balance::SignalId share)
-{
-    if (!b_.method.flows_as_outdoors) return share;
-    const auto [known, is_new] = of_outdoor_air_.try_emplace(share.index);
-    if (is_new) {
-        balance::Signal flow{.level = true, .forcing = balance::Forcing::coefficient};
-        for (std::size_t i = 0; i < m_.steps; ++i)
-            flow.start.push_back(m_.value(share, i, 0.5) *
-                                 outdoor_flow_counts(b_.method, m_.value(m_.outdoor_air_C, i, 0.5)));
-        known->second = m_.add(std::move(flow));
-    }
-    return known->second;
-}
-
 balance::Zone Compiler::zone_of(const building::Room& room)
 {
     const building::Use& use = room.use;
@@ -154,10 +118,6 @@ balance::Zone Compiler::zone_of(const building::Room& room)
                        .radiant_weight = use.control_operative ? 0.5 : 0.0,
                        .convective_share = 1.0 - use.radiant_share.value};
     zone.infiltration_kg_per_s = {{of_outdoor_air(infiltration(use)), air_kg / 3600.0}};
-    const double by_plan = room.outdoor_air_by_plan_m3_per_s() * density;
-    if (by_plan > 0.0)
-        zone.ventilation_kg_per_s = {
-            {of_outdoor_air(profile(use.ventilation_profile, balance::Forcing::coefficient)), by_plan}};
     if (!winter()) add_gains(room, zone);
     add_control(room, zone);
     return zone;
@@ -237,15 +197,21 @@ void Compiler::add_control(const building::Room& room, balance::Zone& zone)
     // is held, by as much of it as is air.
     const double warmer_K =
         (1.0 - zone.radiant_weight) * use.stratification_K * (0.5 - std::min(0.5, occupied_height_m / room.height_m));
+    const auto humidity = [&](double t_C, double phi) {
+        const auto air =
+            air::MoistAir::from_relative_humidity(quantity::Temperature::celsius(t_C), phi, spell_.pressure);
+        return m_.add_constant(air.humidity_ratio(), balance::Forcing::moisture);
+    };
+    if (use.heating_setpoint_C && use.least_humidity)
+        zone.wet_below_kg_per_kg = humidity(use.heating_setpoint_C->value, use.least_humidity->value);
     if (use.heating_setpoint_C)
         zone.heat_below_C = set_point(use.heating_setpoint_C->value + warmer_K, use.heating_setback, -1.0);
     if (winter() || !use.cooling_setpoint_C) return;
     zone.cool_above_C = set_point(use.cooling_setpoint_C->value, use.cooling_setback, 1.0);
     if (!use.humidity_limit && !spell_.for_design) return;
-    const auto limit = air::MoistAir::from_relative_humidity(
-        quantity::Temperature::celsius(use.cooling_setpoint_C->value),
-        use.humidity_limit ? use.humidity_limit->value : building::assumed_design_humidity, spell_.pressure);
-    zone.dry_above_kg_per_kg = m_.add_constant(limit.humidity_ratio(), balance::Forcing::moisture);
+    zone.dry_above_kg_per_kg =
+        humidity(use.cooling_setpoint_C->value,
+                 use.humidity_limit ? use.humidity_limit->value : building::assumed_design_humidity);
 }
 
 /// A set-point that comes back from its setback along a ramp before each hour that asks for more.

@@ -68,6 +68,16 @@ private:
         return s.beyond.kind == building::Neighbour::Kind::room;
     }
 
+    // compile_air.cpp: outdoor air, and air from other rooms
+    void add_transfer_air();
+    balance::SignalId infiltration(const building::Use& use);
+    balance::SignalId of_outdoor_air(balance::SignalId share);
+    std::vector<double> controlled_air(const building::Room& room);
+    balance::Drives planned_air(const building::Room& room);
+    void add_planned_air();
+    void add_supply(std::size_t room, double returned_share);
+    void add_air_drawn_in();
+
     // compile.cpp: zones, what is in them and how they are held
     void add_zones();
     balance::Zone zone_of(const building::Room& room);
@@ -76,9 +86,6 @@ private:
     void add_gains_in_voids();
     void add_control(const building::Room& room, balance::Zone& zone);
     void add_limits();
-    void add_transfer_air();
-    balance::SignalId infiltration(const building::Use& use);
-    balance::SignalId of_outdoor_air(balance::SignalId share);
     balance::SignalId set_point(double temperature_C, const std::optional<building::Setback>& setback, double towards);
     balance::SignalId profile(std::size_t index, balance::Forcing forcing);
     [[nodiscard]] const calendar::Profile& profile_at(std::size_t calendar, std::size_t hour);
@@ -129,6 +136,7 @@ private:
     const CompileOptions& options_;
     balance::ThermalModel m_{};
     std::vector<std::size_t> zone_of_room_{};
+    std::vector<balance::Drives> planned_{}; ///< dry air by plan, by room
     std::vector<SurfaceFrom> surfaces_from_{};
     std::vector<ZoneSun> sun_{};
     balance::SignalId site_ground_{}, sky_{}, wind_film_{};

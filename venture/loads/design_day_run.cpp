@@ -43,7 +43,7 @@ AirBalance balance_of(const balance::ZoneStep& h)
             .thermal_bridges_W = h.thermal_bridges_W,
             .convective_gains_W = h.convective_gain_W,
             .infiltration_W = h.infiltration_W,
-            .ventilation_W = h.ventilation_W,
+            .ventilation_W = h.ventilation_W + h.supply_air_W,
             .transfer_air_W = h.transfer_W,
             .released_by_air_W = -h.into_air_capacity_W};
 }

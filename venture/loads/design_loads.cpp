@@ -43,6 +43,8 @@ std::vector<std::array<double, 24>> outdoor_air_of(const balance::ThermalModel& 
             const std::size_t step = (2 * h + 1) * m.steps / (2 * out[z].size());
             out[z][h] = m.value(m.zones[z].infiltration_kg_per_s, step, 0.0) +
                         m.value(m.zones[z].ventilation_kg_per_s, step, 0.0);
+            if (const auto& air = m.zones[z].supply_air)
+                out[z][h] += m.value(air->least_kg_per_s, step, 0.0) * (1.0 - air->recovers_moisture);
         }
     return out;
 }

@@ -1,8 +1,11 @@
 #include <venture/loads/paper_sum.hpp>
 
+#include <algorithm>
+
 #include <fmt/format.h>
 
 #include <venture/air/moist_air.hpp>
+#include <venture/building/air_balance.hpp>
 #include <venture/building/surface_names.hpp>
 #include <venture/building/u_values.hpp>
 #include <venture/loads/air_lines.hpp>
@@ -50,7 +53,8 @@ public:
         for (const building::ThermalBridge& bridge : b_.thermal_bridges)
             if (bridge.room == room_) add_bridge(bridge);
         add_infiltration();
-        add_ventilation();
+        add_air_drawn_in();
+        if (!is_given_everything()) add_ventilation();
         for (const building::TransferAir& air : b_.transfer_air) {
             if (air.to == room_) add_transfer(air, air.from);
             if (air.from == room_ && air.both_ways) add_transfer(air, air.to);
@@ -227,6 +231,13 @@ private:
             write(of, [&] { return line_of_counts(outdoors().at_C, outdoors().from, counts); });
     }
 
+    /// Its outdoor air stands in the load of a coil.
+    [[nodiscard]] bool is_given_everything() const
+    {
+        const auto& supply = b_.rooms[room_].use.air_supply;
+        return supply && b_.air_supplies[*supply].gives_everything;
+    }
+
     void add_ventilation()
     {
         const building::Room& room = b_.rooms[room_];
@@ -241,7 +252,52 @@ private:
                 b_, room_, counts, most,
                 fmt::format("largest hour of profile '{}'", b_.calendars[u.ventilation_profile].name));
         });
-        add_air("ventilation", flow, outdoors());
+        add_air("ventilation", flow, u.air_supply ? behind_recovery() : outdoors());
+    }
+
+    /// At full recovery, as far as frost lets it; the air that leaves is as warm as the room, or the void that it leaves by.
+    [[nodiscard]] FarSide behind_recovery() const
+    {
+        const building::AirSupply& supply = b_.air_supplies[*b_.rooms[room_].use.air_supply];
+        const double out_C = outdoors().at_C, returned = building::air_balances(b_)[room_].returned_share();
+        const FarSide back = supply.returns_through
+                                 ? room_side(*supply.returns_through)
+                                 : FarSide{own_C(), said(b_.rooms[room_].use.heating_setpoint_C->origin)};
+        double recovered = supply.heat_recovery * returned;
+        std::string from = fmt::format("air_supply/{}/heat_recovery", supply.name);
+        if (returned < 1.0) from += fmt::format(", of the {:.3g} of its air that goes back", returned);
+        if (supply.coldest_exhaust_C && back.at_C > out_C) {
+            const double most = std::max(0.0, (back.at_C - *supply.coldest_exhaust_C) / (back.at_C - out_C));
+            if (most < recovered) from = fmt::format("air_supply/{}/coldest_exhaust acts", supply.name);
+            recovered = std::min(recovered, most);
+        }
+        const LedgerLine line = line_of_recovery(input("t_out", outdoors()), input("t_back", back), recovered, from);
+        write("ventilation", [&] { return line; });
+        return {line.value, "above"};
+    }
+
+    void add_air_drawn_in()
+    {
+        const bool extracted = std::ranges::any_of(b_.extracts, [&](const auto& e) { return e.room == room_; });
+        if (!extracted) return;
+        const auto most = [&](std::size_t profile) { return b_.calendars[profile].on_design_day(0).highest(); };
+        const building::Room& room = b_.rooms[room_];
+        double out = 0.0, in = room.outdoor_air_by_plan_m3_per_s() * most(room.use.ventilation_profile) *
+                               outdoor_flow_counts(b_.method, b_.site.winter.dry_bulb_C);
+        std::string from;
+        for (const building::Extract& e : b_.extracts)
+            if (e.room == room_) {
+                out += e.flow_m3_per_s * most(e.profile);
+                if (from.empty()) from = said(e.origin);
+            }
+        for (const building::TransferAir& air : b_.transfer_air)
+            if (!air.both_ways && air.from == room_)
+                out += air.flow_m3_per_s * most(air.profile);
+            else if (!air.both_ways && air.to == room_)
+                in += air.flow_m3_per_s * most(air.profile);
+        if (out <= in) return;
+        write("air drawn in", [&] { return line_of_air_drawn_in(out, in, from); });
+        add_air("air drawn in", out - in, outdoors(), PaperTerm::Kind::infiltration);
     }
 
     void add_transfer(const building::TransferAir& air, std::size_t from)

@@ -7,6 +7,7 @@
 
 #include <venture/fabric/wall_stepper.hpp>
 #include <venture/loads/path_in_model.hpp>
+#include <venture/loads/recorded_air.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::loads::detail {
@@ -63,6 +64,8 @@ RoomAtEdge::RoomAtEdge(const DayOfBuilding& building, std::size_t zone, double r
     room.dry_above_kg_per_kg = std::nullopt;
     room.infiltration_kg_per_s.clear();
     room.ventilation_kg_per_s.clear();
+    room.supply_air.reset();
+    room.wet_below_kg_per_kg = std::nullopt;
     room.transfer_air.clear();
     room.thermal_bridges_W_per_K = 0.0;
     room.sun = {};
@@ -85,16 +88,21 @@ SignalId RoomAtEdge::less_reference(SignalId signal)
 }
 
 /// Straight over each step, which may begin elsewhere than the one before it ended: so that it is met at both of its stages.
-SignalId RoomAtEdge::from_stages(const std::function<double(std::size_t)>& at_C)
+SignalId RoomAtEdge::by_stages(const std::function<double(std::size_t)>& value)
 {
     constexpr double early = fabric::two_stages::at[0];
     std::vector<double> starts(silent_.steps), ends(silent_.steps);
     for (std::size_t i = 0; i < silent_.steps; ++i) {
-        const double first = at_C(2 * i) - reference_C_, last = at_C(2 * i + 1) - reference_C_;
+        const double first = value(2 * i), last = value(2 * i + 1);
         starts[i] = (first - early * last) / (1.0 - early);
         ends[i] = last;
     }
     return silent_.add({.start = std::move(starts), .end = std::move(ends)});
+}
+
+SignalId RoomAtEdge::from_stages(const std::function<double(std::size_t)>& at_C)
+{
+    return by_stages([&](std::size_t stage) { return at_C(stage) - reference_C_; });
 }
 
 /// The far face as something given, or as it is where both look into the room.
@@ -226,6 +234,7 @@ void RoomAtEdge::take_air()
     const SignalId outdoors = less_reference(m.outdoor_air_C);
     if (!z.infiltration_kg_per_s.empty()) add_stream(z.infiltration_kg_per_s, outdoors, PathKind::infiltration, {});
     if (!z.ventilation_kg_per_s.empty()) add_stream(z.ventilation_kg_per_s, outdoors, PathKind::ventilation, {});
+    if (z.supply_air) add_supply_air();
     if (z.thermal_bridges_W_per_K > 0.0)
         add_stream(
             {{silent_.add_constant(z.thermal_bridges_W_per_K / m.air_specific_heat_J_per_kgK, Forcing::coefficient)}},
@@ -235,6 +244,15 @@ void RoomAtEdge::take_air()
             from_stages([&](std::size_t stage) { return b_.recorded.air_C[stage * b_.recorded.zones + air.from]; });
         add_stream(air.kg_per_s, temperature, PathKind::transfer_air, m.zones[air.from].id);
     }
+}
+
+void RoomAtEdge::add_supply_air()
+{
+    const RecordedSupply air{b_.model, b_.recorded, zone_};
+    const double cp = b_.model.air_specific_heat_J_per_kgK;
+    const SignalId flow = by_stages([&](std::size_t stage) { return air.at(stage).W_per_K / cp; }),
+                   temperature = from_stages([&](std::size_t stage) { return air.at(stage).from_C; });
+    add_stream({{flow}}, temperature, PathKind::ventilation, {});
 }
 
 void RoomAtEdge::take_control()

@@ -77,8 +77,11 @@ private:
     void take_control();
     void take_recording();
     balance::SignalId less_reference(balance::SignalId signal);
-    /// A temperature that the run had at each of its stages.
+    /// A value that the run had at each of its stages.
+    balance::SignalId by_stages(const std::function<double(std::size_t stage)>& value);
+    /// The same of a temperature, less the reference.
     balance::SignalId from_stages(const std::function<double(std::size_t stage)>& at_C);
+    void add_supply_air();
     void add_stream(const balance::Drives& kg_per_s, balance::SignalId temperature, PathKind kind, std::string through);
     [[nodiscard]] balance::ThermalModel with(const std::vector<std::vector<const Act*>>& rooms) const;
     void let_act(const Act& act, std::size_t in_room, balance::ThermalModel& m) const;

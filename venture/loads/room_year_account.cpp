@@ -88,6 +88,7 @@ void RoomYearAccount::find_flows(std::size_t step, const balance::StepResult& r)
         flow_W_[source.path] += source.drive.factor * model_.value(source.drive.signal, step, middle) *
                                 (source.body ? r.sensible_factors[*source.body] : 1.0);
     for (const auto& [kind, member] : told) flow_W_[path(kind, {})] += now.*member;
+    flow_W_[path(PathKind::ventilation, {})] += now.supply_air_W;
 }
 
 void RoomYearAccount::take(std::size_t step, std::size_t month, const balance::StepResult& r)

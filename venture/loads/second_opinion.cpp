@@ -9,6 +9,7 @@
 #include <venture/loads/admittance_method.hpp>
 #include <venture/loads/day_models.hpp>
 #include <venture/loads/path_in_model.hpp>
+#include <venture/loads/recorded_air.hpp>
 #include <venture/loads/response_terms.hpp>
 #include <venture/loads/room_at_edge.hpp>
 #include <venture/loads/series_method.hpp>
@@ -154,6 +155,11 @@ private:
         for (std::size_t h = 0; h < hours; ++h)
             out[h] =
                 ((infiltration[h] + ventilation[h]) * cp + z.thermal_bridges_W_per_K) * (outdoors[h] - set_point_C_);
+        if (z.supply_air) {
+            const detail::RecordedSupply air{m_, run_.recorded, zone_};
+            const HourlyDay brought = hourly([&](std::size_t stage) { return air.at(stage).heat_W(set_point_C_); });
+            for (std::size_t h = 0; h < hours; ++h) out[h] += brought[h];
+        }
         for (const balance::TransferAir& air : z.transfer_air) {
             const HourlyDay flow = hourly(air.kg_per_s),
                             from = hourly([&](std::size_t stage) {

@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include <venture/climate/date.hpp>
+#include <venture/loads/air_year_figures.hpp>
 #include <venture/loads/room_year_figures.hpp>
 
 namespace venture::loads {
@@ -32,19 +33,12 @@ MonthHeat& operator+=(MonthHeat& sum, const MonthHeat& m)
     sum.heating_J += m.heating_J;
     sum.cooling_J += m.cooling_J;
     sum.latent_J += m.latent_J;
+    sum.humidifying_J += m.humidifying_J;
     return sum;
 }
 
 bool has_heated(const RoomYearRow& r) { return r.room->heated && r.room->run.heating_peak_W > 0.0; }
 bool has_cooled(const RoomYearRow& r) { return r.room->cooled && r.room->run.cooling_peak_W > 0.0; }
-
-/// The quantity whose SI unit a series is in; plain numbers where there is none.
-std::string quantity_in(std::string_view unit)
-{
-    for (const quantity::PrintedQuantity& q : quantity::printed_quantities())
-        if (quantity::si_unit(q.kind) == unit) return std::string{q.key};
-    return "fine_ratio";
-}
 
 bool any_cools(const BuildingYear& y) { return std::ranges::any_of(y.rooms, &RoomYear::cooled); }
 
@@ -73,6 +67,9 @@ const figure::TableOf<RoomYearRow>& room_year_columns()
              [](const R& r) -> Cell { return where(r.room->cooled, r.sum.cooling_J); }},
             {{"latent", "latent", "energy", "latent heat taken out beside it", 4, Sum::added, Show::if_any},
              [](const R& r) -> Cell { return where(r.room->cooled, r.sum.latent_J); }},
+            {{"humidifying", "humidi-\nfying", "energy", "moisture put in, as heat of vaporisation", 4, Sum::added,
+              Show::if_any},
+             [](const R& r) -> Cell { return where(r.sum.humidifying_J > 0.0, r.sum.humidifying_J); }},
             {{"cooling_peak", "largest", "power", "largest hour mean of cooling", 2, Sum::largest, Show::if_any},
              [](const R& r) -> Cell { return where(has_cooled(r), r.room->run.cooling_peak_W); }},
             {{"cooling_peak_when", "on", "", "its hour", 5, Sum::none, Show::if_any},
@@ -110,6 +107,9 @@ figure::TableOf<MonthRow> with_heat(figure::TableOf<MonthRow> table)
          [](const M& m) -> Cell { return where(m.cools, m.heat.cooling_J); }},
         {{"latent", "latent", "energy", "latent heat taken out beside it", 1, Sum::added, Show::if_any},
          [](const M& m) -> Cell { return where(m.cools, m.heat.latent_J); }},
+        {{"humidifying", "humidi-\nfying", "energy", "moisture put in, as heat of vaporisation", 2, Sum::added,
+          Show::if_any},
+         [](const M& m) -> Cell { return where(m.heat.humidifying_J > 0.0, m.heat.humidifying_J); }},
     };
     table.columns.insert(table.columns.end(), heat.begin(), heat.end());
     return table;
@@ -222,6 +222,7 @@ const figure::TablesOf<YearRow>& year_tables()
                  })
             .add(room_month_columns(), [](const YearRow& y) { return room_month_rows(*y.year); })
             .add(building_year_columns(), [](const YearRow& y) { return std::vector{y}; });
+        detail::add_air_year_tables(tables);
         detail::add_room_year_tables(tables);
         return tables;
     }();
@@ -246,7 +247,7 @@ figure::Table series_table(const BuildingYear& year, bool leap)
     out.columns.push_back({"hour", "Hour", "count", "14: from 14 to 15 h", 0});
     for (const balance::Series& s : year.series) {
         const std::string name = s.id.empty() ? s.kind : s.id + ": " + s.kind;
-        out.columns.push_back({name, name, quantity_in(s.unit), s.kind});
+        out.columns.push_back({name, name, std::string{quantity::printed_in(s.unit)}, s.kind});
     }
     const std::size_t hours = 24 * static_cast<std::size_t>(year.days);
     for (std::size_t h = 0; h < hours; ++h) {

@@ -41,6 +41,7 @@ const std::vector<PrintedQuantity>& printed_quantities()
         {"mass", Kind::mass, "kg", "lb", "of materials"},
         {"moisture_flow", Kind::moisture_flow, "g/h", "lb/h", "water that evaporates"},
         {"humidity_ratio", Kind::humidity_ratio, "g/kg", "gr/lb", "of moist air"},
+        {"concentration", Kind::concentration, "ppm", "ppm", "of carbon dioxide in air"},
         {"enthalpy", Kind::enthalpy, "kJ/kg", "Btu/lb", "of moist air"},
         {"energy", Kind::energy, "kWh", "kBtu", "over a day or a year"},
         {"irradiation", Kind::irradiation, "kWh/m2", "Btu/ft2", "sun on a surface over a day or a year"},
@@ -50,6 +51,13 @@ const std::vector<PrintedQuantity>& printed_quantities()
         {"pressure", Kind::pressure, "Pa", "inH2O", "of air and water"},
     };
     return all;
+}
+
+std::string_view printed_in(std::string_view unit)
+{
+    for (const PrintedQuantity& q : printed_quantities())
+        if (si_unit(q.kind) == unit) return q.key;
+    return "fine_ratio";
 }
 
 const std::vector<std::string>& unit_presets()

@@ -24,6 +24,9 @@ struct PrintedQuantity {
 /// All choices; one for each kind that has more than one unit, and "thickness", "total_power" and "wind" beside.
 [[nodiscard]] const std::vector<PrintedQuantity>& printed_quantities();
 
+/// The first choice whose values are kept in an SI unit, else that of plain numbers: what a series is printed in.
+[[nodiscard]] std::string_view printed_in(std::string_view si_unit);
+
 /// Names of the presets: "SI", "inch-pound".
 [[nodiscard]] const std::vector<std::string>& unit_presets();
 

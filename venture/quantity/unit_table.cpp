@@ -99,6 +99,8 @@ constexpr std::array all_units = {
     Unit{Kind::humidity_ratio, "g/kg", 0.001, 0.0, 2},
     Unit{Kind::humidity_ratio, "kg/kg", 1.0, 0.0, 5},
     Unit{Kind::humidity_ratio, "gr/lb", grain / pound, 0.0, 1},
+    Unit{Kind::concentration, "ppm", 1e-6, 0.0, 0},
+    Unit{Kind::concentration, "% vol", 0.01, 0.0, 3},
     Unit{Kind::enthalpy, "kJ/kg", 1000.0, 0.0, 2},
     Unit{Kind::enthalpy, "Btu/lb", btu_J / pound, 0.0, 2},
     Unit{Kind::energy, "kWh", 1000.0 * hour_s, 0.0, 0},

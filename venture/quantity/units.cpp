@@ -51,6 +51,7 @@ constexpr std::array kind_names = {
     KindName{Kind::mass, "mass"},
     KindName{Kind::moisture_flow, "moisture flow"},
     KindName{Kind::humidity_ratio, "humidity ratio"},
+    KindName{Kind::concentration, "concentration"},
     KindName{Kind::enthalpy, "enthalpy"},
     KindName{Kind::energy, "energy"},
     KindName{Kind::irradiation, "irradiation"},

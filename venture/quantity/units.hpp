@@ -40,6 +40,7 @@ enum class Kind {
     mass,
     moisture_flow,
     humidity_ratio,
+    concentration, ///< of a gas in air, by volume
     enthalpy,
     energy,
     irradiation, ///< sun on a square metre over a time

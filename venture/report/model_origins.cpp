@@ -81,6 +81,14 @@ private:
                 use.ventilation_per_area_m_per_s);
         by_plan("by volume", use.ventilation_per_h.value * room_.volume_m3 / 3600.0, use.ventilation_per_h);
         by_plan("of the room as a whole", use.ventilation_m3_per_s.value, use.ventilation_m3_per_s);
+        if (use.carbon_dioxide_limit)
+            by_plan("for carbon dioxide, at least", room_.outdoor_air_for_carbon_dioxide_m3_per_s(),
+                    *use.carbon_dioxide_limit);
+        for (const building::Extract& extract : b_.extracts)
+            if (extract.room == index_)
+                add("air taken out at " + extract.name, extract.flow_m3_per_s, "m3/s",
+                    fmt::format("at full, by profile '{}'", when(extract.profile)),
+                    b_.origins.describe(extract.origin));
         for (const building::TransferAir& air : b_.transfer_air)
             if (air.to == index_ || (air.both_ways && air.from == index_))
                 add("air from " + b_.rooms[air.to == index_ ? air.from : air.to].name, air.flow_m3_per_s, "m3/s",

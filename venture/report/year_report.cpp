@@ -75,6 +75,8 @@ Document year_document(const building::Building& b, const BuildingYear& y, bool 
     if (y.parts) add_room(out, told);
     out.add(loads::year_tables().table("room_year", told));
     out.add(loads::year_tables().table("month_year", told));
+    out.add(loads::year_tables().table("room_air", told));
+    out.add(loads::year_tables().table("month_air", told));
     const bool by_calendar =
         std::ranges::any_of(b.calendars, [](const calendar::Calendar& c) { return !c.is_one_profile(); });
     out.add("\n" + peaks_text(y, leap, units) + how_text(y) +

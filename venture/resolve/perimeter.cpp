@@ -129,6 +129,7 @@ void Perimeters::cut_perimeters(std::vector<RoomOutline>& outlines)
 {
     std::vector<RoomInput> rooms;
     std::vector<RoomOutline> cut;
+    for (const RoomInput& room : input_.rooms) work_.typed_names.push_back(value_of(room.name));
     for (std::size_t r = 0; r < outlines.size(); ++r) {
         const RoomInput& room = input_.rooms[r];
         const RoomOutline& outline = outlines[r];

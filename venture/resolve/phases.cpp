@@ -28,6 +28,7 @@ void Phases::drop_absent_rooms(std::vector<RoomOutline>& outlines)
     quantity::OriginId where{};
     std::vector<RoomInput> rooms;
     std::vector<RoomOutline> kept;
+    std::vector<std::size_t> cut_from;
     for (std::size_t r = 0; r < input_.rooms.size(); ++r) {
         if (input_.rooms[r].status == absent) {
             if (gone.empty()) where = input_.rooms[r].status.origin;
@@ -36,7 +37,9 @@ void Phases::drop_absent_rooms(std::vector<RoomOutline>& outlines)
         }
         rooms.push_back(std::move(work_.input.rooms[r]));
         kept.push_back(std::move(outlines[r]));
+        cut_from.push_back(work_.cut_from[r]);
     }
+    work_.cut_from = std::move(cut_from);
     work_.input.rooms = std::move(rooms);
     outlines = std::move(kept);
     if (gone.empty()) return;
@@ -56,6 +59,10 @@ void leave_out(const RoomInput& given, Room& room)
     use.heating_setpoint_C.reset();
     use.cooling_setpoint_C.reset();
     use.humidity_limit.reset();
+    use.least_humidity.reset();
+    use.carbon_dioxide_limit.reset();
+    use.ventilation_control = input::VentilationControl::constant;
+    use.air_supply.reset();
     use.heating_setback.reset();
     use.cooling_setback.reset();
     for (Sourced<double>* value :

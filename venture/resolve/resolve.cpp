@@ -1,6 +1,7 @@
 #include <venture/resolve/resolve.hpp>
 
 #include <venture/input/fingerprint.hpp>
+#include <venture/resolve/air_supplies.hpp>
 #include <venture/resolve/build_ups.hpp>
 #include <venture/resolve/calendars.hpp>
 #include <venture/resolve/findings.hpp>
@@ -47,6 +48,7 @@ void add_fabric(Work& work)
 void check_plan(Work& work)
 {
     check_repetitions(work);
+    add_air_supplies(work);
     check_face_keys(work);
     check_ground_is_whole(work);
     RoomTypes{work}.check();

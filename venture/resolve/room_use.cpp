@@ -1,5 +1,7 @@
 #include <venture/resolve/room_use.hpp>
 
+#include <venture/air/moist_air.hpp>
+#include <venture/resolve/air_supplies.hpp>
 #include <venture/resolve/calendars.hpp>
 #include <venture/resolve/pass.hpp>
 #include <venture/resolve/types.hpp>
@@ -20,6 +22,10 @@ public:
     void check_use(const RoomInput& given, const Room& room);
 
 private:
+    [[nodiscard]] std::optional<Sourced<double>> humidity_of(const Given<double>& relative,
+                                                             const Given<double>& dew_point, const Given<double>& ratio,
+                                                             const Given<double>& at, std::string_view key);
+    void check_air(const RoomInput& given, const Room& room);
     [[nodiscard]] std::optional<Setback> setback_of(const Given<double>& temperature, const Given<std::string>& profile,
                                                     const Given<double>& ramp);
     void check_setback(const Room& room, std::string_view what, const Given<double>& setback,
@@ -36,6 +42,34 @@ std::optional<Setback> RoomUse::setback_of(const Given<double>& temperature, con
     return Setback{sourced(temperature), profile_called(work_, profile), value_of(ramp)};
 }
 
+/// A relative humidity, said as such, by dew point, or by humidity ratio, at a set-point.
+std::optional<Sourced<double>> RoomUse::humidity_of(const Given<double>& relative, const Given<double>& dew_point,
+                                                    const Given<double>& ratio, const Given<double>& at,
+                                                    std::string_view key)
+{
+    const int said = (relative ? 1 : 0) + (dew_point ? 1 : 0) + (ratio ? 1 : 0);
+    if (said == 0) return std::nullopt;
+    const Given<double>& first = relative ? relative : dew_point ? dew_point : ratio;
+    if (said > 1) {
+        problem(codes::contradiction, (ratio ? ratio : dew_point).origin,
+                fmt::format("{} is said in more than one way", key),
+                "keep one: relative, by dew point, or by humidity ratio");
+        return std::nullopt;
+    }
+    if (relative) return sourced(relative);
+    if (!at) return Sourced<double>{1.0, first.origin}; // told where what it goes with is missing
+    const quantity::Pressure pressure = air::standard_pressure(value_of(input_.site.height));
+    const auto set_point = quantity::Temperature::celsius(*at);
+    const double held =
+        dew_point ? air::saturation_humidity_ratio(quantity::Temperature::celsius(*dew_point), pressure) : *ratio;
+    const double phi = air::relative_humidity(set_point, held, pressure);
+    if (phi <= 1.0) return Sourced<double>{phi, first.origin};
+    problem(codes::physics, first.origin,
+            fmt::format("{}: air of {} can hold no such moisture", key, units_.text(*at, Kind::temperature)),
+            "give a dew point below the set-point, or less moisture");
+    return std::nullopt;
+}
+
 Use RoomUse::use_of(const UseInput& given)
 {
     const auto if_typed = [](const Given<double>& value) {
@@ -43,7 +77,10 @@ Use RoomUse::use_of(const UseInput& given)
     };
     return {.heating_setpoint_C = if_typed(given.heating_setpoint),
             .cooling_setpoint_C = if_typed(given.cooling_setpoint),
-            .humidity_limit = if_typed(given.humidity_limit),
+            .humidity_limit = humidity_of(given.humidity_limit, given.dew_point_limit, given.humidity_ratio_limit,
+                                          given.cooling_setpoint, "the upper limit of humidity"),
+            .least_humidity = humidity_of(given.least_humidity, given.least_dew_point, given.least_humidity_ratio,
+                                          given.heating_setpoint, "the lower limit of humidity"),
             .heating_setback = setback_of(given.heating_setback, given.heating_profile, given.preheating),
             .cooling_setback = setback_of(given.cooling_setback, given.cooling_profile, given.precooling),
             .stratification_K = value_of(given.stratification),
@@ -63,6 +100,13 @@ Use RoomUse::use_of(const UseInput& given)
             .ventilation_per_area_m_per_s = sourced(given.ventilation_per_area),
             .ventilation_per_h = sourced(given.ventilation_rate),
             .ventilation_m3_per_s = sourced(given.ventilation_flow),
+            .air_effectiveness = given.air_effectiveness ? sourced(given.air_effectiveness) : Sourced<double>{1.0, {}},
+            .carbon_dioxide_limit = if_typed(given.carbon_dioxide_limit),
+            .carbon_dioxide_per_person_m3_per_s = sourced(given.carbon_dioxide_per_person),
+            .ventilation_control = given.ventilation_control.which().value_or(input::VentilationControl::constant),
+            .least_ventilation_m_per_s = sourced(given.least_ventilation),
+            .ventilation_lag_s = value_of(given.ventilation_lag),
+            .air_supply = air_supply_called(work_, given.outdoor_air_by),
             .furniture_J_per_m2K = sourced(given.furniture),
             .heating_limit_W = if_typed(given.heating_limit),
             .cooling_limit_W = if_typed(given.cooling_limit),
@@ -181,6 +225,42 @@ void RoomUse::check_use(const RoomInput& given, const Room& room)
     if (use.humidity_limit && !use.cooling_setpoint_C)
         problem(codes::contradiction, use.humidity_limit->origin,
                 fmt::format("room '{}' has a humidity limit but no cooling set-point: nothing dries it", room.name));
+    if (use.least_humidity && !use.heating_setpoint_C)
+        problem(codes::contradiction, use.least_humidity->origin,
+                fmt::format("room '{}' has a least humidity but no heating set-point that it refers to", room.name));
+    check_air(given, room);
+}
+
+/// What outdoor air goes by, and what it is held to.
+void RoomUse::check_air(const RoomInput& given, const Room& room)
+{
+    const Use& use = room.use;
+    const auto says = [&](quantity::OriginId where, std::string text, std::string hint) {
+        problem(codes::contradiction, where, fmt::format("room '{}' {}", room.name, text), std::move(hint));
+    };
+    if (use.humidity_limit && use.least_humidity && use.heating_setpoint_C && use.cooling_setpoint_C) {
+        const quantity::Pressure pressure = air::standard_pressure(value_of(input_.site.height));
+        const auto ratio = [&](double t_C, double phi) {
+            return phi * air::saturation_pressure(quantity::Temperature::celsius(t_C)).pascal() / pressure.pascal();
+        };
+        const double most = ratio(use.cooling_setpoint_C->value, use.humidity_limit->value),
+                     least = ratio(use.heating_setpoint_C->value, use.least_humidity->value);
+        constexpr double rounding = 1.0 + 1e-9;
+        if (least > most * rounding)
+            says(use.least_humidity->origin,
+                 fmt::format("would be humidified to {} of {} and dried to {} of {} at once",
+                             units_.text(use.least_humidity->value, Kind::fraction),
+                             units_.text(use.heating_setpoint_C->value, Kind::temperature),
+                             units_.text(use.humidity_limit->value, Kind::fraction),
+                             units_.text(use.cooling_setpoint_C->value, Kind::temperature)),
+                 "the least must hold no more moisture than the limit");
+    }
+    if (use.ventilation_control == input::VentilationControl::carbon_dioxide && !use.carbon_dioxide_limit)
+        says(given.use.ventilation_control.origin, "is ventilated by carbon dioxide, but has no carbon_dioxide_limit",
+             "type carbon_dioxide_limit, e.g. \"1000 ppm\"");
+    if (use.ventilation_control != input::VentilationControl::constant && use.people.value <= 0.0)
+        says(given.use.ventilation_control.origin, "is ventilated by how many people are there, and nobody is",
+             "type people, or ventilation_control = \"constant\"");
 }
 
 Use use_of(Work& work, const UseInput& given) { return RoomUse{work}.use_of(given); }

@@ -2,6 +2,7 @@
 
 #include <algorithm>
 
+#include <venture/resolve/air_supplies.hpp>
 #include <venture/resolve/calendars.hpp>
 #include <venture/resolve/dwelling.hpp>
 #include <venture/resolve/faces.hpp>
@@ -28,7 +29,6 @@ class Rooms : Pass {
 public:
     explicit Rooms(Work& work) : Pass{work} {}
     void add_rooms();
-    void check_air_balance();
 
 private:
     void add_room(RoomInput& given, const RoomOutline& outline);
@@ -137,6 +137,7 @@ void Rooms::add_rooms()
         if (const Given<std::string>& over = input_.rooms[r].void_room)
             building_.rooms[r].void_room = other_room("void_room", over, r);
     }
+    add_ways_out(work_);
     spread_dwelling(work_);
     add_gains(work_);
     for (const auto& [a, b] : overlapping_rooms(building_.rooms))
@@ -205,30 +206,6 @@ void Rooms::set_thermostat(const Given<std::string>& governing, std::size_t room
     building_.rooms[room].thermostat_in = other;
 }
 
-/// Air that goes on into other rooms must have come in.
-void Rooms::check_air_balance()
-{
-    constexpr double rounding = 1e-9;
-    for (std::size_t r = 0; r < building_.rooms.size(); ++r) {
-        const Room& room = building_.rooms[r];
-        double in = room.outdoor_air_by_plan_m3_per_s() + room.use.infiltration_per_h.value * room.volume_m3 / 3600.0,
-               out = 0.0;
-        quantity::OriginId where{};
-        for (const TransferAir& air : building_.transfer_air) {
-            if (air.both_ways) continue;
-            if (air.to == r) in += air.flow_m3_per_s;
-            if (air.from != r) continue;
-            out += air.flow_m3_per_s;
-            where = air.origin;
-        }
-        if (out <= in + rounding) continue;
-        finding(Severity::warning, codes::air_balance, where, "room/" + room.name,
-                fmt::format("room '{}' passes {} on to other rooms, but only {} come into it", room.name,
-                            units_.text(out, Kind::air_flow), units_.text(in, Kind::air_flow)),
-                "give it the ventilation, leakage or transfer air that it passes on, or mend the flow");
-    }
-}
-
 void Rooms::tell_near_miss(const NearMiss& miss)
 {
     const Room &first = building_.rooms[miss.first], &second = building_.rooms[miss.second];
@@ -245,7 +222,5 @@ void Rooms::tell_near_miss(const NearMiss& miss)
 }
 
 void add_rooms(Work& work) { Rooms{work}.add_rooms(); }
-
-void check_air_balance(Work& work) { Rooms{work}.check_air_balance(); }
 
 } // namespace venture::resolve

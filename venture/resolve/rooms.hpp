@@ -8,6 +8,5 @@ namespace venture::resolve {
 /// Rooms as far as they have a shape; all of them, or what is wrong is told.
 void add_rooms(Work& work);
 /// Air that goes on into other rooms must have come in.
-void check_air_balance(Work& work);
 
 } // namespace venture::resolve

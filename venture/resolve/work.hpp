@@ -43,7 +43,8 @@ struct Work {
     quantity::Problems problems{};
     std::size_t broken_references = 0;   ///< names that nothing bears, told before any part is made
     bool numbers_sound = true;           ///< every number lies in its bounds
-    std::vector<std::size_t> cut_from{}; ///< of each room, which typed room it is a part of
+    std::vector<std::size_t> cut_from{};     ///< of each room, which typed room it is a part of
+    std::vector<std::string> typed_names{}; ///< of those
 
 private:
     using Index = std::unordered_map<std::string, std::size_t>;

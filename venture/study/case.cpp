@@ -2,10 +2,12 @@
 
 #include <algorithm>
 
+#include <venture/airside/air_year.hpp>
 #include <venture/building/building_figures.hpp>
 #include <venture/input/chosen_units.hpp>
 #include <venture/input/fingerprint.hpp>
 #include <venture/loads/load_figures.hpp>
+#include <venture/quantity/hash.hpp>
 #include <venture/study/case_state.hpp>
 #include <venture/study/changes.hpp>
 
@@ -103,10 +105,21 @@ const Sizing& Case::sizing() const
 
 loads::BuildingYear Case::year(const loads::BuildingYearOptions& options) const
 {
-    loads::BuildingYear out = loads::run_year(*building(), *weather(), options);
+    airside::AirYear air{*building()};
+    loads::BuildingYearOptions with_air = options;
+    with_air.watcher = &air;
+    loads::BuildingYear out = loads::run_year(*building(), *weather(), with_air);
     state_->year_asked = true;
     state_->problems.add_all(loads::year_findings(*building(), out, state_->units));
     return out;
+}
+
+std::uint64_t Case::year_fingerprint() const
+{
+    quantity::Hash hash;
+    hash.add_bits(fingerprint_without_services(state_->given.input));
+    hash.add_bits(fingerprint_of(*weather()));
+    return hash.value();
 }
 
 std::vector<figure::Figure> Case::figures(std::string_view pattern) const

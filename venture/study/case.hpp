@@ -52,6 +52,10 @@ public:
     /// Through the weather year, anew each time. @pre building and weather are there
     [[nodiscard]] loads::BuildingYear year(const loads::BuildingYearOptions& options) const;
 
+    /// Of all that a run through the year follows from: building and weather, not services nor how results are shown.
+    /// @pre as for year()
+    [[nodiscard]] std::uint64_t year_fingerprint() const;
+
     /// Of building, loads and sizes, as far as the pattern asks for them: "room_load/*/cooling".
     [[nodiscard]] std::vector<figure::Figure> figures(std::string_view pattern) const;
 

@@ -4,10 +4,10 @@
 #include <span>
 #include <vector>
 
-#include <venture/airside/carbon_dioxide.hpp>
-#include <venture/airside/room_need.hpp>
+#include <venture/air/carbon_dioxide.hpp>
+#include <venture/air/room_need.hpp>
 
-namespace venture::airside {
+namespace venture::air {
 
 /// By a count of heads. @param present  share of the people by step; @param running  whether air is supplied at all
 /// @param least_m3_per_s  while it runs; @param lag_s  by which the flow comes after the need (first order; 0: at once)
@@ -20,7 +20,7 @@ namespace venture::airside {
 /// By carbon dioxide: the least flow of every step, between two bounds, that keeps to the limit at its end.
 struct CarbonDioxideControl {
     double volume_m3 = 0.0, given_off_per_person_m3_per_s = 0.0;
-    double outdoors = 420e-6, limit = 1000e-6; ///< shares of volume
+    double outdoors = carbon_dioxide_outdoors, limit = 1000e-6; ///< shares of volume
     double least_m3_per_s = 0.0, most_m3_per_s = 0.0;
 };
 struct CarbonDioxideDay {
@@ -32,4 +32,4 @@ struct CarbonDioxideDay {
                                                       std::span<const double> people, const std::vector<bool>& running,
                                                       double step_s);
 
-} // namespace venture::airside
+} // namespace venture::air

@@ -1,11 +1,11 @@
-#include <venture/airside/carbon_dioxide.hpp>
+#include <venture/air/carbon_dioxide.hpp>
 
 #include <cmath>
 
 #include <venture/air/root.hpp>
 #include <venture/quantity/error.hpp>
 
-namespace venture::airside {
+namespace venture::air {
 
 using quantity::check_range;
 
@@ -45,8 +45,8 @@ double flow_to_stay_below_m3_per_s(const CarbonDioxideRoom& room, double start, 
     check_range(of_room_air, "limit", limit, {room.outdoors + 1e-6, 1.0}, "");
     check_range(of_room_air, "least flow", least_m3_per_s, {0.0, most_flow_m3_per_s}, "m3/s");
     check_range(of_room_air, "most flow", most_m3_per_s, {least_m3_per_s, most_flow_m3_per_s}, "m3/s");
-    return air::root_of_increasing([&](double flow) { return limit - concentration_after(room, start, flow, time_s); },
+    return root_of_increasing([&](double flow) { return limit - concentration_after(room, start, flow, time_s); },
                                    least_m3_per_s, most_m3_per_s);
 }
 
-} // namespace venture::airside
+} // namespace venture::air

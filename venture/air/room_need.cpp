@@ -1,8 +1,8 @@
-#include <venture/airside/room_need.hpp>
+#include <venture/air/room_need.hpp>
 
 #include <venture/quantity/error.hpp>
 
-namespace venture::airside {
+namespace venture::air {
 
 double RoomNeed::supply_m3_per_s(double present) const
 {
@@ -13,4 +13,4 @@ double RoomNeed::supply_m3_per_s(double present) const
     return flow / effectiveness;
 }
 
-} // namespace venture::airside
+} // namespace venture::air

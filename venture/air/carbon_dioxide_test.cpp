@@ -1,13 +1,13 @@
-#include <venture/airside/carbon_dioxide.hpp>
+#include <venture/air/carbon_dioxide.hpp>
 
 #include <cmath>
 
 #include <gtest/gtest.h>
 
-#include <venture/airside/demand_control.hpp>
+#include <venture/air/demand_control.hpp>
 #include <venture/quantity/error.hpp>
 
-namespace venture::airside {
+namespace venture::air {
 namespace {
 
 // The table ventilation holds independent answers, met in `verify`. Here are the laws.
@@ -87,4 +87,4 @@ TEST(DemandControl, CarbonDioxideKeepsToTheLimitWithLessAirThanTheDesignFlow)
 }
 
 } // namespace
-} // namespace venture::airside
+} // namespace venture::air

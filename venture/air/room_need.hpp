@@ -1,7 +1,7 @@
 #pragma once
 /// Outdoor air that one room needs for its people and for what it and its furniture give off.
 
-namespace venture::airside {
+namespace venture::air {
 
 /// Sources: ASHRAE 62.1, ventilation rate procedure (breathing zone, zone air distribution effectiveness); EN 16798-1,
 /// annex B, method by perceived air quality (total for people and for the building, ventilation effectiveness). Both
@@ -20,4 +20,4 @@ struct RoomNeed {
     [[nodiscard]] double supply_m3_per_s(double present = 1.0) const;
 };
 
-} // namespace venture::airside
+} // namespace venture::air

@@ -1,11 +1,11 @@
-#include <venture/airside/demand_control.hpp>
+#include <venture/air/demand_control.hpp>
 
 #include <algorithm>
 #include <cmath>
 
 #include <venture/quantity/error.hpp>
 
-namespace venture::airside {
+namespace venture::air {
 
 using quantity::check_range;
 
@@ -70,4 +70,4 @@ CarbonDioxideDay flow_by_carbon_dioxide(const CarbonDioxideControl& c, std::span
     return out;
 }
 
-} // namespace venture::airside
+} // namespace venture::air

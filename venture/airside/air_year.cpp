@@ -1,0 +1,151 @@
+#include <venture/airside/air_year.hpp>
+
+#include <algorithm>
+#include <cmath>
+
+#include <venture/airside/coil_process.hpp>
+#include <venture/airside/unsized_supply.hpp>
+#include <venture/loads/compile.hpp>
+
+namespace venture::airside {
+
+namespace {
+
+constexpr double hour_s = 3600.0;
+constexpr double rated_density_kg_per_m3 = 1.2; ///< that fans are rated for
+
+} // namespace
+
+AirYear::AirYear(const building::Building& building)
+    : b_{building},
+      hour_(building.rooms.size()),
+      rooms_(building.rooms.size())
+{
+    for (std::size_t r = 0; r < rooms_.size(); ++r) {
+        const auto& supply = b_.rooms[r].use.air_supply;
+        rooms_[r].supply = supply ? b_.air_supplies[*supply].name : std::string{};
+        rooms_[r].everything = supply && b_.air_supplies[*supply].gives_everything;
+    }
+}
+
+void AirYear::begin(const loads::Compiled& compiled, const loads::Spell& spell)
+{
+    compiled_ = &compiled;
+    spell_ = &spell;
+    per_hour_ = compiled.model.steps / spell.month.size();
+    const balance::ThermalModel& m = compiled.model;
+    by_hour_.clear();
+    for (const std::size_t z : compiled.zone_of_room) {
+        bool alike = true; // over each hour
+        for (const balance::Drives* drives : {&m.zones[z].infiltration_kg_per_s, &m.zones[z].ventilation_kg_per_s})
+            for (const balance::Drive& d : *drives) {
+                const balance::Signal& s = m.signals[d.signal.index];
+                alike &= s.is_constant() || (s.level && s.steps_per_value % per_hour_ == 0);
+            }
+        by_hour_.push_back(alike);
+    }
+}
+
+void AirYear::end(loads::BuildingYear& year)
+{
+    for (std::size_t r = 0; r < rooms_.size(); ++r) year.rooms[r].air = std::move(rooms_[r]);
+}
+
+void AirYear::take(std::size_t step, const balance::StepResult& result)
+{
+    for (std::size_t r = 0; r < rooms_.size(); ++r)
+        if (!by_hour_[r] || step % per_hour_ == 0 || !rooms_[r].supply.empty()) take_room(r, step, result);
+    if ((step + 1) % per_hour_ == 0)
+        for (std::size_t r = 0; r < rooms_.size(); ++r) end_hour(r, step / per_hour_);
+}
+
+void AirYear::take_room(std::size_t r, std::size_t step, const balance::StepResult& result)
+{
+    const balance::ThermalModel& m = compiled_->model;
+    const std::size_t z = compiled_->zone_of_room[r];
+    const balance::Zone& zone = m.zones[z];
+    const balance::ZoneStep& now = result.zones[z];
+    const double step_s = m.step_s;
+    Hour& h = hour_[r];
+    if (!by_hour_[r] || step % per_hour_ == 0) {
+        const double for_s = by_hour_[r] ? hour_s : step_s;
+        h.outdoor_kg +=
+            for_s * (m.value(zone.infiltration_kg_per_s, step, 0.5) + m.value(zone.ventilation_kg_per_s, step, 0.5));
+    }
+    if (!zone.supply_air) return;
+    h.outdoor_kg += step_s * now.supply_air_kg_per_s;
+    const balance::SupplyAir& air = *zone.supply_air;
+    const double outdoor_C = m.value(air.temperature_C, step, 0.5), least = m.value(air.least_kg_per_s, step, 0.5),
+                 leaves_C = result.zones[air.leaves_from.value_or(z)].air_C, cp = m.air_specific_heat_J_per_kgK;
+    double recovers = air.recovers_heat;
+    if (air.coldest_exhaust_C && leaves_C > outdoor_C)
+        recovers = std::clamp((leaves_C - *air.coldest_exhaust_C) / (leaves_C - outdoor_C), 0.0, recovers);
+    h.supplied_kg += step_s * now.supply_air_kg_per_s;
+    h.supply_J += step_s * now.supply_air_W;
+    h.base_J += step_s * least * cp * (outdoor_C - now.air_C + recovers * (leaves_C - outdoor_C));
+    h.recovered_J += step_s * now.recovered_W;
+    if (now.cooling_W > 0.0 && now.recovered_W > 0.0) {
+        h.heats_then_cools_J += step_s * std::min(now.cooling_W, now.recovered_W);
+        h.heats_then_cools_s += step_s;
+    }
+    h.heating_J += step_s * now.heating_W;
+    h.cooling_J += step_s * now.cooling_W;
+    h.humidifying_J += step_s * now.humidifying_W;
+    h.latent_J += step_s * now.latent_W;
+    h.supply_moisture_kg += step_s * now.supply_moisture_kg_per_s;
+    h.air_C_s += step_s * now.air_C;
+    h.humidity_s += step_s * now.humidity_ratio;
+}
+
+void AirYear::end_hour(std::size_t r, std::size_t hour)
+{
+    const Hour& h = hour_[r];
+    loads::MonthAir& out = rooms_[r].months.at(static_cast<std::size_t>(spell_->month[hour] - 1));
+    out.hours += 1.0;
+    out.outdoor_air_kg += h.outdoor_kg;
+    if (const auto& at = b_.rooms[r].use.air_supply) {
+        const building::AirSupply& supply = b_.air_supplies[*at];
+        out.recovered_heat_J += std::max(0.0, h.recovered_J);
+        out.recovered_cold_J += std::max(0.0, -h.recovered_J);
+        out.free_cooling_J += std::max(0.0, h.base_J - h.supply_J);
+        out.heats_then_cools_J += h.heats_then_cools_J;
+        out.heats_then_cools_h += h.heats_then_cools_s / hour_s;
+        if (supply.gives_everything)
+            add_coils(supply, h, out);
+        else
+            out.fan_J += supply.fan_power_W_per_m3_per_s() * h.supplied_kg / rated_density_kg_per_m3;
+    }
+    hour_[r] = {};
+}
+
+/// By means over the hour. Heat is that of the balance; how cold the coil must make the air to dry it, and so what is heated
+/// again, follows from the states.
+void AirYear::add_coils(const building::AirSupply& supply, const Hour& h, loads::MonthAir& out) const
+{
+    const double cp = compiled_->model.air_specific_heat_J_per_kgK, outdoor = h.supplied_kg / hour_s,
+                 supply_W = h.supply_J / hour_s, supply_moisture = h.supply_moisture_kg / hour_s;
+    const air::Point zone{h.air_C_s / hour_s, h.humidity_s / hour_s};
+    ZoneAsks asks{
+        .zone = zone,
+        .sensible_W = (h.heating_J - h.cooling_J) / hour_s + supply_W,
+        .moisture_kg_per_s =
+            (h.humidifying_J - h.latent_J) / air::latent_heat_of_vaporisation_J_per_kg / hour_s + supply_moisture,
+        .outdoor_kg_per_s = outdoor,
+        .outdoor_air = zone,
+        .bounds = {supply.coldest_supply_C, supply.warmest_supply_C, supply.driest_supply, supply.wettest_supply}};
+    if (outdoor > 0.0) {
+        asks.outdoor_air.dry_bulb_C += supply_W / (outdoor * cp);
+        asks.outdoor_air.humidity_ratio += supply_moisture / outdoor;
+    }
+    const UnsizedSupply s = unsized_supply(asks);
+    const CoilProcess coils = coil_process(s.mixed, s.supply, s.dry_air_kg_per_s, spell_->pressure);
+    const double reheat_J = coils.reheat_W * hour_s;
+    out.reheat_J += reheat_J;
+    out.heating_J += h.heating_J + reheat_J;
+    out.cooling_sensible_J += h.cooling_J + reheat_J;
+    out.humidifying_J += h.humidifying_J;
+    out.cooling_latent_J += h.latent_J;
+    out.fan_J += supply.fan_power_W_per_m3_per_s() * s.dry_air_kg_per_s / rated_density_kg_per_m3 * hour_s;
+}
+
+} // namespace venture::airside

@@ -1,0 +1,43 @@
+#pragma once
+/// Outdoor air, recovery, free cooling, fans and coils of a building's run through its year, hour by hour.
+
+#include <vector>
+
+#include <venture/air/point.hpp>
+#include <venture/balance/heat_balance.hpp>
+#include <venture/building/building.hpp>
+#include <venture/loads/building_year.hpp>
+
+namespace venture::airside {
+
+/// Adds up while a run goes on, room by room.
+class AirYear final : public loads::YearWatcher {
+public:
+    /// @param building  outlives it
+    explicit AirYear(const building::Building& building);
+    void begin(const loads::Compiled& compiled, const loads::Spell& spell) override;
+    void take(std::size_t step, const balance::StepResult& result) override;
+    void end(loads::BuildingYear& year) override;
+
+private:
+    /// Sums over the steps of an hour.
+    struct Hour {
+        double outdoor_kg = 0.0, supply_J = 0.0, base_J = 0.0, recovered_J = 0.0, supplied_kg = 0.0;
+        double heating_J = 0.0, cooling_J = 0.0, humidifying_J = 0.0, latent_J = 0.0, supply_moisture_kg = 0.0;
+        double heats_then_cools_J = 0.0, heats_then_cools_s = 0.0;
+        double air_C_s = 0.0, humidity_s = 0.0;
+    };
+    void take_room(std::size_t room, std::size_t step, const balance::StepResult& result);
+    void end_hour(std::size_t room, std::size_t hour);
+    void add_coils(const building::AirSupply& supply, const Hour& h, loads::MonthAir& out) const;
+
+    const building::Building& b_;
+    const loads::Compiled* compiled_ = nullptr;
+    const loads::Spell* spell_ = nullptr;
+    std::size_t per_hour_ = 1;
+    std::vector<bool> by_hour_{}; ///< by room: air by leaks and windows is the same over each hour
+    std::vector<Hour> hour_;
+    std::vector<loads::RoomAirYear> rooms_;
+};
+
+} // namespace venture::airside

@@ -1,0 +1,83 @@
+#include <venture/airside/handled_hour.hpp>
+
+#include <algorithm>
+#include <cmath>
+
+#include <venture/airside/free_cooling.hpp>
+#include <venture/airside/recovery_frost.hpp>
+
+namespace venture::airside {
+
+using air::heat_capacity_J_per_kgK;
+using air::Point;
+
+namespace {
+
+double full_recovery(const building::AirSupply& supply, const HourAsks& a)
+{
+    const double full = supply.heat_recovery * a.returned_share;
+    return supply.coldest_exhaust_C
+               ? effectiveness_at_frost(full, a.outdoor.dry_bulb_C, a.leaves.dry_bulb_C, *supply.coldest_exhaust_C)
+               : full;
+}
+
+/// As much of it as helps.
+double used_recovery(const building::AirSupply& supply, const HourAsks& a, double full)
+{
+    const double exchange_K = a.leaves.dry_bulb_C - a.outdoor.dry_bulb_C;
+    if (!supply.bypass || a.outdoor_kg_per_s <= 0.0 || exchange_K * a.sensible_W >= 0.0) return full;
+    const double per_K = a.outdoor_kg_per_s * heat_capacity_J_per_kgK(a.outdoor.humidity_ratio);
+    return std::clamp((a.sensible_W / per_K - (a.outdoor.dry_bulb_C - a.zone.dry_bulb_C)) / exchange_K, 0.0, full);
+}
+
+/// Outdoor air with what cools for free.
+double outdoor_flow(const building::AirSupply& supply, const HourAsks& a, double recovered)
+{
+    const double colder_K = a.zone.dry_bulb_C - a.outdoor.dry_bulb_C,
+                 all_K = a.zone.dry_bulb_C - supply.coldest_supply_C;
+    if (a.sensible_W >= 0.0 || colder_K <= 0.0 || all_K <= 0.0 || !may_cool(supply.free_cooling, a.outdoor, a.zone))
+        return a.outdoor_kg_per_s;
+    const double cp = heat_capacity_J_per_kgK(a.outdoor.humidity_ratio),
+                 exchanged = a.outdoor_kg_per_s * recovered * (a.leaves.dry_bulb_C - a.outdoor.dry_bulb_C),
+                 wanted = (-a.sensible_W / cp + exchanged) / colder_K,
+                 most = supply.greatest_outdoor_share * -a.sensible_W / (cp * all_K);
+    return std::max(a.outdoor_kg_per_s, std::min(wanted, most));
+}
+
+} // namespace
+
+HandledHour handled_hour(const building::AirSupply& supply, const HourAsks& a)
+{
+    HandledHour out;
+    const double full = full_recovery(supply, a);
+    out.recovered_share = used_recovery(supply, a, full);
+    out.outdoor_kg_per_s = outdoor_flow(supply, a, out.recovered_share);
+    const double of_moisture = supply.heat_recovery > 0.0 ? supply.moisture_recovery / supply.heat_recovery : 0.0;
+    const auto behind = [&](double recovered) {
+        return Point{a.outdoor.dry_bulb_C + recovered * (a.leaves.dry_bulb_C - a.outdoor.dry_bulb_C),
+                     a.outdoor.humidity_ratio +
+                         recovered * of_moisture * (a.leaves.humidity_ratio - a.outdoor.humidity_ratio)};
+    };
+    const Point recovered = behind(out.recovered_share);
+    const double more = out.outdoor_kg_per_s - a.outdoor_kg_per_s,
+                 share_of_more = out.outdoor_kg_per_s > 0.0 ? more / out.outdoor_kg_per_s : 0.0;
+    out.recovered_W = a.outdoor_kg_per_s * (air::enthalpy_J_per_kg(recovered) - air::enthalpy_J_per_kg(a.outdoor));
+    const double cp = heat_capacity_J_per_kgK(a.outdoor.humidity_ratio);
+    out.free_cooling_W = cp * (a.outdoor_kg_per_s * std::max(0.0, behind(full).dry_bulb_C - recovered.dry_bulb_C) +
+                               more * (a.zone.dry_bulb_C - a.outdoor.dry_bulb_C));
+    out.supply = unsized_supply({.zone = a.zone,
+                                 .sensible_W = a.sensible_W,
+                                 .moisture_kg_per_s = a.moisture_kg_per_s,
+                                 .outdoor_kg_per_s = out.outdoor_kg_per_s,
+                                 .outdoor_air = air::mixed(recovered, a.outdoor, share_of_more),
+                                 .bounds = {.coldest_C = supply.coldest_supply_C,
+                                            .warmest_C = supply.warmest_supply_C,
+                                            .driest = supply.driest_supply,
+                                            .wettest = supply.wettest_supply}});
+    out.coils = coil_process(out.supply.mixed, out.supply.supply, out.supply.dry_air_kg_per_s, a.pressure);
+    constexpr double usual_density = 1.2; // fans are rated for
+    out.fan_W = supply.fan_power_W_per_m3_per_s() * out.supply.dry_air_kg_per_s / usual_density;
+    return out;
+}
+
+} // namespace venture::airside
