@@ -27,7 +27,7 @@ double off_coil_C(double humidity_ratio, quantity::Pressure pressure)
 
 CoilProcess coil_process(const Point& mixed, const Point& supply, double m, quantity::Pressure pressure)
 {
-    CoilProcess out;
+    CoilProcess out{.off_coil = mixed};
     if (m <= 0.0) return out;
     const double drier = mixed.humidity_ratio - supply.humidity_ratio;
     constexpr double none = 1e-12;
@@ -36,20 +36,20 @@ CoilProcess coil_process(const Point& mixed, const Point& supply, double m, quan
         const double sensible_W = m * (enthalpy_J_per_kg(supply) - enthalpy_J_per_kg(at_supply));
         out.heating_W = std::max(0.0, sensible_W);
         out.cooling_sensible_W = std::max(0.0, -sensible_W);
+        if (sensible_W < 0.0) out.off_coil.dry_bulb_C = supply.dry_bulb_C;
         out.humidifying_kg_per_s = m * std::max(0.0, -drier);
         out.humidifying_W = m * (enthalpy_J_per_kg(at_supply) - enthalpy_J_per_kg(mixed));
         return out;
     }
     const Point off_coil{std::min(supply.dry_bulb_C, off_coil_C(supply.humidity_ratio, pressure)),
                          supply.humidity_ratio};
-    out.cooling_sensible_W = m * (enthalpy_J_per_kg(at_supply) - enthalpy_J_per_kg(off_coil));
+    const double net_W = m * (enthalpy_J_per_kg(supply) - enthalpy_J_per_kg(at_supply));
+    out.cooling_sensible_W = std::max(0.0, m * (enthalpy_J_per_kg(at_supply) - enthalpy_J_per_kg(off_coil)));
     out.cooling_latent_W = m * (enthalpy_J_per_kg(mixed) - enthalpy_J_per_kg(at_supply));
     out.condensate_kg_per_s = m * drier;
-    out.reheat_W = m * (enthalpy_J_per_kg(supply) - enthalpy_J_per_kg(off_coil));
-    if (out.cooling_sensible_W < 0.0) { // so dry already that it would leave warmer than it came
-        out.reheat_W += out.cooling_sensible_W;
-        out.cooling_sensible_W = 0.0;
-    }
+    out.off_coil = off_coil;
+    out.heating_W = std::max(0.0, net_W);
+    out.reheat_W = net_W + out.cooling_sensible_W - out.heating_W;
     return out;
 }
 

@@ -10,13 +10,14 @@ inline constexpr double off_coil_humidity = 0.95;
 
 /// W and kg/s, none negative.
 struct CoilProcess {
-    double heating_W = 0.0; ///< sensible, of air that needs no cooling
+    double heating_W = 0.0; ///< sensible, by which the air leaves warmer than it came
     double cooling_sensible_W = 0.0, cooling_latent_W = 0.0;
     double reheat_W = 0.0;                                  ///< of air that was cooled to be dried
     double humidifying_kg_per_s = 0.0, humidifying_W = 0.0; ///< vapour, and the heat that it brings
     double condensate_kg_per_s = 0.0;
+    air::Point off_coil{}; ///< behind the cooling coil; as it came where that does nothing
     [[nodiscard]] double cooling_W() const { return cooling_sensible_W + cooling_latent_W; }
-    /// Of both coils.
+    /// Of the heating coil.
     [[nodiscard]] double all_heating_W() const { return heating_W + reheat_W; }
 };
 

@@ -40,7 +40,8 @@ double outdoor_flow(const building::AirSupply& supply, const HourAsks& a, double
     const double cp = heat_capacity_J_per_kgK(a.outdoor.humidity_ratio),
                  exchanged = a.outdoor_kg_per_s * recovered * (a.leaves.dry_bulb_C - a.outdoor.dry_bulb_C),
                  wanted = (-a.sensible_W / cp + exchanged) / colder_K,
-                 most = supply.greatest_outdoor_share * -a.sensible_W / (cp * all_K);
+                 most = supply.greatest_outdoor_share * -a.sensible_W /
+                        (heat_capacity_J_per_kgK(a.zone.humidity_ratio) * all_K);
     return std::max(a.outdoor_kg_per_s, std::min(wanted, most));
 }
 
@@ -59,6 +60,7 @@ HandledHour handled_hour(const building::AirSupply& supply, const HourAsks& a)
                          recovered * of_moisture * (a.leaves.humidity_ratio - a.outdoor.humidity_ratio)};
     };
     const Point recovered = behind(out.recovered_share);
+    out.behind_recovery = recovered;
     const double more = out.outdoor_kg_per_s - a.outdoor_kg_per_s,
                  share_of_more = out.outdoor_kg_per_s > 0.0 ? more / out.outdoor_kg_per_s : 0.0;
     out.recovered_W = a.outdoor_kg_per_s * (air::enthalpy_J_per_kg(recovered) - air::enthalpy_J_per_kg(a.outdoor));

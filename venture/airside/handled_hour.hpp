@@ -18,9 +18,10 @@ struct HourAsks {
 
 struct HandledHour {
     double outdoor_kg_per_s = 0.0; ///< with what cools for free
-    double recovered_share = 0.0;  ///< of the difference to the air that leaves
-    double recovered_W = 0.0;      ///< sensible and latent, given to the outdoor air
-    double free_cooling_W = 0.0;   ///< that outdoor air beyond its least, and recovery passed by, take from the zone
+    air::Point behind_recovery{};
+    double recovered_share = 0.0; ///< of the difference to the air that leaves
+    double recovered_W = 0.0;     ///< sensible and latent, given to the outdoor air
+    double free_cooling_W = 0.0;  ///< that outdoor air beyond its least, and recovery passed by, take from the zone
     double fan_W = 0.0;
     UnsizedSupply supply{};
     CoilProcess coils{};

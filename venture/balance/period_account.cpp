@@ -10,20 +10,28 @@ namespace venture::balance {
 
 namespace {
 
+/// What of a step is a mean over it.
+constexpr double ZoneStep::*means[] = {&ZoneStep::heating_W,
+                                       &ZoneStep::cooling_W,
+                                       &ZoneStep::latent_W,
+                                       &ZoneStep::humidifying_W,
+                                       &ZoneStep::air_C,
+                                       &ZoneStep::radiant_C,
+                                       &ZoneStep::humidity_ratio,
+                                       &ZoneStep::supply_air_kg_per_s,
+                                       &ZoneStep::supply_air_W,
+                                       &ZoneStep::supply_moisture_kg_per_s,
+                                       &ZoneStep::recovered_W,
+                                       &ZoneStep::convective_gain_W,
+                                       &ZoneStep::thermal_bridges_W,
+                                       &ZoneStep::infiltration_W,
+                                       &ZoneStep::ventilation_W,
+                                       &ZoneStep::transfer_W,
+                                       &ZoneStep::into_air_capacity_W};
+
 void add_scaled(ZoneStep& sum, const ZoneStep& step, double share)
 {
-    sum.heating_W += share * step.heating_W;
-    sum.cooling_W += share * step.cooling_W;
-    sum.latent_W += share * step.latent_W;
-    sum.air_C += share * step.air_C;
-    sum.radiant_C += share * step.radiant_C;
-    sum.humidity_ratio += share * step.humidity_ratio;
-    sum.convective_gain_W += share * step.convective_gain_W;
-    sum.thermal_bridges_W += share * step.thermal_bridges_W;
-    sum.infiltration_W += share * step.infiltration_W;
-    sum.ventilation_W += share * step.ventilation_W;
-    sum.transfer_W += share * step.transfer_W;
-    sum.into_air_capacity_W += share * step.into_air_capacity_W;
+    for (double ZoneStep::*const mean : means) sum.*mean += share * step.*mean;
     for (std::size_t p = 0; p < part_count; ++p) sum.from_faces_W[p] += share * step.from_faces_W[p];
     sum.air_end_C = step.air_end_C;
     sum.radiant_end_C = step.radiant_end_C;

@@ -1,5 +1,7 @@
 /// Zones that are supplied with air: what it must come to on paper, laws, and what is refused.
 
+#include <array>
+#include <bit>
 #include <cmath>
 #include <numeric>
 
@@ -315,6 +317,41 @@ TEST(SupplyAir, IsReplayedAsItWasAndItsForcingsAddUp)
         }
     }
     for (std::size_t step = 0; step < m.steps; ++step) EXPECT_NEAR(sum[step], told[step], 1e-6) << step;
+}
+
+/// Every number of a step, in the order of its declaration: it holds nothing else.
+std::vector<double> numbers_of(const ZoneStep& step)
+{
+    const auto all = std::bit_cast<std::array<double, sizeof(ZoneStep) / sizeof(double)>>(step);
+    return {all.begin(), all.end()};
+}
+
+TEST(HoursOfADay, HoldEveryMeanOfTheirSteps)
+{
+    ThermalModel m = busy_day(900.0);
+    m.zones[0].dry_above_kg_per_kg = m.add_constant(0.0045, Forcing::moisture);
+    m.zones[0].wet_below_kg_per_kg = m.add_constant(0.0044, Forcing::moisture);
+    m.zones[0].moisture_gain_kg_per_s = {{m.add_blocks(wave(1e-4, 1e-4, 12.0), Forcing::moisture)}};
+    m.zones[0].thermal_bridges_W_per_K = 3.0;
+    m.zones[0].infiltration_kg_per_s = m.zones[0].ventilation_kg_per_s = {{m.add_constant(0.002)}};
+    std::vector<std::vector<double>> sums(24), ends(24);
+    const PeriodicDay day = run_periodic_day(m, {}, [&](std::size_t step, const StepResult& r) {
+        const std::vector<double> now = numbers_of(r.zones[0]);
+        std::vector<double>& hour = sums[step / 4];
+        hour.resize(now.size(), 0.0);
+        for (std::size_t i = 0; i < now.size(); ++i) hour[i] += 0.25 * now[i];
+        ends[step / 4] = now;
+    });
+    std::size_t means = 0;
+    for (std::size_t h = 0; h < 24; ++h) {
+        const std::vector<double> told = numbers_of(day.zones[0].parts[h]);
+        for (std::size_t i = 0; i < told.size(); ++i) {
+            const bool mean = std::abs(told[i] - sums[h][i]) <= 1e-9 * std::max(1.0, std::abs(sums[h][i]));
+            if (mean) ++means;
+            EXPECT_TRUE(mean || told[i] == ends[h][i]) << "number " << i << " of a step is lost in hour " << h;
+        }
+    }
+    EXPECT_GT(means, 24u * 18u);
 }
 
 TEST(SupplyAir, OfAnOrderIsJustThat)

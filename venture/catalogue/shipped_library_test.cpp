@@ -46,6 +46,7 @@ TEST(ShippedLibrary, SaysOfEachRecordWhereItIsFrom)
     check(all.panes);
     check(all.glazings);
     check(all.shades);
+    check(all.air_needs);
     std::set<std::pair<std::string, std::string>> types;
     for (const input::RoomTypeInput& t : all.room_types) {
         ASSERT_TRUE(t.region && t.purpose && t.source) << *t.name;

@@ -53,7 +53,8 @@ ExitCode run(const std::filesystem::path& folder, bool force)
     Job job = open_and_compute(o);
     if (job.failed()) return finish(job, o);
     const study::Sizing& sizing = job.project().sizing();
-    const figure::Document loads = report::loads_document(*job.building(), job.design(), job.units()),
+    const figure::Document loads = report::loads_document(*job.building(), job.design(), job.units(),
+                                                          {.coils = &job.project().coils()}),
                            size = report::size_document(sizing, job.units());
     write_document(out, "check", report::check_document(*job.building(), job.units()), job.units());
     write_document(out, "loads", loads, job.units());

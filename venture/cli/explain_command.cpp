@@ -71,7 +71,7 @@ figure::Document document_with(const report::ResultTable& table, Job& job, const
     (void)job.design();
     if (job.failed()) return {};
     if (table.command == "size") return report::size_document(job.project().sizing(), job.units());
-    return report::loads_document(*job.building(), job.design(), job.units());
+    return report::loads_document(*job.building(), job.design(), job.units(), {.coils = &job.project().coils()});
 }
 
 /// What is told, and the project that it is told of, if any.

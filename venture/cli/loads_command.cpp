@@ -168,6 +168,7 @@ ExitCode run(const Options& options)
         asked.weeks = loads::cooling_over_weeks(*job.building(), job.project().design_options(),
                                                 [&progress](double share) { progress.tell(share); });
     }
+    asked.coils = &job.project().coils();
     if (!options.csv)
         return deliver(report::loads_document(*job.building(), job.design(), job.units(), asked), job, o,
                        job.design().converged());

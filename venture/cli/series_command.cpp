@@ -13,7 +13,6 @@
 #include <venture/cli/part_of_year.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/climate/date.hpp>
-#include <venture/quantity/error.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/report/kept_report.hpp>
 
@@ -43,6 +42,17 @@ std::string moved_text(const store::KeptRun& run)
 {
     return fmt::format(
         "OF AN EARLIER STATE: what run {} follows from has moved since; `venture year` runs it as it is now\n", run.id);
+}
+
+/// Nothing, and told, if none is called so.
+std::optional<store::KeptRun> run_called(const store::KeptRuns& kept, const std::string& name)
+{
+    if (auto run = kept.called(name)) return run;
+    std::vector<std::string> names;
+    for (const store::KeptRun& run : kept.runs())
+        names.push_back(run.name.empty() ? std::to_string(run.id) : fmt::format("{} ('{}')", run.id, run.name));
+    print_error(fmt::format("no run is called '{}'; there are {}\n", name, quantity::listed(names, 12)));
+    return std::nullopt;
 }
 
 /// 0 for the whole year; nothing, and told, if there is no such month.
@@ -84,12 +94,16 @@ ExitCode run(const CommonOptions& o, const Asked& asked)
         return ExitCode::bad_input;
     }
     if (!asked.forget.empty()) {
-        const store::KeptRun gone = kept->called(asked.forget);
-        kept->forget(gone.id);
-        print(fmt::format("run {} is gone\n", gone.id));
+        const auto gone = run_called(*kept, asked.forget);
+        if (!gone) return ExitCode::bad_input;
+        kept->forget(gone->id);
+        print(fmt::format("run {} is gone\n", gone->id));
         return ExitCode::done;
     }
-    const store::KeptRun of = asked.run.empty() ? kept->runs().back() : kept->called(asked.run);
+    const auto wanted = asked.run.empty() ? std::optional{kept->runs().back()} : run_called(*kept, asked.run),
+               other = asked.against.empty() ? wanted : run_called(*kept, asked.against);
+    if (!wanted || !other) return ExitCode::bad_input;
+    const store::KeptRun& of = *wanted;
     if (asked.pattern.empty()) {
         std::vector<report::KeptRunRow> rows;
         for (const store::KeptRun& r : kept->runs()) rows.push_back({r, is_of_today(job, r)});
@@ -102,10 +116,9 @@ ExitCode run(const CommonOptions& o, const Asked& asked)
                                 : asked.by == "day" ? report::KeptValues::By::day
                                                     : report::KeptValues::By::month,
                                 *month};
-    figure::Document document =
-        asked.against.empty()
-            ? report::kept_series_document(*job.building(), *kept, of, series, by)
-            : report::kept_difference_document(*job.building(), *kept, of, kept->called(asked.against), series, by);
+    figure::Document document = asked.against.empty()
+                                    ? report::kept_series_document(*job.building(), *kept, of, series, by)
+                                    : report::kept_difference_document(*job.building(), *kept, of, *other, series, by);
     if (!is_of_today(job, of)) document.add(moved_text(of));
     return deliver(std::move(document), job, o);
 }

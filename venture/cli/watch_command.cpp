@@ -158,7 +158,9 @@ private:
 
     static figure::Document loads_of(const Job& job)
     {
-        if (job.building()) return report::loads_document(*job.building(), job.design(), job.units());
+        if (job.building())
+            return report::loads_document(*job.building(), job.design(), job.units(),
+                                          {.coils = &job.project().coils()});
         figure::Document out; // of a table of typed loads
         out.add(loads::design_tables().table("room_load", {.design = &job.design(), .origins = &job.origins()}));
         return out;

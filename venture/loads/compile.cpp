@@ -63,7 +63,7 @@ Compiled Compiler::run()
     if (!winter()) shade_scenes();
     add_surfaces();
     share_out_sun();
-    return {std::move(m_), std::move(zone_of_room_), std::move(surfaces_from_)};
+    return {std::move(m_), std::move(zone_of_room_), std::move(surfaces_from_), std::move(planned_)};
 }
 
 void Compiler::add_zones()

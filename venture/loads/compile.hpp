@@ -32,6 +32,8 @@ struct Compiled {
     std::vector<std::size_t> zone_of_room{}; ///< rooms in the building's order
     std::vector<SurfaceFrom>
         surfaces_from{}; ///< of the model's surfaces, for whoever wants to know where numbers come from
+    /// Dry outdoor air by plan, room by room, whatever its way; signals of the model.
+    std::vector<balance::Drives> planned_kg_per_s{};
 };
 
 struct CompileOptions {

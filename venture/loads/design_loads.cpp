@@ -32,6 +32,7 @@ struct Run {
     std::vector<std::size_t> zone_of_room{};
     balance::PeriodicDay result{};
     std::vector<std::array<double, 24>> outdoor_air_kg_per_s{}; ///< by zone, in the middle of each hour
+    std::vector<std::vector<double>> planned_kg_per_s{};        ///< by room that is given everything, alike; else empty
     std::uint64_t fingerprint = 0;
 };
 
@@ -46,6 +47,24 @@ std::vector<std::array<double, 24>> outdoor_air_of(const balance::ThermalModel& 
             if (const auto& air = m.zones[z].supply_air)
                 out[z][h] += m.value(air->least_kg_per_s, step, 0.0) * (1.0 - air->recovers_moisture);
         }
+    return out;
+}
+
+bool is_given_everything(const Building& b, std::size_t room)
+{
+    const auto& supply = b.rooms[room].use.air_supply;
+    return supply && b.air_supplies[*supply].gives_everything;
+}
+
+/// In the middle of each hour, of rooms whose coil loads follow from it.
+std::vector<std::vector<double>> planned_air_of(const Building& b, const Compiled& compiled)
+{
+    constexpr std::size_t hours = 24;
+    std::vector<std::vector<double>> out(b.rooms.size());
+    for (std::size_t r = 0; r < out.size(); ++r)
+        for (std::size_t h = 0; is_given_everything(b, r) && h < hours; ++h)
+            out[r].push_back(compiled.model.value(compiled.planned_kg_per_s[r],
+                                                  (2 * h + 1) * compiled.model.steps / (2 * hours), 0.0));
     return out;
 }
 
@@ -83,6 +102,7 @@ private:
         Compiled compiled = models_->compile(b_, run.day, run.setbacks);
         run.zone_of_room = std::move(compiled.zone_of_room);
         run.outdoor_air_kg_per_s = outdoor_air_of(compiled.model);
+        run.planned_kg_per_s = planned_air_of(b_, compiled);
         run.result = run_with_films(compiled.model, {.tell_memory = run.tell_memory});
         run.fingerprint = fingerprint_of(compiled.model);
     }
@@ -110,6 +130,41 @@ const balance::ZoneDay& zone_day(const Run& run, std::size_t room) { return run.
 When at_hour(const DesignDay& day, std::size_t hour)
 {
     return {day.name, day.month, clock_hour(day.clock_ahead_h, hour)};
+}
+
+std::vector<double> humidifying_of(const balance::ZoneDay& day)
+{
+    std::vector<double> out;
+    for (const balance::ZoneStep& hour : day.parts) out.push_back(hour.humidifying_W);
+    return out;
+}
+
+RoomStates states_of(const Building& b, const Run& run, std::size_t r)
+{
+    if (!is_given_everything(b, r)) return {};
+    const balance::ZoneDay& day = zone_day(run, r);
+    const auto& through = b.air_supplies[*b.rooms[r].use.air_supply].returns_through;
+    const balance::ZoneDay& leaves = through ? zone_day(run, *through) : day;
+    RoomStates out{day.air_C, day.humidity_ratio, humidifying_of(day),  run.planned_kg_per_s[r], {},
+                   {},        leaves.air_C,       leaves.humidity_ratio};
+    const auto mean = [](const auto& values, std::size_t hour) { return 0.5 * (values[hour] + values[hour + 1]); };
+    for (std::size_t h = 0; h < day.air_C.size(); ++h) {
+        out.outdoor_C.push_back(mean(run.day.dry_bulb_C, h));
+        out.outdoor_humidity_ratio.push_back(mean(run.day.humidity_ratio, h));
+    }
+    return out;
+}
+
+void add_humidifying(const Run& run, std::size_t r, RoomLoad& out)
+{
+    if (!out.humidified) return;
+    const std::vector<double> hours = humidifying_of(zone_day(run, r));
+    const auto most = std::ranges::max_element(hours);
+    if (*most <= out.humidifying_W) return;
+    out.humidifying_W = *most;
+    out.humidifying_when = at_hour(run.day, static_cast<std::size_t>(most - hours.begin()));
+    if (run.day.month == 0 && *std::ranges::min_element(hours) > (1.0 - 1e-6) * *most)
+        out.humidifying_when.clock_hour = -1;
 }
 
 /// @param held  winter design without set-backs, if there are any
@@ -153,8 +208,9 @@ void add_cooling(const Building& b, const Run& run, std::size_t r, RoomLoad& out
 {
     const balance::ZoneDay& day = zone_day(run, r);
     const std::vector<double> latent_W = asked_latent_W(b.rooms[r], day);
-    out.cooling_days.push_back(
-        {run.day.name, run.day.month, run.day.clock_ahead_h, day.cooling_W, latent_W, day.heating_W});
+    out.cooling_days.push_back({run.day.name, run.day.month, run.day.clock_ahead_h, day.cooling_W, latent_W,
+                                day.heating_W, states_of(b, run, r)});
+    add_humidifying(run, r, out);
     const auto [coldest, warmest] = std::ranges::minmax(day.air_C);
     out.highest_air_C = std::max(out.highest_air_C, warmest);
     const double in_winter_C = std::exchange(out.lowest_air_C, std::min(out.lowest_air_C, coldest));
@@ -213,6 +269,7 @@ RoomLoad load_of(const Building& b, const std::vector<Run>& runs, std::size_t r)
     out.cooled = room.use.cooling_setpoint_C.has_value();
     out.sets_back = room.use.heating_setback.has_value();
     out.humidity_held = room.use.humidity_limit.has_value();
+    out.humidified = room.use.least_humidity.has_value();
     if (out.heated) {
         out.heating_room_C = room.use.heating_setpoint_C->value;
         out.heating_setpoint_origin = room.use.heating_setpoint_C->origin;
@@ -223,6 +280,8 @@ RoomLoad load_of(const Building& b, const std::vector<Run>& runs, std::size_t r)
     }
     const Run* held = runs.back().setbacks ? nullptr : &runs.back();
     add_heating(runs.front(), held, r, out);
+    out.winter_states = states_of(b, runs.front(), r);
+    add_humidifying(runs.front(), r, out);
     const auto floating_C = [&](std::size_t other) { return zone_day(runs.front(), other).air_C.front(); };
     if (out.heated) out.paper = paper_sum(b, r, floating_C);
     for (std::size_t i = 1; i < runs.size() && runs[i].setbacks; ++i) add_cooling(b, runs[i], r, out);

@@ -13,6 +13,16 @@ namespace venture::loads {
 
 using figure::When;
 
+/// Hour means of a room whose air supply gives it everything, on one design day, 24 values each: what its coil load follows
+/// from. Empty for other rooms.
+struct RoomStates {
+    std::vector<double> air_C{}, humidity_ratio{};
+    std::vector<double> humidifying_W{};    ///< of the room itself
+    std::vector<double> planned_kg_per_s{}; ///< dry outdoor air by plan
+    std::vector<double> outdoor_C{}, outdoor_humidity_ratio{};
+    std::vector<double> leaves_C{}, leaves_humidity_ratio{}; ///< of the air that goes back
+};
+
 /// Hour means of one design day, W, 24 values from 0 h standard time.
 struct LoadDay {
     std::string day{};
@@ -20,6 +30,7 @@ struct LoadDay {
     double clock_ahead_h = 0.0;
     std::vector<double> sensible_W{}, latent_W{};
     std::vector<double> heating_W{}; ///< on that same day, where a room needs it
+    RoomStates states{};
 };
 
 /// One line of a sum that can be done on paper: area * U * difference, or flow * capacity * difference.
@@ -80,6 +91,12 @@ struct RoomLoad {
     std::vector<double> heating_hours_W{}; ///< of winter design, 24 from 0 h; empty for typed loads
     double heating_room_C = 20.0;
     When heating_when{};
+    RoomStates winter_states{};
+    std::string
+        supplied_by{}; ///< air supply whose coils these loads are, so that nothing stands in the room; empty: its own
+    bool humidified = false;    ///< has a lower limit of humidity
+    double humidifying_W = 0.0; ///< largest hour mean of any design day, as heat of vaporisation
+    When humidifying_when{};
 
     double cooling_W = 0.0;     ///< sensible and latent together, largest hour mean
     double pre_cooling_W = 0.0; ///< of it, what coming back from set-backs adds to holding set-points on that day

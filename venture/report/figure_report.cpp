@@ -4,6 +4,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/airside/coil_figures.hpp>
 #include <venture/building/building_figures.hpp>
 #include <venture/climate/climate_figures.hpp>
 #include <venture/figure/shown.hpp>
@@ -77,6 +78,7 @@ const std::vector<ResultTable>& result_tables()
         add("climate", {climate::day_hour_columns().declaration()});
         add("climate", climate::weather_tables().declarations());
         add("loads", loads::design_tables().declarations());
+        add("loads", airside::coil_tables().declarations());
         add("loads --hours", {loads::load_hour_columns().declaration()});
         add("loads --room", {loads::load_path_columns().declaration()});
         add("loads --room --arithmetic", ledger_declarations());

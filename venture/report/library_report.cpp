@@ -190,6 +190,23 @@ const TableOf<Type>& room_type_columns()
     return all;
 }
 
+const TableOf<input::AirNeedInput>& air_need_columns()
+{
+    using N = input::AirNeedInput;
+    static const TableOf<N> all = {
+        {"shipped_air_need", "Outdoor air by use", "Outdoor air that a use of rooms needs."},
+        {
+            {{"name", "Air need", "", "that rooms call it by", 0}, [](const N& n) -> Cell { return words_of(n.name); }},
+            {{"per_person", "for a\nperson", "air_flow", "outdoor air for each person"},
+             [](const N& n) -> Cell { return number_of(n.per_person); }},
+            {{"per_area", "for the\nfloor", "air_flow_per_area", "outdoor air for the floor area, added to that"},
+             [](const N& n) -> Cell { return number_of(n.per_area); }},
+            {{"source", "source", "", "where the values come from", 2},
+             [](const N& n) -> Cell { return words_of(n.source); }},
+        }};
+    return all;
+}
+
 struct HoursRow {
     std::string name{}, purpose{}, when{};
 };
@@ -262,6 +279,7 @@ figure::Document library_document(const Input& library, const Building& b, const
     figure::Table types = named(room_type_columns(), library.room_types, word);
     const std::string sources = sources_of(types);
     out.add(std::move(types)).add(sources);
+    out.add(named(air_need_columns(), library.air_needs, word));
     out.add(named(shipped_hours_columns(), hours_of_use(library), word));
     out.add(
         "\nA project uses these by name; its own of the same name stands instead. Values are stated by us: take those "
@@ -273,7 +291,7 @@ std::vector<figure::Declaration> library_declarations()
 {
     return {material_columns().declaration(),     build_up_columns().declaration(), glazing_columns().declaration(),
             pane_columns().declaration(),         shade_columns().declaration(),    room_type_columns().declaration(),
-            shipped_hours_columns().declaration()};
+            air_need_columns().declaration(),     shipped_hours_columns().declaration()};
 }
 
 } // namespace venture::report

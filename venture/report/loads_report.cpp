@@ -4,6 +4,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/airside/coil_figures.hpp>
 #include <venture/building/building_figures.hpp>
 #include <venture/loads/load_figures.hpp>
 #include <venture/quantity/names.hpp>
@@ -215,6 +216,22 @@ std::string site_line(const building::Building& b, const PreferredUnits& units)
     return out + "\n";
 }
 
+namespace {
+
+void add_coils(Document& out, const airside::CoilLoads& coils)
+{
+    if (!coils.rooms.empty()) out.add("\n");
+    out.add(airside::coil_tables().table("coil_load", coils));
+    if (!coils.rooms.empty())
+        out.add("The loads of these rooms above are without outdoor air by plan: it stands in the load of the coils, "
+                "behind "
+                "recovery. Humidifying is by steam; air that is dried leaves its coil at 95 % and is heated again; "
+                "fans warm "
+                "no air here.\n");
+}
+
+} // namespace
+
 Document loads_document(const building::Building& b, const loads::DesignLoads& design, const PreferredUnits& units,
                         const LoadsAsked& asked)
 {
@@ -241,6 +258,7 @@ Document loads_document(const building::Building& b, const loads::DesignLoads& d
     out.add("\n" + totals_text(all, groups.front(), units) + overruled_text(typed_over(all, b.origins), units) +
             coming_back_text(all, units) + runs_text(design.runs) +
             remarks_text(design.runs, b, std::ranges::any_of(all.rooms, &RoomLoad::cooled)) + reading_text(b));
+    if (asked.coils != nullptr) add_coils(out, *asked.coils);
     if (asked.after) out.add(after_days_off_text(*asked.after, groups.front(), units));
     if (asked.weeks) out.add(weeks_text(*asked.weeks, groups.front(), units));
     for (const GroupLoad& group : groups)

@@ -5,6 +5,7 @@
 #include <string>
 #include <vector>
 
+#include <venture/airside/coil_loads.hpp>
 #include <venture/building/building.hpp>
 #include <venture/figure/document.hpp>
 #include <venture/loads/design_loads.hpp>
@@ -22,6 +23,7 @@ struct LoadsAsked {
     std::optional<double> supply_K{}; ///< by how much supply air is to be cooler than rooms, for what flow that takes
     std::vector<loads::RoomList> together{};    ///< lists of rooms with peaks of their own
     std::optional<loads::AfterDaysOff> after{}; ///< heating after days off
+    const airside::CoilLoads* coils = nullptr;  ///< of air supplies; null: not told
     std::optional<loads::CoolingWeeks> weeks{}; ///< cooling over weeks of the building's own calendar
 };
 

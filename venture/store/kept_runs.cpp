@@ -5,7 +5,6 @@
 #include <fmt/format.h>
 
 #include <venture/quantity/error.hpp>
-#include <venture/quantity/names.hpp>
 #include <venture/store/kept_rows.hpp>
 #include <venture/store/schema.hpp>
 
@@ -87,17 +86,11 @@ std::optional<KeptRun> KeptRuns::find(const RunKey& key) const
     return at == all.end() ? std::nullopt : std::optional{*at};
 }
 
-KeptRun KeptRuns::called(const std::string& name) const
+std::optional<KeptRun> KeptRuns::called(const std::string& name) const
 {
-    const auto all = runs();
-    std::vector<std::string> names;
-    for (const KeptRun& run : all) {
+    for (const KeptRun& run : runs())
         if (std::to_string(run.id) == name || (!run.name.empty() && run.name == name)) return run;
-        names.push_back(std::to_string(run.id));
-        if (!run.name.empty()) names.push_back(run.name);
-    }
-    throw quantity::Error{
-        fmt::format("no run is called '{}'; there are {}", name, names.empty() ? "none" : quantity::listed(names, 12))};
+    return std::nullopt;
 }
 
 std::int64_t KeptRuns::keep(const KeptRun& run, const loads::BuildingYear& year)

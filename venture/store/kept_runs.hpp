@@ -66,8 +66,8 @@ public:
     /// All of them, the latest last.
     [[nodiscard]] std::vector<KeptRun> runs() const;
     [[nodiscard]] std::optional<KeptRun> find(const RunKey& key) const;
-    /// By number or name. @throws quantity::Error  there is none, naming those that there are
-    [[nodiscard]] KeptRun called(const std::string& name) const;
+    /// By number or name.
+    [[nodiscard]] std::optional<KeptRun> called(const std::string& name) const;
 
     /// Keeps a run whole or not at all, in place of one with the same key; one that has a name keeps it.
     /// @returns its number   @throws quantity::Error  the disk is full, ...: what was there still is

@@ -3,6 +3,7 @@
 #include <algorithm>
 
 #include <venture/airside/air_year.hpp>
+#include <venture/airside/coil_figures.hpp>
 #include <venture/building/building_figures.hpp>
 #include <venture/input/chosen_units.hpp>
 #include <venture/input/fingerprint.hpp>
@@ -114,6 +115,12 @@ loads::BuildingYear Case::year(const loads::BuildingYearOptions& options) const
     return out;
 }
 
+const airside::CoilLoads& Case::coils() const
+{
+    state_->compute_loads();
+    return state_->coils;
+}
+
 std::uint64_t Case::year_fingerprint() const
 {
     quantity::Hash hash;
@@ -141,6 +148,7 @@ std::vector<figure::Figure> Case::figures(std::string_view pattern) const
         return loads::DesignTold{
             .design = &loads(), .origins = &input().origins, .building = building() ? &*building() : nullptr};
     });
+    add_of(airside::coil_tables(), [&]() -> const airside::CoilLoads& { return coils(); });
     add_of(size_tables(), [&]() -> const Sizing& { return sizing(); });
     return out;
 }

@@ -7,6 +7,7 @@
 #include <string_view>
 #include <vector>
 
+#include <venture/airside/coil_loads.hpp>
 #include <venture/figure/path.hpp>
 #include <venture/loads/building_year.hpp>
 #include <venture/loads/design_loads.hpp>
@@ -43,6 +44,8 @@ public:
     [[nodiscard]] const services::Services& services() const;
     /// Computed loads with typed ones over them; none where problems say why.
     [[nodiscard]] const loads::DesignLoads& loads() const;
+    /// Of air supplies that give their rooms everything; none without a building.
+    [[nodiscard]] const airside::CoilLoads& coils() const;
     /// How they are computed, and what is known of their days once they were: for what else is asked of these.
     [[nodiscard]] loads::DesignOptions design_options() const;
     /// What units and plant are chosen from; with problems, only what is sound.

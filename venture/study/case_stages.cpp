@@ -177,6 +177,8 @@ void Case::State::compute_loads()
             point_to_own_origins(); // they were computed for a case like this one
         tell_capped_humidity();
         problems.add_all(loads::load_findings(*building, loads.loads, units));
+        coils = airside::coil_loads(*building, loads.loads);
+        problems.add_all(coils.problems);
     }
     if (!typed) return;
     if (building) tell_typed_loads();
@@ -239,7 +241,7 @@ void Case::State::choose()
     sizing->services = services;
     sizing->tag_rule = tag_rule;
     sizing->primary_air = primary_air;
-    sizing->loads = terminal::with_primary_air(for_their_units(), primary_air);
+    sizing->loads = terminal::with_primary_air(airside::with_coils(for_their_units(), coils), primary_air);
     sizing->places = unit_places(building ? &*building : nullptr, sizing->loads);
     sizing->units =
         terminal::select_units(sizing->loads, services, *sizing->stocks, {outdoors.pressure_Pa, outdoors.height_m},

@@ -20,6 +20,7 @@ struct Case::State {
     terminal::Wishes wishes{};
     TagRule tag_rule{};
     loads::DesignLoads loads{};
+    airside::CoilLoads coils{};
     std::shared_ptr<const rating::Stocks> stocks{};
     std::optional<Sizing> sizing{};
     bool weather_asked = false, site_asked = false, building_asked = false, loads_asked = false, year_asked = false;

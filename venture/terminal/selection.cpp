@@ -74,6 +74,7 @@ private:
     [[nodiscard]] std::optional<rating::Asked> asked(const services::Server& server, std::size_t room) const
     {
         const loads::RoomLoad& load = loads_.rooms[room];
+        if (!load.supplied_by.empty()) return std::nullopt;
         const Circuit& c = services_.circuits[server.circuit];
         rating::Asked out;
         if (c.carries == Service::heating) {

@@ -1,0 +1,50 @@
+#pragma once
+/// Loads of the coils of air supplies that give their rooms everything, on design days: rooms and outdoor air together.
+
+#include <string>
+#include <vector>
+
+#include <venture/air/point.hpp>
+#include <venture/building/building.hpp>
+#include <venture/loads/room_loads.hpp>
+#include <venture/quantity/problem.hpp>
+
+namespace venture::airside {
+
+/// What air goes through in one hour.
+struct AirStates {
+    air::Point outdoor{}, behind_recovery{}, mixed{}, off_coil{}, supply{}, room{};
+    double outdoor_kg_per_s = 0.0, supply_kg_per_s = 0.0;
+};
+
+/// Of one room. W, largest hour means unless said otherwise.
+struct CoilLoad {
+    std::string room{}, supply{};
+    double heating_W = 0.0; ///< sensible, in winter design
+    figure::When heating_when{};
+    double recovered_W = 0.0; ///< in that hour, beside it
+    double room_heating_W = 0.0;
+    double humidifying_kg_per_s = 0.0, humidifying_W = 0.0; ///< of any design day
+    double cooling_W = 0.0, cooling_sensible_W = 0.0;       ///< sensible and latent; of it, sensible in that hour
+    figure::When cooling_when{};
+    double room_cooling_W = 0.0;
+    double reheat_W = 0.0;                                ///< of air that was cooled to be dried, largest
+    double outdoor_m3_per_s = 0.0, supply_m3_per_s = 0.0; ///< largest, of air at 20 degC; without free cooling
+    double fan_W = 0.0;
+    AirStates in_winter{}, in_summer{};         ///< in the hours of heating and of cooling
+    std::vector<double> heating_hours_W{};      ///< of winter design
+    std::vector<loads::LoadDay> cooling_days{}; ///< heating on them is reheat, too
+};
+
+struct CoilLoads {
+    std::vector<CoilLoad> rooms{};
+    std::vector<quantity::Problem> problems{}; ///< rooms that their supply cannot serve within its bounds
+};
+
+/// In the order of the rooms; those of other rooms are their own.
+[[nodiscard]] CoilLoads coil_loads(const building::Building& building, const loads::RoomLoads& loads);
+
+/// Loads as circuits and plants see them: where a supply gives a room everything, those of its coils.
+[[nodiscard]] loads::RoomLoads with_coils(loads::RoomLoads loads, const CoilLoads& coils);
+
+} // namespace venture::airside

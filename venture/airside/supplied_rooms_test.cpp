@@ -1,0 +1,337 @@
+/// Rooms whose air comes by an air supply, from what is typed to design loads, coils and the year.
+
+#include <algorithm>
+
+#include <gmock/gmock.h>
+
+#include <building_questions.hpp>
+#include <venture/airside/air_year.hpp>
+#include <venture/airside/coil_loads.hpp>
+#include <venture/building/air_balance.hpp>
+#include <venture/climate/climates_for_tests.hpp>
+#include <venture/loads/design_loads.hpp>
+#include <venture/quantity/codes.hpp>
+
+namespace venture::airside {
+namespace {
+
+using namespace testing_data;
+using testing::HasSubstr;
+
+constexpr double air_W_per_m3_per_s = 101325.0 / (287.042 * 293.15) * 1006.0;
+constexpr double flow = 0.03;
+
+/// The room of tests, held at 20 degC (air), with outdoor air by plan.
+input::Input aired()
+{
+    input::Input in = one_room();
+    input::UseInput& use = in.rooms[0].use;
+    use.control = "air";
+    use.ventilation_flow = flow;
+    return in;
+}
+
+/// The same by an air supply.
+input::Input supplied(double recovery, bool everything = false)
+{
+    input::Input in = aired();
+    input::AirSupplyInput air;
+    air.name = "air";
+    air.heat_recovery = recovery;
+    if (everything) air.gives = input::SupplyGives::everything;
+    in.air_supplies = {air};
+    in.rooms[0].use.outdoor_air_by = "air";
+    return in;
+}
+
+loads::RoomLoads loads_of(const input::Input& in) { return loads::design_loads(built(in)).loads; }
+
+double apart_K(const building::Building& b)
+{
+    return b.rooms[0].use.heating_setpoint_C->value - b.site.winter.dry_bulb_C;
+}
+
+TEST(Recovery, CountsInDesignAndInTheSumByHand)
+{
+    const double all_W = air_W_per_m3_per_s * flow * apart_K(built(aired()));
+    const loads::RoomLoad by_window = loads_of(aired()).rooms[0], by_supply = loads_of(supplied(0.7)).rooms[0];
+    EXPECT_NEAR(by_window.heating_W - by_supply.heating_W, 0.7 * all_W, 1e-5 * all_W);
+    EXPECT_NEAR(by_window.paper_W() - by_supply.paper_W(), 0.7 * all_W, 1e-9 * all_W);
+}
+
+TEST(Recovery, ComesBackThroughAVoidAsWarmAsThatIs)
+{
+    input::Input in = supplied(0.7);
+    in.rooms.push_back(room("Void", 5, 0, 5, 4)); // unheated, beside it
+    in.rooms[1].use.heating_setpoint = {};
+    in.air_supplies[0].returns_through = "Void";
+    const building::Building b = built(in);
+    const loads::DesignLoads all = loads::design_loads(b);
+    const loads::RoomLoad& told = all.loads.rooms[0];
+    const auto air = std::ranges::find(told.paper, "ventilation", &loads::PaperTerm::what);
+    ASSERT_NE(air, told.paper.end());
+    const double out_C = b.site.winter.dry_bulb_C, void_C = all.loads.rooms[1].winter_air_C;
+    EXPECT_GT(void_C, out_C + 2.0); // the air of the room warms it
+    EXPECT_NEAR(air->far_side_C, out_C + 0.7 * (void_C - out_C), 1e-6);
+}
+
+TEST(Everything, LeavesTheRoomItsOwnLoadAndPutsOutdoorAirIntoThatOfTheCoil)
+{
+    input::Input without = aired();
+    without.rooms[0].use.ventilation_flow = 0.0;
+    const building::Building b = built(supplied(0.6, true));
+    const loads::RoomLoads all = loads::design_loads(b).loads;
+    EXPECT_NEAR(all.rooms[0].heating_W, loads_of(without).rooms[0].heating_W, 1e-6);
+    const CoilLoads coils = coil_loads(b, all);
+    ASSERT_EQ(coils.rooms.size(), 1u);
+    const double outdoors_W = 0.4 * air_W_per_m3_per_s * flow * apart_K(b);
+    EXPECT_NEAR(coils.rooms[0].heating_W - all.rooms[0].heating_W, outdoors_W,
+                0.02 * outdoors_W); // vapour is heated, too
+    EXPECT_NEAR(coils.rooms[0].recovered_W, 1.5 * outdoors_W, 0.02 * outdoors_W);
+}
+
+TEST(Everything, WithoutOutdoorAirCoilsDoWhatTheRoomAsksFor)
+{
+    input::Input in = supplied(0.0, true);
+    input::UseInput& use = in.rooms[0].use;
+    use.ventilation_flow = 1e-9;
+    use.cooling_setpoint = 25.0;
+    const building::Building b = built(in);
+    const loads::RoomLoads all = loads::design_loads(b).loads;
+    const CoilLoad coil = coil_loads(b, all).rooms.at(0);
+    const loads::RoomLoad& room = all.rooms[0];
+    for (std::size_t h = 0; h < 24; ++h) EXPECT_NEAR(coil.heating_hours_W[h], room.heating_hours_W[h], 1e-4);
+    ASSERT_EQ(coil.cooling_days.size(), room.cooling_days.size());
+    for (std::size_t d = 0; d < coil.cooling_days.size(); ++d)
+        for (std::size_t h = 0; h < 24; ++h) {
+            const loads::LoadDay &own = room.cooling_days[d], &told = coil.cooling_days[d];
+            EXPECT_NEAR(told.sensible_W[h] - told.heating_W[h], own.sensible_W[h] - own.heating_W[h], 1e-4);
+        }
+}
+
+TEST(Everything, HumidifiesInWinterDesign)
+{
+    input::Input in = supplied(0.5, true);
+    in.rooms[0].use.least_humidity = 0.4;
+    const building::Building b = built(in);
+    const loads::RoomLoads all = loads::design_loads(b).loads;
+    const CoilLoad coil = coil_loads(b, all).rooms.at(0);
+    EXPECT_GT(coil.humidifying_kg_per_s * air::latent_heat_of_vaporisation_J_per_kg, all.rooms[0].humidifying_W);
+    input::Input by_window = aired();
+    by_window.rooms[0].use.least_humidity = 0.4;
+    const double at_window_W = loads_of(by_window).rooms[0].humidifying_W;
+    EXPECT_NEAR(coil.humidifying_kg_per_s * air::latent_heat_of_vaporisation_J_per_kg, at_window_W, 1e-3 * at_window_W);
+}
+
+TEST(Everything, IsToldWhereItsBoundsServeNoRoom)
+{
+    input::Input in = supplied(0.0, true);
+    in.air_supplies[0].warmest_supply = 19.0; // heats no room of 20 degC
+    const building::Building b = built(in);
+    const CoilLoads coils = coil_loads(b, loads::design_loads(b).loads);
+    ASSERT_EQ(coils.problems.size(), 1u);
+    EXPECT_THAT(coils.problems[0].message, HasSubstr("cannot give room"));
+}
+
+TEST(WithCoils, CircuitsSeeTheCoilsAndNothingStandsInTheRoom)
+{
+    const building::Building b = built(supplied(0.6, true));
+    const loads::RoomLoads all = loads::design_loads(b).loads;
+    const CoilLoads coils = coil_loads(b, all);
+    const loads::RoomLoads seen = with_coils(all, coils);
+    EXPECT_EQ(seen.rooms[0].supplied_by, "air");
+    EXPECT_EQ(seen.rooms[0].heating_W, coils.rooms[0].heating_W);
+}
+
+// ---- the year
+
+loads::BuildingYear january(const input::Input& in)
+{
+    const building::Building b = built(in);
+    AirYear air{b};
+    const climate::WeatherYear year = climate::synthetic_year(climate::temperate_climate());
+    return loads::run_year(b, year, {.step_s = 1800.0, .days = 14, .run_in_days = 14.0, .watcher = &air});
+}
+
+TEST(YearOfAir, RecoveredAndHeatedMakeWhatTheWindowLoses)
+{
+    const loads::BuildingYear by_window = january(aired()), by_supply = january(supplied(0.7)),
+                              by_coil = january(supplied(0.7, true));
+    const loads::MonthAir& air = by_supply.rooms[0].air.months[0];
+    EXPECT_NEAR(by_supply.rooms[0].run.heating_J + air.recovered_heat_J, by_window.rooms[0].run.heating_J,
+                1e-3 * by_window.rooms[0].run.heating_J);
+    EXPECT_NEAR(air.outdoor_air_kg, by_window.rooms[0].air.months[0].outdoor_air_kg, 1e-6 * air.outdoor_air_kg);
+    EXPECT_EQ(air.hours, 14.0 * 24.0);
+    EXPECT_NEAR(air.fan_J, 2000.0 * flow * air.hours * 3600.0, 0.02 * air.fan_J); // 1000 Pa at 50 %
+    EXPECT_NEAR(by_coil.rooms[0].air.months[0].heating_J, by_supply.rooms[0].run.heating_J,
+                1e-6 * by_supply.rooms[0].run.heating_J); // nothing is dried, so nothing is heated again
+}
+
+TEST(YearOfAir, WithoutBypassHeatsWhatIsThenCooled)
+{
+    const auto july = [](input::Input in, input::Bypass bypass) {
+        in.rooms[0].use.cooling_setpoint = 23.0;
+        in.rooms[0].use.equipment_power = 600.0;
+        in.air_supplies[0].bypass = bypass;
+        const building::Building b = built(in);
+        AirYear air{b};
+        const climate::WeatherYear year = climate::synthetic_year(climate::temperate_climate());
+        return loads::run_year(b, year, {.first_day = 182, .days = 14, .watcher = &air}).rooms[0];
+    };
+    const loads::RoomYear with = july(supplied(0.8), input::Bypass::yes),
+                          without = july(supplied(0.8), input::Bypass::no);
+    EXPECT_GT(without.air.months[6].heats_then_cools_J, 20.0 * (with.air.months[6].heats_then_cools_J + 1.0));
+    EXPECT_GT(without.air.months[6].heats_then_cools_h, 24.0);
+    EXPECT_GT(without.run.cooling_J, with.run.cooling_J);
+    EXPECT_GT(with.air.months[6].free_cooling_J, 0.0);
+}
+
+// ---- needs
+
+TEST(Need, TheLargerOfPeopleAndCarbonDioxideGoverns)
+{
+    input::Input in = one_room();
+    input::UseInput& use = in.rooms[0].use;
+    use.people = 10.0;
+    use.ventilation_per_person = 5e-3;
+    use.air_effectiveness = 0.8;
+    EXPECT_NEAR(built(in).rooms[0].outdoor_air_by_plan_m3_per_s(), 10 * 5e-3 / 0.8, 1e-15);
+    use.carbon_dioxide_limit = 1000e-6;
+    EXPECT_NEAR(built(in).rooms[0].outdoor_air_by_plan_m3_per_s(), 10 * 20e-3 / 3600.0 / 580e-6 / 0.8, 1e-15);
+    use.carbon_dioxide_limit = 5000e-6;
+    EXPECT_NEAR(built(in).rooms[0].outdoor_air_by_plan_m3_per_s(), 10 * 5e-3 / 0.8, 1e-15);
+}
+
+TEST(Need, MayBeThatOfAUse)
+{
+    input::Input in = one_room();
+    input::AirNeedInput office;
+    office.name = "office";
+    office.per_person = 7e-3;
+    office.per_area = 0.7e-3;
+    in.air_needs = {office};
+    in.rooms[0].use.air_need = "office";
+    in.rooms[0].use.people = 2.0;
+    EXPECT_NEAR(built(in).rooms[0].outdoor_air_by_plan_m3_per_s(), 2 * 7e-3 + 20.0 * 0.7e-3, 1e-15);
+    in.rooms[0].use.ventilation_per_person = 10e-3; // its own word stands
+    EXPECT_NEAR(built(in).rooms[0].outdoor_air_by_plan_m3_per_s(), 2 * 10e-3 + 20.0 * 0.7e-3, 1e-15);
+}
+
+TEST(DemandControl, TakesLessAirAndKeepsItsFloor)
+{
+    input::Input in = aired();
+    input::UseInput& use = in.rooms[0].use;
+    use.people = 8.0;
+    use.ventilation_flow = 0.0;
+    use.ventilation_per_person = 8e-3;
+    use.people_profile = "08-12";
+    const double constant_kg = january(in).rooms[0].air.months[0].outdoor_air_kg;
+    use.ventilation_control = input::VentilationControl::head_count;
+    const double none_kg = january(in).rooms[0].air.months[0].outdoor_air_kg;
+    use.least_ventilation = 0.2e-3;
+    const double floor_kg = january(in).rooms[0].air.months[0].outdoor_air_kg;
+    EXPECT_LT(none_kg, floor_kg);
+    EXPECT_LT(floor_kg, constant_kg);
+    use.ventilation_control = input::VentilationControl::carbon_dioxide;
+    use.carbon_dioxide_limit = 1000e-6;
+    const double by_gas_kg = january(in).rooms[0].air.months[0].outdoor_air_kg;
+    EXPECT_GT(by_gas_kg, floor_kg * 0.9);
+    EXPECT_LT(by_gas_kg, constant_kg);
+}
+
+// ---- what leaves
+
+input::ExtractInput extract(const char* room, double flow_m3_per_s)
+{
+    input::ExtractInput out;
+    out.room = std::string{room};
+    out.flow = flow_m3_per_s;
+    return out;
+}
+
+TEST(Extract, DrawsOutdoorAirInUnlessItIsMadeUp)
+{
+    input::Input in = aired();
+    in.rooms[0].use.ventilation_flow = 0.0;
+    const double alone_W = loads_of(in).rooms[0].heating_W;
+    in.extracts = {extract("Room", 0.02)};
+    const building::Building b = built(in);
+    const loads::RoomLoad drawn = loads::design_loads(b).loads.rooms[0];
+    const double expected_W = air_W_per_m3_per_s * 0.02 * apart_K(b);
+    EXPECT_NEAR(drawn.heating_W - alone_W, expected_W, 1e-5 * expected_W);
+    EXPECT_TRUE(std::ranges::any_of(drawn.paper, [](const loads::PaperTerm& t) { return t.what == "air drawn in"; }));
+    EXPECT_EQ(building::air_balances(b)[0].surplus_m3_per_s(), -0.02);
+    in.rooms[0].use.ventilation_flow = 0.02; // make-up air
+    EXPECT_NEAR(loads_of(in).rooms[0].heating_W, drawn.heating_W, 1e-6);
+    EXPECT_THAT(told(in, quantity::codes::air_balance), testing::IsEmpty());
+}
+
+TEST(Extract, TakesFromWhatRecoveryGetsBack)
+{
+    input::Input in = supplied(0.8);
+    in.extracts = {extract("Room", flow / 2.0)};
+    const double all_W = air_W_per_m3_per_s * flow * apart_K(built(in));
+    const double half_W = loads_of(in).rooms[0].heating_W;
+    EXPECT_NEAR(half_W - loads_of(supplied(0.8)).rooms[0].heating_W, 0.4 * all_W, 1e-5 * all_W);
+}
+
+TEST(Extract, HasTheFlowOfItsFixture)
+{
+    input::Input in = aired();
+    input::ExtractInput wc;
+    wc.room = "Room";
+    wc.fixture = input::Fixture::wc;
+    wc.count = 2.0;
+    in.extracts = {wc};
+    EXPECT_NEAR(built(in).extracts[0].flow_m3_per_s, 50e-3, 1e-15);
+    in.extracts[0].fixture = input::Fixture::hood;
+    EXPECT_THAT(problem_of(in, "V201").message, HasSubstr("has no flow"));
+}
+
+// ---- what is refused
+
+TEST(Refused, WhatCannotBeIsSaid)
+{
+    const auto says = [](auto change, const char* words) {
+        input::Input in = supplied(0.7);
+        change(in, in.air_supplies[0], in.rooms[0].use);
+        const resolve::Resolved r = resolve::resolve(in);
+        EXPECT_FALSE(r.building) << words;
+        EXPECT_TRUE(std::ranges::any_of(r.problems, [&](const quantity::Problem& p) {
+            return p.message.find(words) != std::string::npos;
+        })) << words;
+    };
+    using In = input::Input;
+    using Air = input::AirSupplyInput;
+    using Use = input::UseInput;
+    says([](In&, Air& a, Use&) { a.coldest_supply = 30.0, a.warmest_supply = 20.0; }, "is above the most");
+    says([](In&, Air& a, Use&) { a.heat_recovery = 1.3; }, "heat_recovery");
+    says([](In&, Air& a, Use&) { a.heat_recovery = 0.0, a.coldest_exhaust = 1.0; }, "recovers no heat");
+    says([](In&, Air&, Use& u) { u.outdoor_air_by = "airs"; }, "airs");
+    says([](In&, Air&, Use& u) { u.cooling_setpoint = 24.0, u.humidity_limit = 0.4, u.least_humidity = 0.9; },
+         "at once");
+    says([](In&, Air&, Use& u) { u.cooling_setpoint = 24.0, u.humidity_limit = 0.4, u.dew_point_limit = 9.0; },
+         "more than one way");
+    says([](In&, Air&, Use& u) { u.cooling_setpoint = 24.0, u.dew_point_limit = 30.0; }, "can hold no such moisture");
+    says([](In&, Air&, Use& u) { u.ventilation_control = input::VentilationControl::head_count; }, "nobody is");
+    says([](In& in, Air&, Use&) { in.extracts = {extract("Rom", 0.1)}; }, "Rom");
+}
+
+TEST(Humidity, MayBeSaidByDewPointOrRatio)
+{
+    input::Input in = aired();
+    input::UseInput& use = in.rooms[0].use;
+    use.cooling_setpoint = 24.0;
+    use.humidity_limit = 0.5;
+    const auto p = quantity::Pressure::pascal(101325.0);
+    const auto air = air::MoistAir::from_relative_humidity(quantity::Temperature::celsius(24.0), 0.5, p);
+    use.humidity_limit = {};
+    use.dew_point_limit = air::dew_point(air).celsius();
+    EXPECT_NEAR(built(in).rooms[0].use.humidity_limit->value, 0.5, 2e-4);
+    use.dew_point_limit = {};
+    use.humidity_ratio_limit = air.humidity_ratio();
+    EXPECT_NEAR(built(in).rooms[0].use.humidity_limit->value, 0.5, 2e-4);
+}
+
+} // namespace
+} // namespace venture::airside
