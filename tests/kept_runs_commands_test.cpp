@@ -121,6 +121,35 @@ TEST_F(KeptRunsCommands, AirOfARoomIsDrawn)
     for (const json& unit : size["unit"]) EXPECT_NE(unit["room"], "Kitchen"); // nothing stands there
 }
 
+TEST_F(KeptRunsCommands, SeriesAreDrawn)
+{
+    EXPECT_THAT(run("draw series house heating").errors, HasSubstr("no run was kept yet"));
+    (void)run(part);
+    for (const char* form : {"carpet", "duration", "outdoors", "profile"}) {
+        const std::string file = std::string{form} + ".svg";
+        const Ran drawn = run("draw series house hour/Kitchen/operative_temperature "
+                              "\"hour/Front room/operative_temperature\" --form " +
+                              std::string{form} + " -o " + file);
+        EXPECT_EQ(drawn.code, 0) << drawn.errors;
+        EXPECT_GT(fs::file_size(folder / file), 3000u) << form;
+    }
+    EXPECT_EQ(run("draw series house operative_temperature -o all.png").code, 0); // six carpets
+    EXPECT_THAT(run("draw series house operative_temperature --form duration").errors,
+                HasSubstr("6 series are meant, and at most 4 find room"));
+    EXPECT_THAT(run("draw series house \"hour/Kitchen/*temperature\" heatng").errors, HasSubstr("did you mean"));
+    EXPECT_THAT(run("draw series house hour/Kitchen/heating hour/Kitchen/air_temperature").errors,
+                HasSubstr("must share a scale"));
+}
+
+TEST_F(KeptRunsCommands, DampIsTold)
+{
+    const std::string dry = run(part).out;
+    EXPECT_THAT(dry, AllOf(HasSubstr("Damp: no wall or roof"), HasSubstr("In so many")));
+    EXPECT_THAT(
+        run(std::string{"year house --step 60 --run-in 5 --days 10 --set \"room/Kitchen/moisture=2 kg/h\""}).out,
+        AllOf(HasSubstr("Kitchen: water on its"), HasSubstr("mould can grow")));
+}
+
 // ---- harm
 
 TEST_F(KeptRunsCommands, AFileThatCannotBeWrittenDoesNoHarmToTheRun)

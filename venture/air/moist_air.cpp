@@ -1,5 +1,6 @@
 #include <venture/air/moist_air.hpp>
 
+#include <algorithm>
 #include <cmath>
 
 #include <venture/air/point.hpp>
@@ -80,11 +81,9 @@ MoistAir MoistAir::from_wet_bulb(Temperature t, Temperature wet_bulb, Pressure p
     return MoistAir{t, w, p};
 }
 
-Pressure vapour_pressure(const MoistAir& air)
-{
-    const double w = air.humidity_ratio();
-    return Pressure::pascal(air.pressure().pascal() * w / (vapour_ratio + w));
-}
+Pressure vapour_pressure(double w, Pressure p) { return Pressure::pascal(p.pascal() * w / (vapour_ratio + w)); }
+
+Pressure vapour_pressure(const MoistAir& air) { return vapour_pressure(air.humidity_ratio(), air.pressure()); }
 
 double relative_humidity(const MoistAir& air)
 {
@@ -106,18 +105,31 @@ double specific_volume_m3_per_kg(const MoistAir& air)
 
 double density_kg_per_m3(const MoistAir& air) { return (1.0 + air.humidity_ratio()) / specific_volume_m3_per_kg(air); }
 
-Temperature dew_point(const MoistAir& air)
+namespace {
+
+/// @param highest  as warm as it can be, and at most a little above
+Temperature dew_point(Pressure vapour, Pressure most, Temperature highest)
 {
-    const double p_w = vapour_pressure(air).pascal();
+    const double p_w = vapour.pascal();
     const auto excess = [&](double t_C) {
         return std::log(saturation_pressure(Temperature::celsius(t_C)).pascal() / p_w);
     };
     constexpr double lowest_C = saturation_range_C.lowest;
     check_range("dew_point", "vapour pressure", p_w,
-                {saturation_pressure(Temperature::celsius(lowest_C)).pascal(), air.pressure().pascal()}, "Pa");
-    const double highest_C = air.dry_bulb().celsius() + 1e-6;
-    if (excess(highest_C) <= 0.0) return air.dry_bulb();
+                {saturation_pressure(Temperature::celsius(lowest_C)).pascal(), most.pascal()}, "Pa");
+    const double highest_C = std::min(highest.celsius() + 1e-6, saturation_range_C.highest);
+    if (excess(highest_C) <= 0.0) return highest;
     return Temperature::celsius(root_of_increasing(excess, lowest_C, highest_C));
+}
+
+} // namespace
+
+Temperature dew_point(const MoistAir& air) { return dew_point(vapour_pressure(air), air.pressure(), air.dry_bulb()); }
+
+Temperature dew_point(Pressure vapour)
+{
+    const auto highest = Temperature::celsius(saturation_range_C.highest);
+    return dew_point(vapour, saturation_pressure(highest), highest);
 }
 
 Temperature wet_bulb(const MoistAir& air)

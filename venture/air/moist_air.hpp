@@ -51,6 +51,8 @@ private:
 /// Humidity ratio of saturated air, kg/kg dry air.
 [[nodiscard]] double saturation_humidity_ratio(Temperature t, Pressure p);
 [[nodiscard]] Pressure vapour_pressure(const MoistAir& air);
+/// Of air that may hold more than it can. @param w  humidity ratio, kg/kg, 0 or more
+[[nodiscard]] Pressure vapour_pressure(double w, Pressure p);
 [[nodiscard]] double relative_humidity(const MoistAir& air); ///< 0..1; over ice below 0 degC
 /// Of air that may hold more than it can, as in a balance in which nothing condenses: above 1 then.
 /// @param w  humidity ratio, kg/kg, 0 or more
@@ -59,6 +61,8 @@ private:
 [[nodiscard]] double specific_volume_m3_per_kg(const MoistAir& air); ///< of moist air per kg dry air
 [[nodiscard]] double density_kg_per_m3(const MoistAir& air);         ///< of the moist air
 [[nodiscard]] Temperature dew_point(const MoistAir& air);            ///< frost point below 0 degC
+/// At which vapour of a pressure saturates. @throws quantity::RangeError outside that of saturation_pressure()
+[[nodiscard]] Temperature dew_point(Pressure vapour);
 /// Thermodynamic wet bulb. Between the branches over ice and over water no wet bulb exists within about 0.3 K of
 /// 0 degC; states that fall into that gap get 0 degC.
 [[nodiscard]] Temperature wet_bulb(const MoistAir& air);

@@ -3,8 +3,9 @@
 #include <algorithm>
 #include <cmath>
 
+#include <venture/airside/coil_loads.hpp>
 #include <venture/airside/coil_process.hpp>
-#include <venture/airside/unsized_supply.hpp>
+#include <venture/airside/handled_hour.hpp>
 #include <venture/loads/compile.hpp>
 
 namespace venture::airside {
@@ -19,7 +20,8 @@ constexpr double rated_density_kg_per_m3 = 1.2; ///< that fans are rated for
 AirYear::AirYear(const building::Building& building)
     : b_{building},
       hour_(building.rooms.size()),
-      rooms_(building.rooms.size())
+      rooms_(building.rooms.size()),
+      told_(building.rooms.size(), false)
 {
     for (std::size_t r = 0; r < rooms_.size(); ++r) {
         const auto& supply = b_.rooms[r].use.air_supply;
@@ -110,12 +112,22 @@ void AirYear::end_hour(std::size_t r, std::size_t hour)
         out.free_cooling_J += std::max(0.0, h.base_J - h.supply_J);
         out.heats_then_cools_J += h.heats_then_cools_J;
         out.heats_then_cools_h += h.heats_then_cools_s / hour_s;
-        if (supply.gives_everything)
-            add_coils(supply, h, out);
-        else
+        if (!supply.gives_everything)
             out.fan_J += supply.fan_power_W_per_m3_per_s() * h.supplied_kg / rated_density_kg_per_m3;
+        else if (!told_[r])
+            try {
+                add_coils(supply, h, out);
+            } catch (const quantity::RangeError& wrong) {
+                tell(r, supply, wrong.what());
+            }
     }
     hour_[r] = {};
+}
+
+void AirYear::tell(std::size_t r, const building::AirSupply& supply, std::string_view why)
+{
+    problems_.push_back(supply_serves_no_room(supply, b_.rooms[r].name, why));
+    told_[r] = true;
 }
 
 /// By means over the hour. Heat is that of the balance; how cold the coil must make the air to dry it, and so what is heated
@@ -125,14 +137,14 @@ void AirYear::add_coils(const building::AirSupply& supply, const Hour& h, loads:
     const double cp = compiled_->model.air_specific_heat_J_per_kgK, outdoor = h.supplied_kg / hour_s,
                  supply_W = h.supply_J / hour_s, supply_moisture = h.supply_moisture_kg / hour_s;
     const air::Point zone{h.air_C_s / hour_s, h.humidity_s / hour_s};
-    ZoneAsks asks{
-        .zone = zone,
-        .sensible_W = (h.heating_J - h.cooling_J) / hour_s + supply_W,
-        .moisture_kg_per_s =
-            (h.humidifying_J - h.latent_J) / air::latent_heat_of_vaporisation_J_per_kg / hour_s + supply_moisture,
-        .outdoor_kg_per_s = outdoor,
-        .outdoor_air = zone,
-        .bounds = {supply.coldest_supply_C, supply.warmest_supply_C, supply.driest_supply, supply.wettest_supply}};
+    ZoneAsks asks{.zone = zone,
+                  .sensible_W = (h.heating_J - h.cooling_J) / hour_s + supply_W,
+                  .moisture_kg_per_s =
+                      (h.humidifying_J - h.latent_J) / air::latent_heat_of_vaporisation_J_per_kg / hour_s +
+                      supply_moisture,
+                  .outdoor_kg_per_s = outdoor,
+                  .outdoor_air = zone,
+                  .bounds = bounds_of(supply, zone, spell_->pressure)};
     if (outdoor > 0.0) {
         asks.outdoor_air.dry_bulb_C += supply_W / (outdoor * cp);
         asks.outdoor_air.humidity_ratio += supply_moisture / outdoor;

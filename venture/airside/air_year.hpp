@@ -18,6 +18,8 @@ public:
     void begin(const loads::Compiled& compiled, const loads::Spell& spell) override;
     void take(std::size_t step, const balance::StepResult& result) override;
     void end(loads::BuildingYear& year) override;
+    /// Rooms that their supply could not serve within its bounds, each once; their coils' numbers mean nothing.
+    [[nodiscard]] const std::vector<quantity::Problem>& problems() const { return problems_; }
 
 private:
     /// Sums over the steps of an hour.
@@ -30,6 +32,7 @@ private:
     void take_room(std::size_t room, std::size_t step, const balance::StepResult& result);
     void end_hour(std::size_t room, std::size_t hour);
     void add_coils(const building::AirSupply& supply, const Hour& h, loads::MonthAir& out) const;
+    void tell(std::size_t room, const building::AirSupply& supply, std::string_view why);
 
     const building::Building& b_;
     const loads::Compiled* compiled_ = nullptr;
@@ -38,6 +41,8 @@ private:
     std::vector<bool> by_hour_{}; ///< by room: air by leaks and windows is the same over each hour
     std::vector<Hour> hour_;
     std::vector<loads::RoomAirYear> rooms_;
+    std::vector<quantity::Problem> problems_{};
+    std::vector<bool> told_;
 };
 
 } // namespace venture::airside

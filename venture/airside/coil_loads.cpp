@@ -122,6 +122,19 @@ CoilLoad load_of(const building::AirSupply& supply, double returned_share, quant
 
 } // namespace
 
+quantity::Problem supply_serves_no_room(const building::AirSupply& supply, const std::string& room,
+                                        std::string_view why)
+{
+    return {.severity = quantity::Severity::error,
+            .code = quantity::codes::physics,
+            .where = supply.origin,
+            .message =
+                fmt::format("air supply '{}' cannot give room '{}' what it asks for: {}", supply.name, room, why),
+            .hint = "coldest_supply must be colder than the rooms that it cools, warmest_supply warmer than those that "
+                    "it heats",
+            .subject = "air_supply/" + supply.name};
+}
+
 CoilLoads coil_loads(const building::Building& b, const loads::RoomLoads& loads)
 {
     CoilLoads out;
@@ -134,15 +147,7 @@ CoilLoads coil_loads(const building::Building& b, const loads::RoomLoads& loads)
         try {
             out.rooms.push_back(load_of(supply, balances[r].returned_share(), pressure, room));
         } catch (const quantity::RangeError& wrong) {
-            out.problems.push_back({.severity = quantity::Severity::error,
-                                    .code = quantity::codes::physics,
-                                    .where = supply.origin,
-                                    .message = fmt::format("air supply '{}' cannot give room '{}' what it asks for: {}",
-                                                           supply.name, room.room, wrong.what()),
-                                    .hint = "coldest_supply must be colder than the rooms that it cools, "
-                                            "warmest_supply warmer than those that "
-                                            "it heats",
-                                    .subject = "air_supply/" + supply.name});
+            out.problems.push_back(supply_serves_no_room(supply, room.room, wrong.what()));
         }
     }
     return out;

@@ -41,6 +41,10 @@ struct CoilLoads {
     std::vector<quantity::Problem> problems{}; ///< rooms that their supply cannot serve within its bounds
 };
 
+/// That a supply's bounds let it give a room nothing of what it asks for. @param why  what was found
+[[nodiscard]] quantity::Problem supply_serves_no_room(const building::AirSupply& supply, const std::string& room,
+                                                      std::string_view why);
+
 /// In the order of the rooms; those of other rooms are their own.
 [[nodiscard]] CoilLoads coil_loads(const building::Building& building, const loads::RoomLoads& loads);
 

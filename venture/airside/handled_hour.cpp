@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include <venture/air/moist_air.hpp>
 #include <venture/airside/free_cooling.hpp>
 #include <venture/airside/recovery_frost.hpp>
 
@@ -10,6 +11,7 @@ namespace venture::airside {
 
 using air::heat_capacity_J_per_kgK;
 using air::Point;
+using quantity::Temperature;
 
 namespace {
 
@@ -45,7 +47,33 @@ double outdoor_flow(const building::AirSupply& supply, const HourAsks& a, double
     return std::max(a.outdoor_kg_per_s, std::min(wanted, most));
 }
 
+/// Nearly saturated behind a coil of chilled water or brine that does not freeze; a room that is held drier has another
+/// drier than a coil. Our assumption.
+double driest_off_coil(const Point& zone, quantity::Pressure pressure)
+{
+    const auto coldest_off_coil = Temperature::celsius(3.0);
+    return std::min(off_coil_humidity * air::saturation_humidity_ratio(coldest_off_coil, pressure),
+                    0.5 * zone.humidity_ratio);
+}
+
+/// As moist as ducts bear it at the room's temperature; never drier than the room. Our assumption.
+double wettest_in_ducts(const Point& zone, quantity::Pressure pressure)
+{
+    constexpr double most_humid = 0.9;
+    return std::max(most_humid * air::saturation_humidity_ratio(Temperature::celsius(zone.dry_bulb_C), pressure),
+                    1.05 * zone.humidity_ratio);
+}
+
 } // namespace
+
+SupplyBounds bounds_of(const building::AirSupply& supply, const Point& zone, quantity::Pressure pressure)
+{
+    SupplyBounds out{.coldest_C = supply.coldest_supply_C, .warmest_C = supply.warmest_supply_C};
+    out.wettest = supply.wettest_supply ? *supply.wettest_supply : wettest_in_ducts(zone, pressure);
+    out.driest = supply.driest_supply ? *supply.driest_supply : std::min(driest_off_coil(zone, pressure), out.wettest);
+    out.wettest = std::max(out.wettest, out.driest); // typed bounds were held against each other before
+    return out;
+}
 
 HandledHour handled_hour(const building::AirSupply& supply, const HourAsks& a)
 {
@@ -72,10 +100,7 @@ HandledHour handled_hour(const building::AirSupply& supply, const HourAsks& a)
                                  .moisture_kg_per_s = a.moisture_kg_per_s,
                                  .outdoor_kg_per_s = out.outdoor_kg_per_s,
                                  .outdoor_air = air::mixed(recovered, a.outdoor, share_of_more),
-                                 .bounds = {.coldest_C = supply.coldest_supply_C,
-                                            .warmest_C = supply.warmest_supply_C,
-                                            .driest = supply.driest_supply,
-                                            .wettest = supply.wettest_supply}});
+                                 .bounds = bounds_of(supply, a.zone, a.pressure)});
     out.coils = coil_process(out.supply.mixed, out.supply.supply, out.supply.dry_air_kg_per_s, a.pressure);
     constexpr double usual_density = 1.2; // fans are rated for
     out.fan_W = supply.fan_power_W_per_m3_per_s() * out.supply.dry_air_kg_per_s / usual_density;

@@ -7,6 +7,11 @@
 
 namespace venture::airside {
 
+/// Bounds of a supply as they are typed; for moisture, where it is not, what coils and steam can do with air for a room.
+/// @param zone  air of the room
+[[nodiscard]] SupplyBounds bounds_of(const building::AirSupply& supply, const air::Point& zone,
+                                     quantity::Pressure pressure);
+
 struct HourAsks {
     air::Point zone{}, outdoor{};
     air::Point leaves{};                              ///< air that meets outdoor air in the recovery

@@ -4,52 +4,18 @@
 
 #include <gmock/gmock.h>
 
-#include <building_questions.hpp>
+#include <reckon.hpp>
 #include <venture/airside/air_year.hpp>
+#include <venture/airside/coil_ledger.hpp>
 #include <venture/airside/coil_loads.hpp>
-#include <venture/building/air_balance.hpp>
+#include <venture/airside/supplied_for_tests.hpp>
 #include <venture/climate/climates_for_tests.hpp>
-#include <venture/loads/design_loads.hpp>
 #include <venture/quantity/codes.hpp>
 
 namespace venture::airside {
 namespace {
 
-using namespace testing_data;
 using testing::HasSubstr;
-
-constexpr double air_W_per_m3_per_s = 101325.0 / (287.042 * 293.15) * 1006.0;
-constexpr double flow = 0.03;
-
-/// The room of tests, held at 20 degC (air), with outdoor air by plan.
-input::Input aired()
-{
-    input::Input in = one_room();
-    input::UseInput& use = in.rooms[0].use;
-    use.control = "air";
-    use.ventilation_flow = flow;
-    return in;
-}
-
-/// The same by an air supply.
-input::Input supplied(double recovery, bool everything = false)
-{
-    input::Input in = aired();
-    input::AirSupplyInput air;
-    air.name = "air";
-    air.heat_recovery = recovery;
-    if (everything) air.gives = input::SupplyGives::everything;
-    in.air_supplies = {air};
-    in.rooms[0].use.outdoor_air_by = "air";
-    return in;
-}
-
-loads::RoomLoads loads_of(const input::Input& in) { return loads::design_loads(built(in)).loads; }
-
-double apart_K(const building::Building& b)
-{
-    return b.rooms[0].use.heating_setpoint_C->value - b.site.winter.dry_bulb_C;
-}
 
 TEST(Recovery, CountsInDesignAndInTheSumByHand)
 {
@@ -123,6 +89,32 @@ TEST(Everything, HumidifiesInWinterDesign)
     EXPECT_NEAR(coil.humidifying_kg_per_s * air::latent_heat_of_vaporisation_J_per_kg, at_window_W, 1e-3 * at_window_W);
 }
 
+TEST(Everything, IsReckonedAgainFromWhatItPrints)
+{
+    input::Input in = supplied(0.5, true);
+    input::UseInput& use = in.rooms[0].use;
+    use.cooling_setpoint = 24.0;
+    use.humidity_limit = 0.45;
+    use.moisture = 1e-4;
+    const building::Building b = built(in);
+    const CoilLoad coil = coil_loads(b, loads::design_loads(b).loads).rooms.at(0);
+    const quantity::Ledger ledger = ledger_of_coils(coil);
+    testing_data::expect_reckoned(ledger);
+    const auto value = [&](const char* of, const char* what) {
+        for (const quantity::LedgerLine& line : ledger)
+            if (line.of.ends_with(of) && line.what == what) return line.value;
+        return -1.0;
+    };
+    EXPECT_NEAR(value("winter design", "heating, with reheat"), coil.heating_W, 1e-6 * coil.heating_W);
+    const std::string hour = in_words(coil.cooling_when);
+    EXPECT_NEAR(value(hour.c_str(), "sensible cooling"), coil.cooling_sensible_W, 1e-6 * coil.cooling_W);
+    EXPECT_NEAR(value(hour.c_str(), "water that condenses"), coil.cooling_W - coil.cooling_sensible_W,
+                1e-6 * coil.cooling_W);
+    const auto states = state_rows(coil, air::standard_pressure(b.site.place.height_m));
+    EXPECT_EQ(states.front().state.name, "outdoor air");
+    EXPECT_EQ(states.back().state.name, "supply air");
+}
+
 TEST(Everything, IsToldWhereItsBoundsServeNoRoom)
 {
     input::Input in = supplied(0.0, true);
@@ -131,6 +123,11 @@ TEST(Everything, IsToldWhereItsBoundsServeNoRoom)
     const CoilLoads coils = coil_loads(b, loads::design_loads(b).loads);
     ASSERT_EQ(coils.problems.size(), 1u);
     EXPECT_THAT(coils.problems[0].message, HasSubstr("cannot give room"));
+    AirYear air{b};
+    const climate::WeatherYear year = climate::synthetic_year(climate::temperate_climate());
+    (void)loads::run_year(b, year, {.step_s = 3600.0, .days = 2, .run_in_days = 1.0, .watcher = &air});
+    ASSERT_EQ(air.problems().size(), 1u); // once, not every hour
+    EXPECT_EQ(air.problems()[0].where, coils.problems[0].where);
 }
 
 TEST(WithCoils, CircuitsSeeTheCoilsAndNothingStandsInTheRoom)
@@ -237,55 +234,6 @@ TEST(DemandControl, TakesLessAirAndKeepsItsFloor)
     const double by_gas_kg = january(in).rooms[0].air.months[0].outdoor_air_kg;
     EXPECT_GT(by_gas_kg, floor_kg * 0.9);
     EXPECT_LT(by_gas_kg, constant_kg);
-}
-
-// ---- what leaves
-
-input::ExtractInput extract(const char* room, double flow_m3_per_s)
-{
-    input::ExtractInput out;
-    out.room = std::string{room};
-    out.flow = flow_m3_per_s;
-    return out;
-}
-
-TEST(Extract, DrawsOutdoorAirInUnlessItIsMadeUp)
-{
-    input::Input in = aired();
-    in.rooms[0].use.ventilation_flow = 0.0;
-    const double alone_W = loads_of(in).rooms[0].heating_W;
-    in.extracts = {extract("Room", 0.02)};
-    const building::Building b = built(in);
-    const loads::RoomLoad drawn = loads::design_loads(b).loads.rooms[0];
-    const double expected_W = air_W_per_m3_per_s * 0.02 * apart_K(b);
-    EXPECT_NEAR(drawn.heating_W - alone_W, expected_W, 1e-5 * expected_W);
-    EXPECT_TRUE(std::ranges::any_of(drawn.paper, [](const loads::PaperTerm& t) { return t.what == "air drawn in"; }));
-    EXPECT_EQ(building::air_balances(b)[0].surplus_m3_per_s(), -0.02);
-    in.rooms[0].use.ventilation_flow = 0.02; // make-up air
-    EXPECT_NEAR(loads_of(in).rooms[0].heating_W, drawn.heating_W, 1e-6);
-    EXPECT_THAT(told(in, quantity::codes::air_balance), testing::IsEmpty());
-}
-
-TEST(Extract, TakesFromWhatRecoveryGetsBack)
-{
-    input::Input in = supplied(0.8);
-    in.extracts = {extract("Room", flow / 2.0)};
-    const double all_W = air_W_per_m3_per_s * flow * apart_K(built(in));
-    const double half_W = loads_of(in).rooms[0].heating_W;
-    EXPECT_NEAR(half_W - loads_of(supplied(0.8)).rooms[0].heating_W, 0.4 * all_W, 1e-5 * all_W);
-}
-
-TEST(Extract, HasTheFlowOfItsFixture)
-{
-    input::Input in = aired();
-    input::ExtractInput wc;
-    wc.room = "Room";
-    wc.fixture = input::Fixture::wc;
-    wc.count = 2.0;
-    in.extracts = {wc};
-    EXPECT_NEAR(built(in).extracts[0].flow_m3_per_s, 50e-3, 1e-15);
-    in.extracts[0].fixture = input::Fixture::hood;
-    EXPECT_THAT(problem_of(in, "V201").message, HasSubstr("has no flow"));
 }
 
 // ---- what is refused

@@ -67,7 +67,10 @@ Point wanted_with(const ZoneAsks& a, const Flow& flow)
     const SupplyBounds& b = a.bounds;
     Point out = a.zone;
     if (flow.kg_per_s <= 0.0) return out;
-    out.humidity_ratio += a.moisture_kg_per_s / flow.kg_per_s;
+    if (flow.by == UnsizedSupply::FlowBy::supply_humidity)
+        out.humidity_ratio = a.moisture_kg_per_s > 0.0 ? b.wettest : b.driest;
+    else
+        out.humidity_ratio += a.moisture_kg_per_s / flow.kg_per_s;
     const bool cut = flow.by == UnsizedSupply::FlowBy::most_flow;
     if (cut && a.moisture_kg_per_s > 0.0) out.humidity_ratio = std::min(out.humidity_ratio, b.wettest);
     if (cut && a.moisture_kg_per_s < 0.0) out.humidity_ratio = std::max(out.humidity_ratio, b.driest);

@@ -1,4 +1,4 @@
-#include <venture/airside/unsized_supply.hpp>
+#include <venture/airside/handled_hour.hpp>
 
 #include <random>
 
@@ -90,6 +90,34 @@ TEST(UnsizedSupply, SaysWhatIsMissingWhereItFallsShort)
     EXPECT_NEAR(s.total_W(), -4e3, 1e-8);
     EXPECT_NEAR(s.unmet_sensible_W + s.given_sensible_W, -8e3, 1e-9);
     EXPECT_LT(s.unmet_sensible_W, 0.0);
+}
+
+TEST(UnsizedSupply, ABoundThatActsIsMetToTheLastDigit) // a rounding below it would be no air at all
+{
+    for (const double driest : {0.0, 0.004}) {
+        ZoneAsks asks{{22.0, 0.0094}, 0.0, -1e-4, 1e-7, {10.0, 0.005}};
+        asks.bounds.driest = driest;
+        const UnsizedSupply s = unsized_supply(asks);
+        EXPECT_EQ(s.flow_by, UnsizedSupply::FlowBy::supply_humidity);
+        EXPECT_EQ(s.supply.humidity_ratio, driest);
+        EXPECT_NEAR(s.given_moisture_kg_per_s, -1e-4, 1e-15);
+    }
+}
+
+TEST(UnsizedSupply, IsNoDrierThanACoilLeavesUnlessTheRoomIs)
+{
+    const auto pressure = quantity::Pressure::pascal(101325.0);
+    building::AirSupply supply;
+    const double off_coil = 0.95 * air::saturation_humidity_ratio(quantity::Temperature::celsius(3.0), pressure);
+    EXPECT_NEAR(bounds_of(supply, {24.0, 0.0105}, pressure).driest, off_coil, 1e-12);
+    EXPECT_EQ(bounds_of(supply, {12.0, 0.003}, pressure).driest, 0.0015); // another dries there
+    EXPECT_GT(bounds_of(supply, {24.0, 0.0105}, pressure).wettest, 0.0105);
+    supply.driest_supply = 0.002;
+    supply.wettest_supply = 0.003;
+    EXPECT_EQ(bounds_of(supply, {24.0, 0.0105}, pressure).driest, 0.002);
+    supply.driest_supply = {};
+    const SupplyBounds one_typed = bounds_of(supply, {24.0, 0.0105}, pressure);
+    EXPECT_LE(one_typed.driest, one_typed.wettest);
 }
 
 TEST(UnsizedSupply, RefusesWhatCannotBe)

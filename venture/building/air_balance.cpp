@@ -1,14 +1,22 @@
 #include <venture/building/air_balance.hpp>
 
 #include <algorithm>
+#include <cmath>
 
 namespace venture::building {
 
+double RoomAirBalance::surplus_m3_per_s() const
+{
+    constexpr double rounding = 1e-12;
+    const double surplus = enters_m3_per_s() - leaves_m3_per_s();
+    return std::abs(surplus) <= rounding ? 0.0 : surplus;
+}
+
+double RoomAirBalance::returned_m3_per_s() const { return std::clamp(surplus_m3_per_s(), 0.0, supply_m3_per_s); }
+
 double RoomAirBalance::returned_share() const
 {
-    if (supply_m3_per_s <= 0.0) return 0.0;
-    const double back = supply_m3_per_s + transfer_in_m3_per_s - leaves_m3_per_s();
-    return std::clamp(back / supply_m3_per_s, 0.0, 1.0);
+    return supply_m3_per_s > 0.0 ? returned_m3_per_s() / supply_m3_per_s : 0.0;
 }
 
 std::vector<RoomAirBalance> air_balances(const Building& b)

@@ -14,10 +14,13 @@ struct RoomAirBalance {
     quantity::OriginId last_out{}; ///< of an extract, else of transfer air
     [[nodiscard]] double enters_m3_per_s() const { return supply_m3_per_s + transfer_in_m3_per_s; }
     [[nodiscard]] double leaves_m3_per_s() const { return extract_m3_per_s + transfer_out_m3_per_s; }
-    /// Positive: leaves through leaks, and the room is above the pressure outdoors.
-    [[nodiscard]] double surplus_m3_per_s() const { return enters_m3_per_s() - leaves_m3_per_s(); }
-    /// Of what an air supply brings, the share for which as much air goes back to it; the rest leaves by other ways.
+    [[nodiscard]] double surplus_m3_per_s() const; ///< of what enters over what leaves by plan
+    /// Goes out as the supply came in, by windows or to the air supply: what nothing else takes, up to the supply.
+    [[nodiscard]] double returned_m3_per_s() const;
+    /// Of what a supply brings, the share for which as much air goes back by it; the rest leaves by other ways.
     [[nodiscard]] double returned_share() const;
+    /// Positive: leaves through leaks, and the room is above the pressure outdoors.
+    [[nodiscard]] double through_leaks_m3_per_s() const { return surplus_m3_per_s() - returned_m3_per_s(); }
 };
 
 /// In the order of the rooms.

@@ -290,7 +290,7 @@ struct AirSupply {
     std::optional<double> coldest_exhaust_C{};
     std::optional<std::size_t> returns_through{}; ///< room
     double coldest_supply_C = 14.0, warmest_supply_C = 40.0;
-    double driest_supply = 0.0, wettest_supply = 1.0; ///< kg/kg
+    std::optional<double> driest_supply{}, wettest_supply{}; ///< kg/kg; nothing: what coils and steam can do
     quantity::OriginId origin{};
     /// W for each m3/s of outdoor or supply air.
     [[nodiscard]] double fan_power_W_per_m3_per_s() const { return fan_pressure_Pa / fan_efficiency; }

@@ -294,6 +294,7 @@ const figure::TablesOf<Building>& building_tables()
         figure::TablesOf<Building> tables;
         tables.add(project_columns(), [](const Building& b) { return std::vector{b.project}; })
             .add(room_columns().declaration(), room_table)
+            .add(air_route_declaration(), air_route_table)
             .add(surface_columns(), surface_rows)
             .add(opening_columns(), opening_rows)
             .add(buildup_use_columns(), buildups_in_use)

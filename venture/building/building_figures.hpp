@@ -70,6 +70,9 @@ struct HoursRow {
 
 /// A line a room; then a total for each storey where there are several, and for the building. Rooms left out count in none.
 [[nodiscard]] figure::Table room_table(const Building& building);
+/// A line a room whose air has other ways than its windows, and the building; none if no room's has.
+[[nodiscard]] figure::Table air_route_table(const Building& building);
+[[nodiscard]] figure::Declaration air_route_declaration();
 [[nodiscard]] std::vector<SurfaceRow> surface_rows(const Building& building);
 [[nodiscard]] std::vector<OpeningRow> opening_rows(const Building& building);
 [[nodiscard]] std::vector<WindowUse> windows_in_use(const Building& building);

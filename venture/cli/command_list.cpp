@@ -29,6 +29,7 @@ extern const Command draw_hours_command;
 extern const Command draw_parts_command;
 extern const Command draw_year_command;
 extern const Command draw_air_command;
+extern const Command draw_series_command;
 extern const Command draw_climate_command;
 extern const Command climate_make_command;
 extern const Command export_command;
@@ -56,12 +57,12 @@ std::string_view heading_of(Group group)
 std::span<const Command* const> commands()
 {
     static const Command* const all[] = {
-        &demo_command,          &new_command,       &check_command,      &climate_command,      &climate_derive_command,
-        &explain_command,       &library_command,   &loads_command,      &year_command,         &series_command,
-        &size_command,          &schedule_command,  &watch_command,      &draw_plan_command,    &draw_building_command,
-        &draw_services_command, &draw_wall_command, &draw_glass_command, &draw_day_command,     &draw_hours_command,
-        &draw_parts_command,    &draw_year_command, &draw_air_command,   &draw_climate_command, &climate_make_command,
-        &export_command,        &pack_command,      &schema_command,     &completion_command,
+        &demo_command,          &new_command,       &check_command,      &climate_command,     &climate_derive_command,
+        &explain_command,       &library_command,   &loads_command,      &year_command,        &series_command,
+        &size_command,          &schedule_command,  &watch_command,      &draw_plan_command,   &draw_building_command,
+        &draw_services_command, &draw_wall_command, &draw_glass_command, &draw_day_command,    &draw_hours_command,
+        &draw_parts_command,    &draw_year_command, &draw_air_command,   &draw_series_command, &draw_climate_command,
+        &climate_make_command,  &export_command,    &pack_command,       &schema_command,      &completion_command,
     };
     return all;
 }

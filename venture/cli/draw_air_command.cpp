@@ -5,6 +5,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/airside/coil_ledger.hpp>
 #include <venture/cli/command.hpp>
 #include <venture/cli/kept_year.hpp>
 #include <venture/cli/options.hpp>
@@ -40,38 +41,21 @@ draw::AirDrawing empty_drawing(const Job& job, const building::Room& room)
     return out;
 }
 
-/// The states of the coils of a room that is given everything.
+/// The states of the coils of a room that is given everything, and the ways between them in their order.
 void add_coils(const airside::AirStates& s, draw::AirDrawing& out)
 {
-    const auto add = [&](const char* name, const air::Point& at, std::optional<double> kg_per_s) {
-        constexpr double told_density = 1.2;
-        out.states.push_back({name, at, kg_per_s ? std::optional{*kg_per_s / told_density} : std::nullopt});
-        return out.states.size() - 1;
-    };
-    const auto differ = [](const air::Point& a, const air::Point& b) {
-        return std::abs(a.dry_bulb_C - b.dry_bulb_C) > 0.05 || std::abs(a.humidity_ratio - b.humidity_ratio) > 2e-5;
-    };
-    const std::size_t outdoors = add("outdoor air", s.outdoor, s.outdoor_kg_per_s),
-                      room = add("air of the room", s.room, {});
+    constexpr double told_density = 1.2;
+    for (const airside::NamedState& state : airside::named_states(s))
+        out.states.push_back(
+            {state.name, state.at, state.kg_per_s > 0.0 ? std::optional{state.kg_per_s / told_density} : std::nullopt});
+    constexpr std::size_t outdoors = 0, room = 1;
     std::size_t last = outdoors;
-    if (differ(s.outdoor, s.behind_recovery)) {
-        last = add("behind recovery", s.behind_recovery, s.outdoor_kg_per_s);
-        out.ways.emplace_back(outdoors, last);
+    for (std::size_t i = 2; i < out.states.size(); ++i) {
+        out.ways.emplace_back(last, i);
+        if (out.states[i].name == airside::mixed_state) out.ways.emplace_back(room, i);
+        last = i;
     }
-    if (differ(s.mixed, out.states[last].at)) {
-        const std::size_t mixed = add("mixed", s.mixed, s.supply_kg_per_s);
-        out.ways.emplace_back(last, mixed);
-        out.ways.emplace_back(room, mixed);
-        last = mixed;
-    }
-    if (differ(s.off_coil, s.supply) && differ(s.off_coil, s.mixed)) {
-        const std::size_t off = add("behind the cooling coil", s.off_coil, s.supply_kg_per_s);
-        out.ways.emplace_back(last, off);
-        last = off;
-    }
-    const std::size_t supply = add("supply air", s.supply, s.supply_kg_per_s);
-    out.ways.emplace_back(last, supply);
-    out.ways.emplace_back(supply, room);
+    out.ways.emplace_back(last, room);
 }
 
 /// In the hour of its peak: of coils, else of what the room itself has.

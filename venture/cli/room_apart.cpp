@@ -15,6 +15,7 @@
 #include <venture/loads/room_hour.hpp>
 #include <venture/quantity/names.hpp>
 #include <venture/report/ledger_report.hpp>
+#include <venture/report/room_air_report.hpp>
 #include <venture/report/room_report.hpp>
 
 namespace venture::cli {
@@ -173,6 +174,9 @@ std::optional<figure::Document> room_taken_apart(const Job& job, const std::stri
         }
     }
     figure::Document out = report::room_document(*found, causes, job.origins(), job.units());
+    if (index)
+        out.add(report::room_air_document(*job.building(), job.building()->rooms[*index], job.project().coils(),
+                                          job.units(), asked.arithmetic));
     if (asked.arithmetic && index) out.add(arithmetic(job, *index));
     if (asked.terms.empty()) return out;
     const auto& parts = causes.cooling_parts ? causes.cooling_parts : causes.heating_parts;

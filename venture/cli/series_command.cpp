@@ -2,18 +2,16 @@
 
 #include <algorithm>
 #include <memory>
-#include <set>
 
 #include <fmt/format.h>
 
 #include <venture/cli/command.hpp>
 #include <venture/cli/deliver.hpp>
-#include <venture/cli/kept_year.hpp>
+#include <venture/cli/kept_choice.hpp>
 #include <venture/cli/options.hpp>
 #include <venture/cli/part_of_year.hpp>
 #include <venture/cli/printing.hpp>
 #include <venture/climate/date.hpp>
-#include <venture/quantity/names.hpp>
 #include <venture/report/kept_report.hpp>
 
 namespace venture::cli::of_series {
@@ -23,37 +21,6 @@ namespace {
 struct Asked {
     std::string pattern{}, run{}, against{}, by = "month", month{}, forget{};
 };
-
-/// A kind alone means those of all rooms.
-std::string whole_pattern(const std::string& typed)
-{
-    return typed.find('/') == std::string::npos ? "hour/*/" + typed : typed;
-}
-
-/// Whether the project would be run as this run was.
-bool is_of_today(const Job& job, const store::KeptRun& run)
-{
-    loads::BuildingYearOptions options{.step_s = run.key.step_s, .first_day = run.key.first_day, .days = run.key.days};
-    options.run_in_days = run.key.run_in_days;
-    return run_key(job, options) == run.key;
-}
-
-std::string moved_text(const store::KeptRun& run)
-{
-    return fmt::format(
-        "OF AN EARLIER STATE: what run {} follows from has moved since; `venture year` runs it as it is now\n", run.id);
-}
-
-/// Nothing, and told, if none is called so.
-std::optional<store::KeptRun> run_called(const store::KeptRuns& kept, const std::string& name)
-{
-    if (auto run = kept.called(name)) return run;
-    std::vector<std::string> names;
-    for (const store::KeptRun& run : kept.runs())
-        names.push_back(run.name.empty() ? std::to_string(run.id) : fmt::format("{} ('{}')", run.id, run.name));
-    print_error(fmt::format("no run is called '{}'; there are {}\n", name, quantity::listed(names, 12)));
-    return std::nullopt;
-}
 
 /// 0 for the whole year; nothing, and told, if there is no such month.
 std::optional<int> month_of(const std::string& typed)
@@ -65,20 +32,6 @@ std::optional<int> month_of(const std::string& typed)
     return std::nullopt;
 }
 
-/// What a pattern means, or which kinds there are.
-bool found_any(const std::vector<store::KeptSeries>& series, const store::KeptRuns& kept, const store::KeptRun& run,
-               const std::string& pattern)
-{
-    if (!series.empty()) return true;
-    std::set<std::string> kinds;
-    for (const store::KeptSeries& s : kept.series(run.id)) kinds.insert(s.path.substr(s.path.rfind('/') + 1));
-    const std::vector<std::string> names{kinds.begin(), kinds.end()};
-    const auto near = quantity::nearest_name(pattern.substr(pattern.rfind('/') + 1), names);
-    print_error(fmt::format("run {} holds no series like '{}'{}; it holds {}\n", run.id, pattern,
-                            near ? fmt::format(" (did you mean '{}'?)", *near) : "", quantity::listed(names, 30)));
-    return false;
-}
-
 ExitCode run(const CommonOptions& o, const Asked& asked)
 {
     Job job = open(o);
@@ -87,12 +40,8 @@ ExitCode run(const CommonOptions& o, const Asked& asked)
     if (!has_building_and_weather(job)) return ExitCode::bad_input;
     const auto month = month_of(asked.month);
     if (!month) return ExitCode::bad_input;
-    auto kept = store::KeptRuns::to_read(kept_runs_file(job));
-    if (!kept || kept->runs().empty()) {
-        print_error(
-            fmt::format("no run was kept yet; `venture year {}` runs one and keeps it\n", o.project.generic_string()));
-        return ExitCode::bad_input;
-    }
+    auto kept = kept_runs_of(job);
+    if (!kept) return ExitCode::bad_input;
     if (!asked.forget.empty()) {
         const auto gone = run_called(*kept, asked.forget);
         if (!gone) return ExitCode::bad_input;
@@ -100,7 +49,7 @@ ExitCode run(const CommonOptions& o, const Asked& asked)
         print(fmt::format("run {} is gone\n", gone->id));
         return ExitCode::done;
     }
-    const auto wanted = asked.run.empty() ? std::optional{kept->runs().back()} : run_called(*kept, asked.run),
+    const auto wanted = run_meant(*kept, asked.run),
                other = asked.against.empty() ? wanted : run_called(*kept, asked.against);
     if (!wanted || !other) return ExitCode::bad_input;
     const store::KeptRun& of = *wanted;

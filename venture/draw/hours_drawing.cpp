@@ -1,23 +1,17 @@
 #include <venture/draw/hours_drawing.hpp>
 
 #include <algorithm>
-#include <array>
 #include <cmath>
 
 #include <fmt/format.h>
 
-#include <venture/draw/plot.hpp>
+#include <venture/draw/curves.hpp>
 
 namespace venture::draw {
 
 namespace {
 
 constexpr Colour pale{0.85, 0.85, 0.85};
-// Blue, orange, black, green: apart for colour-blind eyes too (after Okabe and Ito), and by dash.
-const std::array<Pen, 4> pens = {{{{0.00, 0.45, 0.70}, 2.2, {}},
-                                  {{0.84, 0.37, 0.00}, 2.2, {9.0, 3.0}},
-                                  {{0.15, 0.15, 0.15}, 1.3, {2.5, 2.5}},
-                                  {{0.00, 0.50, 0.40}, 1.8, {12.0, 3.0, 2.0, 3.0}}}};
 
 class Drawing {
 public:
@@ -32,12 +26,7 @@ public:
     std::string run()
     {
         constexpr double left = 70.0, top = 96.0, gap = 64.0, bottom = 62.0, names = 206.0;
-        constexpr Letters of_title{19.0, true};
-        constexpr double of_stamp = 420.0;
-        sheet_.text({24.0, 34.0}, fitted(what_.title, of_title, o_.width - (what_.synthetic ? of_stamp : 48.0)),
-                    of_title);
-        sheet_.text({24.0, 56.0}, what_.subtitle, {12.0});
-        if (what_.synthetic) sheet_.stamp({o_.width - 22.0, 34.0}, "SYNTHETIC weather: made up, measured by nobody");
+        head_sheet(sheet_, o_.width, what_.title, what_.subtitle, what_.synthetic);
         const bool loads = !what_.loads_W.empty();
         const double high = o_.height - top - bottom, wide = o_.width - left - names;
         const double upper = loads ? 0.58 * (high - gap) : high;
@@ -72,9 +61,11 @@ private:
         frame.y1 = highest + room;
         Plot plot{frame, fmt::format("{}, {}", title, symbol)};
         what_.days.size() == 1 ? plot.x_ticks(hours_of_a_day()) : part_days(plot);
-        for (std::size_t i = 0; i < shown.size(); ++i) plot.curve(shown[i], pens.at(i));
+        for (std::size_t i = 0; i < shown.size(); ++i) plot.curve(shown[i], curve_pens().at(i));
         sheet_.add(std::move(plot));
-        name_curves(frame, curves, shown);
+        std::vector<NamedEnd> ends;
+        for (std::size_t i = 0; i < curves.size(); ++i) ends.push_back({curves[i].name, shown[i].back().y});
+        name_curves(sheet_, frame, ends);
     }
 
     /// Days by name at their noons, as many as find room, with lines at midnight.
@@ -99,28 +90,6 @@ private:
         for (int h = 0; h <= last; h += apart)
             out.push_back({static_cast<double>(h), h == last ? fmt::format("{} h", h) : fmt::format("{}", h)});
         return out;
-    }
-
-    /// Names to the right, at the ends of the lines, moved apart where they would meet.
-    void name_curves(const Frame& frame, const std::vector<HourCurve>& curves,
-                     const std::vector<std::vector<Spot>>& shown)
-    {
-        constexpr double apart = 19.0, sample = 26.0;
-        struct Name {
-            double y;
-            std::size_t curve;
-        };
-        std::vector<Name> all;
-        for (std::size_t i = 0; i < curves.size(); ++i) all.push_back({frame.y(shown[i].back().y), i});
-        std::ranges::sort(all, {}, &Name::y);
-        for (std::size_t i = 1; i < all.size(); ++i) all[i].y = std::max(all[i].y, all[i - 1].y + apart);
-        const double too_low = all.empty() ? 0.0 : std::max(0.0, all.back().y - (frame.top + frame.height));
-        const double x = frame.left + frame.width + 10.0;
-        for (const Name& name : all) {
-            const double y = name.y - too_low;
-            sheet_.line({x, y}, {x + sample, y}, pens.at(name.curve));
-            sheet_.text({x + sample + 7.0, y + 4.0}, curves[name.curve].name, {12.0});
-        }
     }
 
     const HoursDrawing& what_;

@@ -98,6 +98,14 @@ void Plot::curve(const std::vector<Spot>& values, const Pen& pen)
     layers_.push_back({rows, "using 1:2 with lines", pen});
 }
 
+void Plot::dots(const std::vector<Spot>& values, Colour of, double width)
+{
+    std::string rows;
+    for (const Spot& v : values) rows += row({v.x, v.y});
+    constexpr double usual_px = 6.0; // of gnuplot's filled circle
+    layers_.push_back({rows, fmt::format("using 1:2 with points pt 7 ps {} lc rgb {}", width / usual_px, colour(of))});
+}
+
 void Plot::boxes(const std::vector<Box>& boxes, const Shade& shade)
 {
     std::string rows;

@@ -59,6 +59,8 @@ public:
         lines_up_ = lines_across_ = framed_ = false;
     }
     void curve(const std::vector<Spot>& values, const Pen& pen);
+    /// Dots, of a width in px.
+    void dots(const std::vector<Spot>& values, Colour colour, double width);
     void boxes(const std::vector<Box>& boxes, const Shade& shade);
     void area(const std::vector<Spot>& outline, const Shade& shade);
     /// A text at values, moved by px to the right and up.

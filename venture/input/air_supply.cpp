@@ -61,8 +61,11 @@ const RecordSpec& AirSupplyInput::spec()
         {otherwise(number("coldest_supply", Kind::temperature, 5, 40, "air that comes to the rooms"), 14.0, own),
          &T::coldest_supply},
         {otherwise(number("warmest_supply", Kind::temperature, 10, 70, "the same"), 40.0, own), &T::warmest_supply},
-        {number("driest_supply", Kind::humidity_ratio, 0, 0.05, "the same; no limit unless typed"), &T::driest_supply},
-        {number("wettest_supply", Kind::humidity_ratio, 0, 0.05, "the same; no limit unless typed"),
+        {number("driest_supply", Kind::humidity_ratio, 0, 0.05,
+                "the same; what a coil leaves at 3 degC, or half of what the room holds if that is less, unless typed"),
+         &T::driest_supply},
+        {number("wettest_supply", Kind::humidity_ratio, 0, 0.05,
+                "the same; 90 % at the room's temperature unless typed"),
          &T::wettest_supply},
         note_key<T>(),
     });

@@ -2,8 +2,10 @@
 
 #include <algorithm>
 #include <cmath>
+#include <functional>
 
 #include <venture/loads/compile.hpp>
+#include <venture/loads/damp_tally.hpp>
 #include <venture/loads/room_parts.hpp>
 #include <venture/loads/room_year_account.hpp>
 #include <venture/quantity/error.hpp>
@@ -39,6 +41,8 @@ public:
             cooling_W_ += (now.cooling_W + now.latent_W) / static_cast<double>(per_hour_);
         }
         if ((step + 1) % per_hour_ != 0) return;
+        heating_hours_W_.push_back(heating_W_);
+        cooling_hours_W_.push_back(cooling_W_);
         if (heating_W_ > out_.heating_peak_W) {
             out_.heating_peak_W = heating_W_;
             out_.heating_peak_hour = hour;
@@ -50,14 +54,31 @@ public:
         heating_W_ = cooling_W_ = 0.0;
     }
     [[nodiscard]] const std::array<MonthHeat, 12>& months(std::size_t zone) const { return by_zone_[zone]; }
+    [[nodiscard]] std::vector<DurationPoint> duration() &&
+    {
+        std::ranges::sort(heating_hours_W_, std::greater{});
+        std::ranges::sort(cooling_hours_W_, std::greater{});
+        const std::size_t all = heating_hours_W_.size();
+        std::vector<DurationPoint> out;
+        for (const std::size_t count : {1U, 10U, 20U, 50U, 100U, 200U, 500U, 1000U, 2000U, 3000U, 4000U, 6000U})
+            if (count < all) out.push_back(at(count));
+        out.push_back(at(all));
+        return out;
+    }
 
 private:
+    [[nodiscard]] DurationPoint at(std::size_t count) const
+    {
+        return {static_cast<double>(count), heating_hours_W_[count - 1], cooling_hours_W_[count - 1]};
+    }
+
     const balance::ThermalModel& model_;
     const std::vector<int>& month_;
     BuildingYear& out_;
     std::vector<std::array<MonthHeat, 12>> by_zone_;
     std::size_t per_hour_;
     double heating_W_ = 0.0, cooling_W_ = 0.0;
+    std::vector<double> heating_hours_W_{}, cooling_hours_W_{};
 };
 
 } // namespace
@@ -74,6 +95,7 @@ BuildingYear run_year(const building::Building& b, const climate::WeatherYear& y
     out.step_s = o.step_s;
     out.run_in_days = o.run_in_days;
     Tally tally{compiled.model, spell.month, out};
+    detail::DampTally damp{b, compiled, spell};
     balance::RunOptions options{.first_step = static_cast<std::size_t>(o.first_day - 1) * per_day,
                                 .steps = static_cast<std::size_t>(days) * per_day,
                                 .run_in_days = o.run_in_days};
@@ -86,6 +108,7 @@ BuildingYear run_year(const building::Building& b, const climate::WeatherYear& y
     const std::size_t per_hour = compiled.model.steps / spell.month.size();
     options.watch = [&, done = std::size_t{0}](std::size_t step, const balance::StepResult& r) mutable {
         tally.take(step, r);
+        damp.take(step, r);
         if (o.watcher != nullptr) o.watcher->take(step, r);
         if (account) account->take(step, static_cast<std::size_t>(spell.month[step / per_hour] - 1), r);
         if (o.progress && ++done % per_day == 0)
@@ -97,13 +120,20 @@ BuildingYear run_year(const building::Building& b, const climate::WeatherYear& y
         const building::Room& room = b.rooms[i];
         const std::size_t z = compiled.zone_of_room[i];
         const balance::ZoneRun& zone = r.zones[z];
-        out.rooms.push_back({room.name, b.storeys[room.storey].name, room.floor_area_m2, room.volume_m3,
-                             room.use.heating_setpoint_C.has_value(), room.use.cooling_setpoint_C.has_value(), zone,
+        out.rooms.push_back({room.name,
+                             b.storeys[room.storey].name,
+                             room.floor_area_m2,
+                             room.volume_m3,
+                             room.use.heating_setpoint_C.has_value(),
+                             room.use.cooling_setpoint_C.has_value(),
+                             zone,
                              tally.months(z),
+                             damp.months(i),
                              {}});
         const double peak = std::max(zone.heating_peak_W, zone.cooling_peak_W);
         if (peak > 0.0) out.film_residual = std::max(out.film_residual, zone.film_residual_W / peak);
     }
+    out.duration = std::move(tally).duration();
     if (account) out.parts = std::move(*account).parts();
     out.series = std::move(r.series);
     out.worst_closure = r.worst_closure;

@@ -9,6 +9,7 @@
 
 #include <venture/balance/run.hpp>
 #include <venture/building/building.hpp>
+#include <venture/loads/damp.hpp>
 #include <venture/loads/room_year_parts.hpp>
 #include <venture/quantity/preferred_units.hpp>
 #include <venture/quantity/problem.hpp>
@@ -53,8 +54,8 @@ struct MonthHeat {
 
 /// Air of a room in one month; what is of an air supply is nil without one.
 struct MonthAir {
-    double hours = 0.0;          ///< that were run
-    double outdoor_air_kg = 0.0; ///< dry, by leaks, windows and supply
+    double hours = 0.0;                                    ///< that were run
+    double outdoor_air_kg = 0.0;                           ///< dry, by leaks, windows and supply
     double recovered_heat_J = 0.0, recovered_cold_J = 0.0; ///< sensible
     double free_cooling_J = 0.0; ///< by recovery that is passed by, and by outdoor air beyond its least
     double heats_then_cools_J = 0.0, heats_then_cools_h = 0.0; ///< recovered into air that is then cooled
@@ -62,6 +63,12 @@ struct MonthAir {
     // of the coils of a supply that gives everything, outdoor air with it
     double heating_J = 0.0, reheat_J = 0.0; ///< reheat stands in heating
     double cooling_sensible_J = 0.0, cooling_latent_J = 0.0, humidifying_J = 0.0;
+};
+
+/// What all rooms' heating and cooling is or exceeds in so many hours of the run.
+struct DurationPoint {
+    double hours = 0.0;
+    double heating_W = 0.0, cooling_W = 0.0; ///< cooling: sensible and latent
 };
 
 struct RoomAirYear {
@@ -76,6 +83,7 @@ struct RoomYear {
     bool heated = false, cooled = false;
     balance::ZoneRun run{};
     std::array<MonthHeat, 12> months{};
+    std::array<MonthDamp, 12> damp{};
     RoomAirYear air{};
 };
 
@@ -88,6 +96,7 @@ struct BuildingYear {
     std::optional<RoomYearParts> parts{};              ///< of the room asked for
     double heating_peak_W = 0.0, cooling_peak_W = 0.0; ///< largest hours of the sums over all rooms
     std::size_t heating_peak_hour = 0, cooling_peak_hour = 0; ///< of the year, from 0
+    std::vector<DurationPoint> duration{};                    ///< from the largest hour to all that were run
     double step_s = 0.0, run_in_days = 0.0;
     double worst_closure = 0.0;
     int unsettled_steps = 0;    ///< never believe a year that has any

@@ -81,6 +81,13 @@ const figure::TableOf<RoomLoadRow>& room_load_columns()
              [](const R& r) -> Cell { return r.week ? Cell{r.week->cooling_W} : Cell{}; }},
             {{"week_when", "on", "", "weekday, design day and hour of that", 6, Sum::none, Show::if_any},
              [](const R& r) -> Cell { return r.week && r.week->cooling_W > 0.0 ? Cell{r.week->when} : Cell{}; }},
+            {{"humidifying", "Humidifying", "power",
+              "largest hour mean of what keeps the room at its least humidity in winter design, as heat of "
+              "vaporisation",
+              2, Sum::added, Show::if_any},
+             [](const R& r) -> Cell { return where(r.load->humidifying_W > 0.0, r.load->humidifying_W); }},
+            {{"humidifying_when", "Humidifying at", "", "day and clock hour of that", 5, Sum::none, Show::data},
+             [](const R& r) -> Cell { return where(r.load->humidifying_W > 0.0, r.load->humidifying_when); }},
             {{"coldest", "Coldest", "temperature", "lowest hour mean of its air in winter design", 5, Sum::smallest},
              [](const R& r) -> Cell { return where(!r.load->typed, r.load->lowest_air_C); }},
             {{"warmest", "Warmest", "temperature", "highest hour mean of its air on cooling design days", 5,

@@ -172,6 +172,23 @@ const figure::TableOf<YearRow>& building_year_columns()
     return all;
 }
 
+const figure::TableOf<DurationPoint>& duration_columns()
+{
+    using D = DurationPoint;
+    static const figure::TableOf<D> all = {
+        {"duration", "Load and duration", "What the sum over all rooms is, or more, in so many hours of the run.", 1},
+        {
+            {{"hours", "In so many\nhours", "hours", "in which it is as much, or more", 0},
+             [](const D& d) -> Cell { return d.hours; }},
+            {{"heating", "heating of all\nrooms is at least", "total_power", "hour mean"},
+             [](const D& d) -> Cell { return d.heating_W; }},
+            {{"cooling", "cooling is\nat least", "total_power", "hour mean, sensible and latent", 1, Sum::none,
+              Show::if_any},
+             [](const D& d) -> Cell { return where(d.cooling_W > 0.0, d.cooling_W); }},
+        }};
+    return all;
+}
+
 std::vector<RoomYearRow> room_year_rows(const YearRow& year)
 {
     std::vector<RoomYearRow> out;
@@ -221,6 +238,11 @@ const figure::TablesOf<YearRow>& year_tables()
                      return months;
                  })
             .add(room_month_columns(), [](const YearRow& y) { return room_month_rows(*y.year); })
+            .add(duration_columns(), [](const YearRow& y) { return y.year->duration; })
+            .add(damp_columns(),
+                 [](const YearRow& y) {
+                     return y.building != nullptr ? damp_rows(*y.building, *y.year) : std::vector<DampRow>{};
+                 })
             .add(building_year_columns(), [](const YearRow& y) { return std::vector{y}; });
         detail::add_air_year_tables(tables);
         detail::add_room_year_tables(tables);

@@ -9,6 +9,7 @@ namespace venture::loads {
 struct YearRow {
     const BuildingYear* year = nullptr;
     bool leap = false;
+    const building::Building* building = nullptr; ///< that was run; nothing: no tables of its faces
 };
 
 /// All tables of a year but its series.

@@ -94,7 +94,9 @@ inline constexpr std::string_view many_units = "V449";   ///< many units in a ro
 inline constexpr std::string_view stays_dry = "V450";    ///< a coil takes no moisture where nobody limits it
 inline constexpr std::string_view odd_valve = "V451";    ///< a valve that cannot be set for its unit, or whistles
 inline constexpr std::string_view primary_air = "V452";  ///< outdoor air counted twice, or through what lets none in
-inline constexpr std::string_view cannot_be = "V442";    ///< rooms at temperatures or humidities that cannot be
+inline constexpr std::string_view wet_face =
+    "V453"; ///< a humidified room whose windows or walls get wet in winter design
+inline constexpr std::string_view cannot_be = "V442"; ///< rooms at temperatures or humidities that cannot be
 // weather
 inline constexpr std::string_view weather_records = "V501"; ///< records that make no year
 inline constexpr std::string_view weather_value = "V502";   ///< a reading that cannot be

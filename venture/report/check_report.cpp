@@ -241,6 +241,7 @@ Document check_document(const Building& b, const PreferredUnits& units)
     out.add(site_line(b, units));
     out.add(tables.table("room", b));
     out.add(rooms_note(b) + overruled_text(building::overruled_rows(b)));
+    out.add(tables.table("air_route", b));
     Table hours = tables.table("hours", b);
     hours.columns.front().heading = fmt::format("Full-load hours in {}", b.project.year);
     out.add(std::move(hours));

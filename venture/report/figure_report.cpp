@@ -5,6 +5,7 @@
 #include <fmt/format.h>
 
 #include <venture/airside/coil_figures.hpp>
+#include <venture/airside/coil_ledger.hpp>
 #include <venture/building/building_figures.hpp>
 #include <venture/climate/climate_figures.hpp>
 #include <venture/figure/shown.hpp>
@@ -80,7 +81,7 @@ const std::vector<ResultTable>& result_tables()
         add("loads", loads::design_tables().declarations());
         add("loads", airside::coil_tables().declarations());
         add("loads --hours", {loads::load_hour_columns().declaration()});
-        add("loads --room", {loads::load_path_columns().declaration()});
+        add("loads --room", {loads::load_path_columns().declaration(), airside::state_columns().declaration()});
         add("loads --room --arithmetic", ledger_declarations());
         add("loads --room --terms", {loads::path_term_columns().declaration()});
         add("loads --room --by-source", {loads::load_cause_columns().declaration()});

@@ -45,6 +45,35 @@ std::string how_text(const BuildingYear& y)
                  "each room's set-points refer to.\n";
 }
 
+/// Rooms whose faces get damp, or that none does.
+std::string damp_text(const std::vector<loads::DampRow>& rows, const PreferredUnits& units)
+{
+    std::vector<std::string> lines;
+    for (const loads::DampRow& d : rows) {
+        if (d.mould())
+            lines.push_back(fmt::format("  {}: {} at its {} in {}, temperature factor {:.2f}; {}\n", d.room,
+                                        d.face_humidity < 1.0 ? fmt::format("{:.0f} %", 100.0 * d.face_humidity)
+                                                              : std::string{"water"},
+                                        d.surface, climate::month_name(d.month), d.factor,
+                                        d.needed_factor < 1.0 ? fmt::format("it takes {:.2f}", d.needed_factor)
+                                                              : "no insulation helps, the room is too humid"));
+        if (d.wet_opening_h > 0.0)
+            lines.push_back(fmt::format("  {}: water on its {} for {}, temperature factor {:.2f}\n", d.room, d.opening,
+                                        units.text(d.wet_opening_h, "duration"), d.opening_factor));
+    }
+    constexpr std::size_t most = 12;
+    std::string out;
+    for (std::size_t i = 0; i < std::min(lines.size(), most); ++i) out += lines[i];
+    if (lines.size() > most) out += fmt::format("  and {} more\n", lines.size() - most);
+    if (rows.empty()) return {};
+    if (out.empty())
+        return "\nDamp: no wall or roof to outdoors above 80 % over a month's mean, no window or door below the dew "
+               "point (ISO 13788; corners and thermal bridges are not looked at).\n";
+    return "\nDamp at inside faces to outdoors: above 80 % over a month's mean mould can grow (ISO 13788; corners and "
+           "thermal bridges are colder)\n\n" +
+           out;
+}
+
 /// One room's, before those of all.
 void add_room(Document& out, const loads::YearRow& told)
 {
@@ -71,12 +100,14 @@ Document year_document(const building::Building& b, const BuildingYear& y, bool 
     out.add(site_line(b, units) + fmt::format("{} to {} of the weather year '{}'{}\n", day(y.first_day),
                                               day(y.first_day + y.days - 1), y.weather,
                                               y.synthetic ? ", SYNTHETIC: made up, measured by nobody" : ""));
-    const loads::YearRow told{&y, leap};
+    const loads::YearRow told{&y, leap, &b};
     if (y.parts) add_room(out, told);
     out.add(loads::year_tables().table("room_year", told));
     out.add(loads::year_tables().table("month_year", told));
     out.add(loads::year_tables().table("room_air", told));
     out.add(loads::year_tables().table("month_air", told));
+    out.add(loads::year_tables().table("duration", told));
+    out.add(damp_text(loads::damp_rows(b, y), units));
     const bool by_calendar =
         std::ranges::any_of(b.calendars, [](const calendar::Calendar& c) { return !c.is_one_profile(); });
     out.add("\n" + peaks_text(y, leap, units) + how_text(y) +

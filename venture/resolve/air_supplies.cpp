@@ -89,8 +89,8 @@ void AirSupplies::add_air_supplies()
                                           .coldest_exhaust_C = if_typed(given.coldest_exhaust),
                                           .coldest_supply_C = value_of(given.coldest_supply),
                                           .warmest_supply_C = value_of(given.warmest_supply),
-                                          .driest_supply = given.driest_supply ? *given.driest_supply : 0.0,
-                                          .wettest_supply = given.wettest_supply ? *given.wettest_supply : 1.0,
+                                          .driest_supply = if_typed(given.driest_supply),
+                                          .wettest_supply = if_typed(given.wettest_supply),
                                           .origin = given.name.origin});
     }
 }

@@ -4,6 +4,8 @@
 #include <array>
 #include <cmath>
 
+#include <venture/air/moist_air.hpp>
+#include <venture/building/cold_faces.hpp>
 #include <venture/resolve/pass.hpp>
 #include <venture/resolve/types.hpp>
 
@@ -29,6 +31,7 @@ private:
     void look_at_air(const Room& room);
     void look_at_people(const Room& room);
     void look_at_name(const Room& room);
+    void look_at_wet_faces();
     void look_at_sliding();
 
     using Rule = void (RoomFindings::*)(const Room&);
@@ -116,6 +119,37 @@ void RoomFindings::look_at_gains(const Room& room)
                             limit.what, units_.text(watts / room.floor_area_m2, Kind::power_per_area, 3),
                             units_.text(limit.most_W_per_m2, Kind::power_per_area)),
                 "check the unit: of the whole room or for each square metre; kW or W");
+    }
+}
+
+/// Where a room is humidified, its coldest faces in winter design against the dew point of what it is held at.
+void RoomFindings::look_at_wet_faces()
+{
+    const auto pressure = air::standard_pressure(building_.site.place.height_m);
+    const double outdoor_C = building_.site.winter.dry_bulb_C;
+    const auto coldest = building::coldest_faces(building_);
+    for (std::size_t r = 0; r < building_.rooms.size(); ++r) {
+        const Room& room = building_.rooms[r];
+        constexpr double least_humidity = 0.01; // air nearly without water has no dew point to speak of
+        if (!room.use.least_humidity || !room.use.heating_setpoint_C || room.left_out ||
+            room.use.least_humidity->value < least_humidity)
+            continue;
+        const double room_C = room.use.heating_setpoint_C->value;
+        const auto held = air::MoistAir::from_relative_humidity(quantity::Temperature::celsius(room_C),
+                                                                room.use.least_humidity->value, pressure);
+        const double dew_C = air::dew_point(held).celsius();
+        for (const auto& face : {coldest[r].surface, coldest[r].opening}) {
+            if (!face || face->temperature_C(room_C, outdoor_C) >= dew_C) continue;
+            finding(Severity::warning, codes::wet_face, room.use.least_humidity->origin, "room/" + room.name,
+                    fmt::format("room '{}': held at {:.0f} % its dew point is {}, and its {} is at {} inside in winter "
+                                "design: it gets wet",
+                                room.name, 100.0 * room.use.least_humidity->value,
+                                units_.text(dew_C, Kind::temperature, 3), face->face,
+                                units_.text(face->temperature_C(room_C, outdoor_C), Kind::temperature, 3)),
+                    fmt::format("hold it drier while it is cold, or build it warmer: its temperature factor is {:.2f}, "
+                                "and it takes {:.2f}",
+                                face->temperature_factor, (dew_C - outdoor_C) / (room_C - outdoor_C)));
+        }
     }
 }
 
@@ -275,6 +309,7 @@ const RoomFindings::Rule RoomFindings::rules[] = {
 void RoomFindings::look_over()
 {
     look_at_glass();
+    look_at_wet_faces();
     for (const Room& room : building_.rooms)
         for (const Rule& rule : rules)
             if (!room.left_out) (this->*rule)(room);

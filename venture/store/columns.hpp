@@ -40,6 +40,14 @@ inline constexpr Column<loads::MonthHeat> of_month[] = {{"heating_J", &loads::Mo
                                                         {"cooling_J", &loads::MonthHeat::cooling_J},
                                                         {"latent_J", &loads::MonthHeat::latent_J},
                                                         {"humidifying_J", &loads::MonthHeat::humidifying_J}};
+inline constexpr Column<loads::MonthDamp> damp_of_month[] = {{"damp_h", &loads::MonthDamp::hours},
+                                                             {"air_C", &loads::MonthDamp::air_C},
+                                                             {"vapour_Pa", &loads::MonthDamp::vapour_Pa},
+                                                             {"outdoor_C", &loads::MonthDamp::outdoor_C},
+                                                             {"wet_opening_h", &loads::MonthDamp::wet_opening_h}};
+inline constexpr Column<loads::DurationPoint> of_duration[] = {{"hours", &loads::DurationPoint::hours},
+                                                               {"heating_W", &loads::DurationPoint::heating_W},
+                                                               {"cooling_W", &loads::DurationPoint::cooling_W}};
 inline constexpr Column<loads::MonthAir> air_of_month[] = {
     {"hours", &loads::MonthAir::hours},
     {"outdoor_air_kg", &loads::MonthAir::outdoor_air_kg},

@@ -85,7 +85,11 @@ Into room_columns()
     return all_columns("run, place, name, storey, heated, cooled, air_supply, given_everything", 8,
                        columns::sizes_of_room, columns::of_room, columns::hours_of_room);
 }
-Into month_columns() { return all_columns("run, place, month", 3, columns::of_month, columns::air_of_month); }
+Into month_columns()
+{
+    return all_columns("run, place, month", 3, columns::of_month, columns::damp_of_month, columns::air_of_month);
+}
+Into duration_columns() { return all_columns("run, place", 2, columns::of_duration); }
 
 } // namespace
 
@@ -141,6 +145,7 @@ void add_rooms(const Database& db, std::int64_t run, const loads::BuildingYear& 
         for (std::size_t month = 0; month < room.months.size(); ++month) {
             month_row.bind(run).bind(r).bind(month + 1);
             bind(month_row, columns::of_month, room.months[month]);
+            bind(month_row, columns::damp_of_month, room.damp[month]);
             bind(month_row, columns::air_of_month, room.air.months[month]);
             month_row.run();
         }
@@ -200,6 +205,16 @@ void add_row(Statement& row, std::int64_t series, const Split& part, const Sums&
 
 } // namespace
 
+void add_duration(const Database& db, std::int64_t run, const loads::BuildingYear& year)
+{
+    Statement row = db.prepare(duration_columns().into("duration"));
+    for (std::size_t i = 0; i < year.duration.size(); ++i) {
+        row.bind(run).bind(i);
+        bind(row, columns::of_duration, year.duration[i]);
+        row.run();
+    }
+}
+
 void add_series(const Database& db, std::int64_t run, bool leap, const loads::BuildingYear& year)
 {
     const std::size_t hours = 24 * static_cast<std::size_t>(year.days);
@@ -239,7 +254,7 @@ void drop(const Database& db, std::int64_t run)
         db.prepare(fmt::format("DELETE FROM {} WHERE series IN (SELECT id FROM series WHERE run = ?)", table))
             .bind(run)
             .run();
-    for (const char* table : {"series", "room_month", "room"})
+    for (const char* table : {"series", "duration", "room_month", "room"})
         db.prepare(fmt::format("DELETE FROM {} WHERE run = ?", table)).bind(run).run();
     db.prepare("DELETE FROM run WHERE id = ?").bind(run).run();
 }
@@ -282,7 +297,14 @@ loads::BuildingYear year(const Database& db, const KeptRun& run)
         const auto at = static_cast<std::size_t>(month.whole(2) - 1);
         int column = 3;
         read(month, columns::of_month, column, r.months.at(at));
+        read(month, columns::damp_of_month, column, r.damp.at(at));
         read(month, columns::air_of_month, column, r.air.months.at(at));
+    }
+    Statement point = db.prepare(duration_columns().from("duration WHERE run = ? ORDER BY place"));
+    point.bind(run.id);
+    while (point.next()) {
+        int column = 2;
+        read(point, columns::of_duration, column, out.duration.emplace_back());
     }
     return out;
 }

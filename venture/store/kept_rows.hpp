@@ -9,6 +9,7 @@ namespace venture::store::rows {
 [[nodiscard]] std::vector<KeptRun> runs(const Database& db);
 std::int64_t add_run(const Database& db, const KeptRun& run, const loads::BuildingYear& year);
 void add_rooms(const Database& db, std::int64_t run, const loads::BuildingYear& year);
+void add_duration(const Database& db, std::int64_t run, const loads::BuildingYear& year);
 void add_series(const Database& db, std::int64_t run, bool leap, const loads::BuildingYear& year);
 /// With all that belongs to it.
 void drop(const Database& db, std::int64_t run);

@@ -107,6 +107,7 @@ std::int64_t KeptRuns::keep(const KeptRun& run, const loads::BuildingYear& year)
         db.prepare("UPDATE run SET name = '' WHERE name = ?").bind(std::string_view{kept.name}).run();
     const std::int64_t id = rows::add_run(db, kept, year);
     rows::add_rooms(db, id, year);
+    rows::add_duration(db, id, year);
     rows::add_series(db, id, kept.leap, year);
     std::vector<KeptRun> unnamed = runs();
     std::erase_if(unnamed, [](const KeptRun& r) { return !r.name.empty(); });

@@ -46,6 +46,7 @@ loads::BuildingYear a_year(unsigned seed, int first_day = 1, int days = 365)
     out.heating_peak_W = 1000.0 * number();
     out.cooling_peak_hour = 4711;
     out.worst_closure = 1e-12;
+    out.duration = {{1.0, 1000.0 * number(), number()}, {8760.0, number(), 0.0}};
     for (const char* name : {"Front room", "Kitchen's \"end\"", "Döner/Café"}) {
         loads::RoomYear room{.room = name, .storey = "ground", .floor_area_m2 = number(), .volume_m3 = number()};
         room.heated = true;
@@ -53,6 +54,7 @@ loads::BuildingYear a_year(unsigned seed, int first_day = 1, int days = 365)
         room.run.warmest_C = 30.0 * number();
         room.run.heating_peak_hour = random() % 8760;
         for (auto& month : room.months) month = {number(), number(), number(), number()};
+        for (auto& month : room.damp) month = {number(), number(), number(), number(), number()};
         room.air.supply = "house air";
         for (auto& month : room.air.months) {
             month.fan_J = number();
@@ -81,6 +83,7 @@ std::uint64_t fingerprint(const loads::BuildingYear& year)
     quantity::Hash hash;
     quantity::IntoHash into{hash};
     quantity::each_field(year.rooms, into);
+    quantity::each_field(year.duration, into);
     hash.add(year.heating_peak_W);
     hash.add(year.worst_closure);
     hash.add_bits(year.cooling_peak_hour);

@@ -40,8 +40,14 @@ std::string schema()
            ") WITHOUT ROWID;\n"
            "CREATE TABLE room_month (\n"
            "  run INTEGER NOT NULL, place INTEGER NOT NULL, month INTEGER NOT NULL, -- 1 to 12\n" +
-           declared(columns::of_month, "REAL") + declared(columns::air_of_month, "REAL") +
+           declared(columns::of_month, "REAL") + declared(columns::damp_of_month, "REAL") +
+           declared(columns::air_of_month, "REAL") +
            "  PRIMARY KEY (run, place, month)\n"
+           ") WITHOUT ROWID;\n"
+           "CREATE TABLE duration (\n"
+           "  run INTEGER NOT NULL, place INTEGER NOT NULL,\n" +
+           declared(columns::of_duration, "REAL") +
+           "  PRIMARY KEY (run, place)\n"
            ") WITHOUT ROWID;\n"
            "CREATE TABLE series (\n"
            "  id INTEGER PRIMARY KEY, run INTEGER NOT NULL, path TEXT NOT NULL, subject TEXT NOT NULL, kind TEXT NOT "

@@ -111,7 +111,9 @@ loads::BuildingYear Case::year(const loads::BuildingYearOptions& options) const
     with_air.watcher = &air;
     loads::BuildingYear out = loads::run_year(*building(), *weather(), with_air);
     state_->year_asked = true;
-    state_->problems.add_all(loads::year_findings(*building(), out, state_->units));
+    const auto findings = loads::year_findings(*building(), out, state_->units);
+    state_->problems.add_all(findings);
+    if (findings.empty()) state_->problems.add_all(air.problems()); // of a room that cannot be they follow
     return out;
 }
 
