@@ -15,9 +15,51 @@ namespace {
 constexpr double hour_s = 3600.0;
 constexpr double rated_density_kg_per_m3 = 1.2; ///< that fans are rated for
 
+/// A series of the sums of hours.
+struct AirSeries {
+    balance::SeriesKind is{};
+    double (*joules)(const loads::MonthAir& hour) = nullptr;
+};
+constexpr AirSeries air_series[] = {
+    {{"free cooling", "W", "by recovery that is passed by, and by outdoor air beyond the least"},
+     [](const loads::MonthAir& h) { return h.free_cooling_J; }},
+    {{"fans", "W", "electricity of supply and extract fans"}, [](const loads::MonthAir& h) { return h.fan_J; }},
+    {{"coil heating", "W", "of a supply that gives everything, outdoor air and reheat with it"},
+     [](const loads::MonthAir& h) { return h.heating_J; }},
+    {{"reheat", "W", "of it, of air that was cooled to be dried"}, [](const loads::MonthAir& h) { return h.reheat_J; }},
+    {{"coil cooling", "W", "of a supply that gives everything, sensible and latent"},
+     [](const loads::MonthAir& h) { return h.cooling_sensible_J + h.cooling_latent_J; }},
+    {{"coil humidifying", "W", "moisture put in, as heat of vaporisation"},
+     [](const loads::MonthAir& h) { return h.humidifying_J; }},
+};
+
+double watts(std::string_view kind, const loads::MonthAir& hour)
+{
+    return std::ranges::find(air_series, kind, [](const AirSeries& s) { return s.is.name; })->joules(hour) / hour_s;
+}
+
 } // namespace
 
-AirYear::AirYear(const building::Building& building)
+std::span<const balance::SeriesKind> air_series_kinds()
+{
+    static const auto all = [] {
+        std::vector<balance::SeriesKind> out;
+        for (const AirSeries& kind : air_series) out.push_back(kind.is);
+        return out;
+    }();
+    return all;
+}
+
+std::vector<balance::SeriesKind> year_series_kinds()
+{
+    const auto of_balance = balance::series_kinds();
+    std::vector<balance::SeriesKind> out{of_balance.begin(), of_balance.end()};
+    const auto of_air = air_series_kinds();
+    out.insert(out.end(), of_air.begin(), of_air.end());
+    return out;
+}
+
+AirYear::AirYear(const building::Building& building, const std::vector<std::string>& series)
     : b_{building},
       hour_(building.rooms.size()),
       rooms_(building.rooms.size()),
@@ -28,6 +70,13 @@ AirYear::AirYear(const building::Building& building)
         rooms_[r].supply = supply ? b_.air_supplies[*supply].name : std::string{};
         rooms_[r].everything = supply && b_.air_supplies[*supply].gives_everything;
     }
+    for (const std::string& kind : series)
+        for (const AirSeries& known : air_series)
+            for (std::size_t r = 0; known.is.name == kind && r < rooms_.size(); ++r) {
+                if (rooms_[r].supply.empty()) continue;
+                series_.push_back({kind, std::string{known.is.unit}, b_.rooms[r].name, {}});
+                rooms_of_series_.push_back(r);
+            }
 }
 
 void AirYear::begin(const loads::Compiled& compiled, const loads::Spell& spell)
@@ -51,6 +100,7 @@ void AirYear::begin(const loads::Compiled& compiled, const loads::Spell& spell)
 void AirYear::end(loads::BuildingYear& year)
 {
     for (std::size_t r = 0; r < rooms_.size(); ++r) year.rooms[r].air = std::move(rooms_[r]);
+    year.series.insert(year.series.end(), std::move_iterator{series_.begin()}, std::move_iterator{series_.end()});
 }
 
 void AirYear::take(std::size_t step, const balance::StepResult& result)
@@ -101,27 +151,37 @@ void AirYear::take_room(std::size_t r, std::size_t step, const balance::StepResu
 
 void AirYear::end_hour(std::size_t r, std::size_t hour)
 {
-    const Hour& h = hour_[r];
+    const loads::MonthAir now = air_of(r, hour_[r]);
     loads::MonthAir& out = rooms_[r].months.at(static_cast<std::size_t>(spell_->month[hour] - 1));
-    out.hours += 1.0;
-    out.outdoor_air_kg += h.outdoor_kg;
-    if (const auto& at = b_.rooms[r].use.air_supply) {
-        const building::AirSupply& supply = b_.air_supplies[*at];
-        out.recovered_heat_J += std::max(0.0, h.recovered_J);
-        out.recovered_cold_J += std::max(0.0, -h.recovered_J);
-        out.free_cooling_J += std::max(0.0, h.base_J - h.supply_J);
-        out.heats_then_cools_J += h.heats_then_cools_J;
-        out.heats_then_cools_h += h.heats_then_cools_s / hour_s;
-        if (!supply.gives_everything)
-            out.fan_J += supply.fan_power_W_per_m3_per_s() * h.supplied_kg / rated_density_kg_per_m3;
-        else if (!told_[r])
-            try {
-                add_coils(supply, h, out);
-            } catch (const quantity::RangeError& wrong) {
-                tell(r, supply, wrong.what());
-            }
-    }
+    out += now;
+    out.hours += now.hours;
+    out.heats_then_cools_h += now.heats_then_cools_h;
+    for (std::size_t s = 0; s < series_.size(); ++s)
+        if (rooms_of_series_[s] == r) series_[s].values.push_back(watts(series_[s].kind, now));
     hour_[r] = {};
+}
+
+/// Of one hour.
+loads::MonthAir AirYear::air_of(std::size_t r, const Hour& h)
+{
+    loads::MonthAir out{.hours = 1.0, .outdoor_air_kg = h.outdoor_kg};
+    const auto& at = b_.rooms[r].use.air_supply;
+    if (!at) return out;
+    const building::AirSupply& supply = b_.air_supplies[*at];
+    out.recovered_heat_J = std::max(0.0, h.recovered_J);
+    out.recovered_cold_J = std::max(0.0, -h.recovered_J);
+    out.free_cooling_J = std::max(0.0, h.base_J - h.supply_J);
+    out.heats_then_cools_J = h.heats_then_cools_J;
+    out.heats_then_cools_h = h.heats_then_cools_s / hour_s;
+    if (!supply.gives_everything)
+        out.fan_J = supply.fan_power_W_per_m3_per_s() * h.supplied_kg / rated_density_kg_per_m3;
+    else if (!told_[r])
+        try {
+            add_coils(supply, h, out);
+        } catch (const quantity::RangeError& wrong) {
+            tell(r, supply, wrong.what());
+        }
+    return out;
 }
 
 void AirYear::tell(std::size_t r, const building::AirSupply& supply, std::string_view why)

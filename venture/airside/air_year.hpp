@@ -1,20 +1,28 @@
 #pragma once
 /// Outdoor air, recovery, free cooling, fans and coils of a building's run through its year, hour by hour.
 
+#include <span>
+#include <string>
 #include <vector>
 
 #include <venture/air/point.hpp>
 #include <venture/balance/heat_balance.hpp>
+#include <venture/balance/series.hpp>
 #include <venture/building/building.hpp>
 #include <venture/loads/building_year.hpp>
 
 namespace venture::airside {
 
+/// Kinds of series that it can add to a run, of rooms with an air supply; means over hours.
+[[nodiscard]] std::span<const balance::SeriesKind> air_series_kinds();
+/// Those and balance::series_kinds(): all that a year can be asked for.
+[[nodiscard]] std::vector<balance::SeriesKind> year_series_kinds();
+
 /// Adds up while a run goes on, room by room.
 class AirYear final : public loads::YearWatcher {
 public:
-    /// @param building  outlives it
-    explicit AirYear(const building::Building& building);
+    /// @param building  outlives it   @param series  kinds that are wanted; those that are no kinds of air are left alone
+    explicit AirYear(const building::Building& building, const std::vector<std::string>& series = {});
     void begin(const loads::Compiled& compiled, const loads::Spell& spell) override;
     void take(std::size_t step, const balance::StepResult& result) override;
     void end(loads::BuildingYear& year) override;
@@ -31,6 +39,7 @@ private:
     };
     void take_room(std::size_t room, std::size_t step, const balance::StepResult& result);
     void end_hour(std::size_t room, std::size_t hour);
+    [[nodiscard]] loads::MonthAir air_of(std::size_t room, const Hour& h);
     void add_coils(const building::AirSupply& supply, const Hour& h, loads::MonthAir& out) const;
     void tell(std::size_t room, const building::AirSupply& supply, std::string_view why);
 
@@ -41,6 +50,8 @@ private:
     std::vector<bool> by_hour_{}; ///< by room: air by leaks and windows is the same over each hour
     std::vector<Hour> hour_;
     std::vector<loads::RoomAirYear> rooms_;
+    std::vector<balance::Series> series_{}; ///< of rooms with a supply, kind by kind
+    std::vector<std::size_t> rooms_of_series_{};
     std::vector<quantity::Problem> problems_{};
     std::vector<bool> told_;
 };

@@ -150,6 +150,30 @@ loads::BuildingYear january(const input::Input& in)
     return loads::run_year(b, year, {.step_s = 1800.0, .days = 14, .run_in_days = 14.0, .watcher = &air});
 }
 
+TEST(YearOfAir, HoursAddUpToMonths)
+{
+    const building::Building b = built(supplied(0.7, true));
+    std::vector<std::string> wanted = {"heating"};
+    for (const balance::SeriesKind& kind : air_series_kinds()) wanted.emplace_back(kind.name);
+    AirYear air{b, wanted};
+    const climate::WeatherYear weather = climate::synthetic_year(climate::temperate_climate());
+    const auto year = loads::run_year(b, weather, {.first_day = 120, .days = 20, .run_in_days = 5.0, .watcher = &air});
+    EXPECT_EQ(year.series.size(), air_series_kinds().size()); // kinds of the balance are asked of the run
+    const auto sum_J = [&](std::string_view kind) {
+        const auto at = std::ranges::find(year.series, kind, &balance::Series::kind);
+        EXPECT_EQ(at->values.size(), 480u);
+        double sum = 0.0;
+        for (const double watts : at->values) sum += 3600.0 * watts;
+        return sum;
+    };
+    loads::MonthAir all;
+    for (const loads::MonthAir& month : year.rooms[0].air.months) all += month;
+    EXPECT_NEAR(sum_J("fans"), all.fan_J, 1e-9 * all.fan_J);
+    EXPECT_NEAR(sum_J("coil heating"), all.heating_J, 1e-9 * all.heating_J);
+    EXPECT_NEAR(sum_J("free cooling"), all.free_cooling_J, 1e-9 * all.heating_J);
+    EXPECT_NEAR(sum_J("coil cooling"), all.cooling_sensible_J + all.cooling_latent_J, 1e-9 * all.heating_J);
+}
+
 TEST(YearOfAir, RecoveredAndHeatedMakeWhatTheWindowLoses)
 {
     const loads::BuildingYear by_window = january(aired()), by_supply = january(supplied(0.7)),

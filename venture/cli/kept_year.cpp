@@ -4,6 +4,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/airside/air_year.hpp>
 #include <venture/cli/progress.hpp>
 #include <venture/quantity/error.hpp>
 #include <venture/quantity/hash.hpp>
@@ -44,11 +45,12 @@ std::vector<std::string> kinds_to_keep(const YearOptions& y)
                                     "supply air",
                                     "heat of supply air",
                                     "recovered heat"};
+    for (const balance::SeriesKind& kind : airside::air_series_kinds()) out.emplace_back(kind.name);
     if (std::ranges::find(y.keep, all_kinds) == y.keep.end()) {
         out.insert(out.end(), y.keep.begin(), y.keep.end());
         return out;
     }
-    for (const balance::SeriesKind& kind : balance::series_kinds()) out.emplace_back(kind.name);
+    for (const balance::SeriesKind& kind : airside::year_series_kinds()) out.emplace_back(kind.name);
     return out;
 }
 

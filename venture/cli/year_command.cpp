@@ -5,6 +5,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/airside/air_year.hpp>
 #include <venture/cli/command.hpp>
 #include <venture/cli/deliver.hpp>
 #include <venture/cli/kept_year.hpp>
@@ -22,7 +23,7 @@ namespace {
 std::string kinds_text()
 {
     std::string out = "Series, means over the hour:\n";
-    for (const balance::SeriesKind& kind : balance::series_kinds())
+    for (const balance::SeriesKind& kind : airside::year_series_kinds())
         out += fmt::format("  {:<26}{:<7}{}{}\n", kind.name, kind.unit,
                            kind.subject == balance::Subject::whole     ? "of the whole: "
                            : kind.subject == balance::Subject::surface ? "of every surface: "
@@ -35,7 +36,7 @@ std::string kinds_text()
 bool knows_series(const std::vector<std::string>& asked)
 {
     std::vector<std::string> names;
-    for (const balance::SeriesKind& kind : balance::series_kinds()) names.emplace_back(kind.name);
+    for (const balance::SeriesKind& kind : airside::year_series_kinds()) names.emplace_back(kind.name);
     for (const std::string& kind : asked) {
         if (std::ranges::find(names, kind) != names.end()) continue;
         const auto near = quantity::nearest_name(kind, names);

@@ -71,6 +71,9 @@ struct DurationPoint {
     double heating_W = 0.0, cooling_W = 0.0; ///< cooling: sensible and latent
 };
 
+/// All sums but hours, which those who add know the meaning of.
+MonthAir& operator+=(MonthAir& sum, const MonthAir& month);
+
 struct RoomAirYear {
     std::string supply{};    ///< empty: straight into the room
     bool everything = false; ///< comes by it

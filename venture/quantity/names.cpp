@@ -1,5 +1,7 @@
 #include <venture/quantity/names.hpp>
 
+#include <fnmatch.h>
+
 #include <algorithm>
 #include <numeric>
 
@@ -102,6 +104,16 @@ std::string listed(std::span<const std::string> names, std::size_t most)
 {
     if (names.size() <= most) return fmt::format("{}", fmt::join(names, ", "));
     return fmt::format("{}, ... ({} in all)", fmt::join(names.first(most), ", "), names.size());
+}
+
+bool is_named_like(const std::string& name, const std::string& pattern)
+{
+    std::string plain; // only the star means something
+    for (const char c : pattern) {
+        if (c == '?' || c == '[' || c == '\\') plain += '\\';
+        plain += c;
+    }
+    return fnmatch(plain.c_str(), name.c_str(), 0) == 0;
 }
 
 } // namespace venture::quantity

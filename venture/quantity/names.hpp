@@ -28,4 +28,7 @@ namespace venture::quantity {
 /// Small letters for capital ones, of every alphabet, one for one.
 [[nodiscard]] std::string lower_case(std::string_view text);
 
+/// Whether a name is such: * stands for any letters, or none.
+[[nodiscard]] bool is_named_like(const std::string& name, const std::string& pattern);
+
 } // namespace venture::quantity

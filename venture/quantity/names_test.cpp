@@ -72,5 +72,15 @@ TEST(Letters, AreSmallAndWideInEveryAlphabet)
     EXPECT_EQ(nearest_name("B\u00dcRO", std::vector<std::string>{"b\u00fcro", "hall"}), "b\u00fcro");
 }
 
+TEST(IsNamedLike, TakesStarsForAnyLetters)
+{
+    EXPECT_TRUE(is_named_like("Office 12", "Office *"));
+    EXPECT_TRUE(is_named_like("Büro ä", "*ä"));
+    EXPECT_FALSE(is_named_like("Hall", "Office *"));
+    EXPECT_TRUE(is_named_like("Hall [2]?", "Hall [2]?"));
+    EXPECT_FALSE(is_named_like("Hall 2", "Hall [2]"));
+    EXPECT_FALSE(is_named_like("Hallx", "Hall?"));
+}
+
 } // namespace
 } // namespace venture::quantity

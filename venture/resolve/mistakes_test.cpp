@@ -5,6 +5,7 @@
 #include <gmock/gmock.h>
 #include <gtest/gtest.h>
 
+#include <building_questions.hpp>
 #include <small_building.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/resolve/vocabulary.hpp>
@@ -42,6 +43,11 @@ TEST(Findings, NamePeopleWithoutOutdoorAir)
     const auto p = problem_of(in, codes::no_outdoor_air);
     EXPECT_EQ(p.severity, quantity::Severity::warning);
     EXPECT_TRUE(resolve(in).building.has_value()); // a finding, not an error
+    input::PrimaryAirInput line;
+    line.rooms = quantity::TextList{{"R*", {}}};
+    line.flow = 0.02;
+    in.primary_air = {line};
+    EXPECT_EQ(testing_data::told(in, codes::no_outdoor_air), ""); // by a line, what comes is looked at with the units
 }
 
 TEST(Findings, NameARoomThatPassesOnMoreAirThanComesIn)

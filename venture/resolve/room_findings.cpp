@@ -32,6 +32,7 @@ private:
     void look_at_people(const Room& room);
     void look_at_name(const Room& room);
     void look_at_wet_faces();
+    [[nodiscard]] bool has_primary_air(const Room& room) const;
     void look_at_sliding();
 
     using Rule = void (RoomFindings::*)(const Room&);
@@ -215,12 +216,25 @@ void RoomFindings::look_at_heat_and_air(const Room& room)
         .cause = type.empty() ? std::string{} : fmt::format("gains against air of '{}'", value_of(type.front()->name));
 }
 
+/// Whether a line of primary air means it: what comes by that is looked at where units are chosen.
+bool RoomFindings::has_primary_air(const Room& room) const
+{
+    const std::string& storey = building_.storeys[room.storey].name;
+    return std::ranges::any_of(input_.primary_air, [&](const input::PrimaryAirInput& line) {
+        const bool named = !line.rooms || std::ranges::any_of(*line.rooms, [&](const quantity::PlacedText& name) {
+            return quantity::is_named_like(room.name, name.text);
+        });
+        return named && (!line.type || *line.type == room.type) && (!line.storey || *line.storey == storey) &&
+               value_of(line.flow) > 0.0;
+    });
+}
+
 void RoomFindings::look_at_air(const Room& room)
 {
     const Use& use = room.use;
     const double by_plan = room.outdoor_air_by_plan_m3_per_s(), people = use.people.value;
     const std::string subject = "room/" + room.name;
-    if (people > 0.0 && by_plan <= 0.0)
+    if (people > 0.0 && by_plan <= 0.0 && !has_primary_air(room))
         finding(Severity::warning, codes::no_outdoor_air, room.origin, subject,
                 fmt::format("room '{}' holds {:.3g} people and has no ventilation, only leakage", room.name, people),
                 "give ventilation_per_person, ventilation_per_area, ventilation_rate or ventilation_flow");

@@ -4,8 +4,6 @@
 #include <unordered_map>
 #include <unordered_set>
 
-#include <fnmatch.h>
-
 #include <fmt/format.h>
 
 #include <venture/quantity/codes.hpp>
@@ -29,21 +27,11 @@ bool speaks_of(const SpeaksOf& line, const Client& client)
 {
     if (!allows(line.type, client.type) || !allows(line.storey, client.storey)) return false;
     return !names_rooms(line) || std::ranges::any_of(**line.rooms, [&](const quantity::PlacedText& name) {
-        return is_named_like(client.room, name.text);
+        return quantity::is_named_like(client.room, name.text);
     });
 }
 
 } // namespace
-
-bool is_named_like(const std::string& name, const std::string& pattern)
-{
-    std::string plain; // only the star means something
-    for (const char c : pattern) {
-        if (c == '?' || c == '[' || c == '\\') plain += '\\';
-        plain += c;
-    }
-    return fnmatch(plain.c_str(), name.c_str(), 0) == 0;
-}
 
 RoomLines::RoomLines(const std::vector<SpeaksOf>& lines, const std::vector<Client>& clients,
                      quantity::Problems& problems)
@@ -91,7 +79,7 @@ void RoomLines::tell_idle(const std::vector<SpeaksOf>& lines, const std::vector<
         bool is_told = false;
         if (names_rooms(lines[i]))
             for (const quantity::PlacedText& name : **lines[i].rooms) {
-                const auto is_like = [&](const std::string& room) { return is_named_like(room, name.text); };
+                const auto is_like = [&](const std::string& room) { return quantity::is_named_like(room, name.text); };
                 if (is_pattern(name) ? std::ranges::any_of(names, is_like) : known.contains(name.text)) continue;
                 is_told = true;
                 if (is_pattern(name))

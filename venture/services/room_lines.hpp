@@ -10,9 +10,6 @@
 
 namespace venture::services {
 
-/// Whether a name is such: * stands for any letters, or none.
-[[nodiscard]] bool is_named_like(const std::string& name, const std::string& pattern);
-
 /// Rooms that a line speaks of; what is not given does not matter.
 struct SpeaksOf {
     const quantity::Given<quantity::TextList>* rooms = nullptr;

@@ -42,16 +42,6 @@ std::vector<std::size_t> heating_of(const Services& s, std::size_t room)
     return circuits_of(s, room, Service::heating);
 }
 
-TEST(Serving, TakesStarsForAnyLetters)
-{
-    EXPECT_TRUE(is_named_like("Office 12", "Office *"));
-    EXPECT_TRUE(is_named_like("Büro ä", "*ä"));
-    EXPECT_FALSE(is_named_like("Hall", "Office *"));
-    EXPECT_TRUE(is_named_like("Hall [2]?", "Hall [2]?"));
-    EXPECT_FALSE(is_named_like("Hall 2", "Hall [2]"));
-    EXPECT_FALSE(is_named_like("Hallx", "Hall?"));
-}
-
 TEST(Serving, GoesByNamePatternTypeAndStorey)
 {
     input::Input in = three_circuits();

@@ -106,9 +106,12 @@ const Sizing& Case::sizing() const
 
 loads::BuildingYear Case::year(const loads::BuildingYearOptions& options) const
 {
-    airside::AirYear air{*building()};
+    airside::AirYear air{*building(), options.series};
     loads::BuildingYearOptions with_air = options;
     with_air.watcher = &air;
+    std::erase_if(with_air.series, [](const std::string& kind) {
+        return std::ranges::any_of(airside::air_series_kinds(), [&](const auto& known) { return known.name == kind; });
+    });
     loads::BuildingYear out = loads::run_year(*building(), *weather(), with_air);
     state_->year_asked = true;
     const auto findings = loads::year_findings(*building(), out, state_->units);
