@@ -33,10 +33,10 @@ void zone_need(const json& zone, Comparison& compare)
     compare.value("zone", need.supply_m3_per_s() / L_per_s, number(zone, "Voz_l_s"), closed);
 }
 
-Outcome zones(const json& table, const json& group)
+Outcome zones(const json& table, const json& cases)
 {
     Comparison compare{table};
-    for (const json& zone : group) zone_need(zone, compare);
+    for (const json& zone : cases) zone_need(zone, compare);
     return compare.outcome();
 }
 

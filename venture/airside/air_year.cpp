@@ -151,23 +151,23 @@ void AirYear::take_room(std::size_t r, std::size_t step, const balance::StepResu
 
 void AirYear::end_hour(std::size_t r, std::size_t hour)
 {
-    const loads::MonthAir now = air_of(r, hour_[r]);
     loads::MonthAir& out = rooms_[r].months.at(static_cast<std::size_t>(spell_->month[hour] - 1));
-    out += now;
-    out.hours += now.hours;
-    out.heats_then_cools_h += now.heats_then_cools_h;
-    for (std::size_t s = 0; s < series_.size(); ++s)
-        if (rooms_of_series_[s] == r) series_[s].values.push_back(watts(series_[s].kind, now));
+    out.hours += 1.0;
+    out.outdoor_air_kg += hour_[r].outdoor_kg;
+    if (const auto& supply = b_.rooms[r].use.air_supply) {
+        const loads::MonthAir now = supplied(r, b_.air_supplies[*supply], hour_[r]);
+        out += now;
+        out.heats_then_cools_h += now.heats_then_cools_h;
+        for (std::size_t s = 0; s < series_.size(); ++s)
+            if (rooms_of_series_[s] == r) series_[s].values.push_back(watts(series_[s].kind, now));
+    }
     hour_[r] = {};
 }
 
-/// Of one hour.
-loads::MonthAir AirYear::air_of(std::size_t r, const Hour& h)
+/// What a supply did in an hour.
+loads::MonthAir AirYear::supplied(std::size_t r, const building::AirSupply& supply, const Hour& h)
 {
-    loads::MonthAir out{.hours = 1.0, .outdoor_air_kg = h.outdoor_kg};
-    const auto& at = b_.rooms[r].use.air_supply;
-    if (!at) return out;
-    const building::AirSupply& supply = b_.air_supplies[*at];
+    loads::MonthAir out;
     out.recovered_heat_J = std::max(0.0, h.recovered_J);
     out.recovered_cold_J = std::max(0.0, -h.recovered_J);
     out.free_cooling_J = std::max(0.0, h.base_J - h.supply_J);

@@ -18,6 +18,7 @@ struct AfterStep {
     const StepResult& result;
     std::size_t step = 0;
     std::span<const std::size_t> body_of_signal{}; ///< of the model's signals; no_body: it is of none
+    std::span<const Forcing> forcing_of_signal{};  ///< theirs, side by side
     static constexpr std::size_t no_body = static_cast<std::size_t>(-1);
 };
 
@@ -28,8 +29,8 @@ struct SeriesKind {
     std::string_view meaning{};
     Subject subject = Subject::zone;
     Account needs = Account::loads;
-    /// Of one zone or surface (0 for the whole) after a step.
-    double (*value)(const AfterStep& after, std::size_t index) = nullptr;
+    /// Adds the values of zones or surfaces (0 for the whole) after a step to as many sums.
+    void (*add)(const AfterStep& after, std::span<const std::size_t> of, double* sums) = nullptr;
     /// Whether a zone or surface has it; nothing: all have.
     bool (*has)(const ThermalModel& model, std::size_t index) = nullptr;
 };
@@ -59,19 +60,25 @@ public:
     /// What a step has to tell.
     [[nodiscard]] Account needs() const { return needs_; }
     void take(const StepResult& result, std::size_t step);
-    [[nodiscard]] std::vector<Series> series() && { return std::move(series_); }
+    [[nodiscard]] std::vector<Series> series() &&;
 
 private:
     struct Asked {
         const SeriesKind* kind = nullptr;
-        std::size_t index = 0;
+        std::vector<std::size_t> of{};
     };
+    /// Values that wait, to their series: one at a time goes to as many places in memory as there are series.
+    void hand_out();
+    static constexpr std::size_t most_waiting = 24;
+
     const ThermalModel& model_;
     std::size_t steps_per_value_, taken_ = 0;
     Account needs_ = Account::loads;
     std::vector<Asked> asked_{};
-    std::vector<double> sums_{}; ///< of the values that are being made, side by side
+    std::vector<double> sums_{};    ///< of the values that are being made, side by side
+    std::vector<double> waiting_{}; ///< rows of values
     std::vector<std::size_t> body_of_signal_{};
+    std::vector<Forcing> forcing_of_signal_{};
     std::vector<Series> series_{};
 };
 

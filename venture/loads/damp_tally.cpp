@@ -6,13 +6,29 @@ namespace venture::loads::detail {
 
 namespace {
 
+constexpr int coldest_C = -100, warmest_C = 200; // that the curve of saturation goes to
+
+double saturation_Pa(double t_C) { return air::saturation_pressure(quantity::Temperature::celsius(t_C)).pascal(); }
+
+/// At whole degrees, from the coldest.
+const std::vector<double>& saturation_by_degree()
+{
+    static const std::vector<double> all = [] {
+        std::vector<double> out;
+        for (int t_C = coldest_C; t_C <= warmest_C; ++t_C) out.push_back(saturation_Pa(t_C));
+        return out;
+    }();
+    return all;
+}
+
+/// Most faces are not even as humid as saturation at the whole degree below them, which saves the curve.
 bool is_wet(const building::ColdestFaces& coldest, double air_C, double outdoor_C, double vapour_Pa)
 {
     if (!coldest.opening || outdoor_C >= air_C) return false;
     const double face_C = coldest.opening->temperature_C(air_C, outdoor_C);
-    constexpr double coldest_C = -100.0, warmest_C = 200.0; // that the curve of saturation goes to
-    return face_C > coldest_C && face_C < warmest_C &&
-           air::saturation_pressure(quantity::Temperature::celsius(face_C)).pascal() < vapour_Pa;
+    if (face_C <= coldest_C || face_C >= warmest_C) return false;
+    return vapour_Pa > saturation_by_degree()[static_cast<std::size_t>(face_C - coldest_C)] &&
+           vapour_Pa > saturation_Pa(face_C);
 }
 
 } // namespace
