@@ -84,7 +84,9 @@ ExitCode add_year(Job& job, const CommonOptions& o, const building::Room& room, 
 {
     if (!has_building_and_weather(job)) return ExitCode::bad_input;
     const YearOptions whole;
-    auto options = part_of_year(o, whole, job);
+    CommonOptions as_year = o;
+    if (o.step_min == CommonOptions{}.step_min) as_year.step_min = usual_year_step_min; // a run that is kept is read
+    auto options = part_of_year(as_year, whole, job);
     options->series = {"outdoor temperature", "outdoor humidity ratio", "air temperature", "humidity ratio"};
     const KeptYear kept = found_or_run(job, *options, whole);
     if (job.failed()) return ExitCode::bad_input;

@@ -64,14 +64,14 @@ draw::SeriesDrawing drawing_of(const Job& job, const store::KeptRuns& kept, cons
     if (const std::string_view printed = quantity::printed_in(series.front().unit); printed != "fine_ratio")
         out.quantity = printed;
     out.unit = series.front().unit;
-    out.scale = one_kind ? kind : "hour means";
+    out.scale = one_kind ? kind : "mean of an hour";
     out.synthetic = job.weather()->synthetic;
     out.leap = run.leap;
     out.first_day = run.key.first_day;
     for (const store::KeptSeries& s : series)
         out.series.push_back(
             {(s.subject.empty() ? "building" : s.subject) + (one_kind ? "" : ": " + s.kind), kept.hours(s)});
-    out.subtitle = fmt::format("{} of run {}{}, hour means{}", out.scale, run.id,
+    out.subtitle = fmt::format("{}run {}{}, hour means{}", one_kind ? kind + " of " : "", run.id,
                                run.name.empty() ? "" : fmt::format(" '{}'", run.name),
                                is_of_today(job, run) ? "" : "; OF AN EARLIER STATE of the project");
     return out;

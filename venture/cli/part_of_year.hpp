@@ -10,6 +10,9 @@
 
 namespace venture::cli {
 
+/// Of `year`, unless --step says another.
+inline constexpr double usual_year_step_min = 15.0;
+
 /// What part of the weather year `year` runs through, and what it lists hour by hour.
 struct YearOptions {
     std::string from{}; ///< "1 May"; empty: 1 January

@@ -86,7 +86,7 @@ std::function<ExitCode()> declare(Parser& parser)
     const auto year = std::make_shared<YearOptions>();
     add_project(parser, *options);
     add_forms(parser, *options);
-    options->step_min = 15.0;
+    options->step_min = usual_year_step_min;
     add_step(parser, *options);
     parser.add("--from", year->from, "first day, e.g. \"1 May\"; 1 January unless given");
     parser.add("--days", year->days, "how many; to the end of the year unless given").between(1, 366);

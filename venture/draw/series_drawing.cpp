@@ -26,7 +26,7 @@ constexpr std::array<Colour, 8> by_value = {{{1.00, 0.97, 0.80},
                                              {0.80, 0.31, 0.13},
                                              {0.62, 0.18, 0.12},
                                              {0.38, 0.08, 0.12}}};
-constexpr double seam_d = 0.06; ///< by which days overlap, so that no line shows between them
+constexpr double seam_d = 0.2; ///< by which days overlap, so that no line shows between them
 
 struct Bounds {
     double lowest = 0.0, highest = 0.0;
@@ -95,7 +95,7 @@ private:
     {
         constexpr double gap = 46.0;
         const Bounds b = bounds(values_);
-        const auto levels = round_values(b.lowest, b.highest, static_cast<int>(by_value.size()));
+        const std::vector<double> levels = levels_between(b);
         const double each = (o_.height - top - bottom + gap) / static_cast<double>(values_.size()) - gap;
         for (std::size_t i = 0; i < values_.size(); ++i)
             draw_carpet(i, levels,
@@ -106,11 +106,25 @@ private:
         draw_classes(levels);
     }
 
-    /// Which colour a value has: that of the round value below it.
+    /// Round values between colours, one less than those at most.
+    static std::vector<double> levels_between(const Bounds& b)
+    {
+        for (int count = static_cast<int>(by_value.size()); count > 1; --count)
+            if (auto out = round_values(b.lowest, b.highest, count); !out.empty() && out.size() < by_value.size())
+                return out;
+        return {0.5 * (b.lowest + b.highest)};
+    }
+
+    /// How many levels lie below a value: its class.
     static std::size_t class_of(double value, const std::vector<double>& levels)
     {
-        const auto above = std::ranges::upper_bound(levels, value) - levels.begin();
-        return std::min(static_cast<std::size_t>(std::max<std::ptrdiff_t>(above, 0)), by_value.size() - 1);
+        return static_cast<std::size_t>(std::ranges::upper_bound(levels, value) - levels.begin());
+    }
+
+    /// Of a class; those that there are take the whole scale of colours.
+    static Colour colour_of(std::size_t of_class, const std::vector<double>& levels)
+    {
+        return by_value.at(of_class * (by_value.size() - 1) / levels.size());
     }
 
     void draw_carpet(std::size_t i, const std::vector<double>& levels, Frame frame)
@@ -131,7 +145,8 @@ private:
             }
         }
         Plot plot{frame, what_.series[i].name};
-        for (std::size_t c = 0; c < boxes.size(); ++c) plot.boxes(boxes[c], {by_value[c], 0, 0.0});
+        for (std::size_t c = 0; c < boxes.size(); ++c)
+            if (c <= levels.size()) plot.boxes(boxes[c], {colour_of(c, levels), 0, 0.0});
         plot.y_ticks({{0, "0"}, {6, "6"}, {12, "12"}, {18, "18"}, {24, "24 h"}});
         part_months(plot, what_.leap, between_months);
         sheet_.add(std::move(plot));
@@ -143,10 +158,10 @@ private:
         const double x = o_.width - beside + 26.0;
         sheet_.text({x, top + 4.0}, what_.scale, {12.0, true});
         sheet_.text({x, top + 20.0}, symbol(), {12.0});
-        const std::size_t count = std::min(levels.size() + 1, by_value.size());
+        const std::size_t count = levels.size() + 1;
         for (std::size_t c = 0; c < count; ++c) {
             const double y = top + 34.0 + line * static_cast<double>(count - 1 - c);
-            sheet_.box({x, y}, {x + box, y + 22.0}, {by_value[c], 0, 0.5});
+            sheet_.box({x, y}, {x + box, y + 22.0}, {colour_of(c, levels), 0, 0.5});
             const std::string text = c == 0           ? fmt::format("below {:g}", levels.front())
                                      : c + 1 == count ? fmt::format("{:g} and more", levels[c - 1])
                                                       : fmt::format("{:g} to {:g}", levels[c - 1], levels[c]);

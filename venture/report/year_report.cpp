@@ -46,7 +46,7 @@ std::string how_text(const BuildingYear& y)
 }
 
 /// Rooms whose faces get damp, or that none does.
-std::string damp_text(const std::vector<loads::DampRow>& rows, const PreferredUnits& units)
+std::string damp_text(const std::vector<loads::DampRow>& rows)
 {
     std::vector<std::string> lines;
     for (const loads::DampRow& d : rows) {
@@ -59,7 +59,7 @@ std::string damp_text(const std::vector<loads::DampRow>& rows, const PreferredUn
                                                               : "no insulation helps, the room is too humid"));
         if (d.wet_opening_h > 0.0)
             lines.push_back(fmt::format("  {}: water on its {} for {}, temperature factor {:.2f}\n", d.room, d.opening,
-                                        units.text(d.wet_opening_h, "duration"), d.opening_factor));
+                                        fmt::format("{:.0f} h", d.wet_opening_h), d.opening_factor));
     }
     constexpr std::size_t most = 12;
     std::string out;
@@ -107,7 +107,7 @@ Document year_document(const building::Building& b, const BuildingYear& y, bool 
     out.add(loads::year_tables().table("room_air", told));
     out.add(loads::year_tables().table("month_air", told));
     out.add(loads::year_tables().table("duration", told));
-    out.add(damp_text(loads::damp_rows(b, y), units));
+    out.add(damp_text(loads::damp_rows(b, y)));
     const bool by_calendar =
         std::ranges::any_of(b.calendars, [](const calendar::Calendar& c) { return !c.is_one_profile(); });
     out.add("\n" + peaks_text(y, leap, units) + how_text(y) +
