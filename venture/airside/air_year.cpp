@@ -63,6 +63,7 @@ AirYear::AirYear(const building::Building& building, const std::vector<std::stri
     : b_{building},
       hour_(building.rooms.size()),
       rooms_(building.rooms.size()),
+      series_of_room_(building.rooms.size()),
       told_(building.rooms.size(), false)
 {
     for (std::size_t r = 0; r < rooms_.size(); ++r) {
@@ -75,7 +76,7 @@ AirYear::AirYear(const building::Building& building, const std::vector<std::stri
             for (std::size_t r = 0; known.is.name == kind && r < rooms_.size(); ++r) {
                 if (rooms_[r].supply.empty()) continue;
                 series_.push_back({kind, std::string{known.is.unit}, b_.rooms[r].name, {}});
-                rooms_of_series_.push_back(r);
+                series_of_room_[r].push_back(series_.size() - 1);
             }
 }
 
@@ -158,8 +159,7 @@ void AirYear::end_hour(std::size_t r, std::size_t hour)
         const loads::MonthAir now = supplied(r, b_.air_supplies[*supply], hour_[r]);
         out += now;
         out.heats_then_cools_h += now.heats_then_cools_h;
-        for (std::size_t s = 0; s < series_.size(); ++s)
-            if (rooms_of_series_[s] == r) series_[s].values.push_back(watts(series_[s].kind, now));
+        for (const std::size_t s : series_of_room_[r]) series_[s].values.push_back(watts(series_[s].kind, now));
     }
     hour_[r] = {};
 }

@@ -51,7 +51,7 @@ private:
     std::vector<Hour> hour_;
     std::vector<loads::RoomAirYear> rooms_;
     std::vector<balance::Series> series_{}; ///< of rooms with a supply, kind by kind
-    std::vector<std::size_t> rooms_of_series_{};
+    std::vector<std::vector<std::size_t>> series_of_room_{};
     std::vector<quantity::Problem> problems_{};
     std::vector<bool> told_;
 };

@@ -126,6 +126,7 @@ void RoomFindings::look_at_gains(const Room& room)
 /// Where a room is humidified, its coldest faces in winter design against the dew point of what it is held at.
 void RoomFindings::look_at_wet_faces()
 {
+    if (std::ranges::none_of(building_.rooms, [](const Room& r) { return r.use.least_humidity.has_value(); })) return;
     const auto pressure = air::standard_pressure(building_.site.place.height_m);
     const double outdoor_C = building_.site.winter.dry_bulb_C;
     const auto coldest = building::coldest_faces(building_);
