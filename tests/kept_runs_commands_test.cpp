@@ -105,6 +105,9 @@ TEST_F(KeptRunsCommands, AirOfARoomIsDrawn)
         "\"living\"\noutdoor_air_by = \"house air\"\ncooling_setpoint = 25");
     const Ran loads = run("loads house");
     EXPECT_THAT(loads.out, AllOf(HasSubstr("Coils for"), HasSubstr("without outdoor air by plan")));
+    EXPECT_THAT(run("explain house Kitchen --arithmetic").out,
+                AllOf(HasSubstr("by 'house air':"), HasSubstr("on cooling design days, our assumption"),
+                      HasSubstr("behind recovery"), HasSubstr("water that condenses")));
     EXPECT_EQ(run("draw air house Kitchen -o summer.svg").code, 0);
     EXPECT_EQ(run("draw air house Kitchen --winter -o winter.pdf").code, 0);
     EXPECT_EQ(run("draw air house Kitchen --year -o year.png").code, 0);

@@ -95,7 +95,6 @@ figure::Document room_air_document(const Building& b, const Room& room, const ai
     if (!told.empty()) out.add("\n" + told);
     const auto load = std::ranges::find(coils.rooms, room.name, &airside::CoilLoad::room);
     if (load == coils.rooms.end()) return out;
-    out.add("\n");
     out.add(figure::table_of(airside::state_columns(),
                              airside::state_rows(*load, air::standard_pressure(b.site.place.height_m))));
     if (!arithmetic) return out;
