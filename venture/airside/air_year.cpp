@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include <venture/air/room_density.hpp>
 #include <venture/airside/coil_loads.hpp>
 #include <venture/airside/coil_process.hpp>
 #include <venture/airside/handled_hour.hpp>
@@ -13,7 +14,6 @@ namespace venture::airside {
 namespace {
 
 constexpr double hour_s = 3600.0;
-constexpr double rated_density_kg_per_m3 = 1.2; ///< that fans are rated for
 
 /// A series of the sums of hours.
 struct AirSeries {
@@ -85,6 +85,7 @@ void AirYear::begin(const loads::Compiled& compiled, const loads::Spell& spell)
     compiled_ = &compiled;
     spell_ = &spell;
     per_hour_ = compiled.model.steps / spell.month.size();
+    density_kg_per_m3_ = air::room_density_kg_per_m3(spell.pressure);
     const balance::ThermalModel& m = compiled.model;
     by_hour_.clear();
     for (const std::size_t z : compiled.zone_of_room) {
@@ -154,7 +155,7 @@ void AirYear::end_hour(std::size_t r, std::size_t hour)
 {
     loads::MonthAir& out = rooms_[r].months.at(static_cast<std::size_t>(spell_->month[hour] - 1));
     out.hours += 1.0;
-    out.outdoor_air_kg += hour_[r].outdoor_kg;
+    out.outdoor_air_m3 += hour_[r].outdoor_kg / density_kg_per_m3_;
     if (const auto& supply = b_.rooms[r].use.air_supply) {
         const loads::MonthAir now = supplied(r, b_.air_supplies[*supply], hour_[r]);
         out += now;
@@ -174,7 +175,7 @@ loads::MonthAir AirYear::supplied(std::size_t r, const building::AirSupply& supp
     out.heats_then_cools_J = h.heats_then_cools_J;
     out.heats_then_cools_h = h.heats_then_cools_s / hour_s;
     if (!supply.gives_everything)
-        out.fan_J = supply.fan_power_W_per_m3_per_s() * h.supplied_kg / rated_density_kg_per_m3;
+        out.fan_J = supply.fan_power_W_per_m3_per_s() * h.supplied_kg / density_kg_per_m3_;
     else if (!told_[r])
         try {
             add_coils(supply, h, out);
@@ -217,7 +218,7 @@ void AirYear::add_coils(const building::AirSupply& supply, const Hour& h, loads:
     out.cooling_sensible_J += h.cooling_J + reheat_J;
     out.humidifying_J += h.humidifying_J;
     out.cooling_latent_J += h.latent_J;
-    out.fan_J += supply.fan_power_W_per_m3_per_s() * s.dry_air_kg_per_s / rated_density_kg_per_m3 * hour_s;
+    out.fan_J += supply.fan_power_W_per_m3_per_s() * s.dry_air_kg_per_s / density_kg_per_m3_ * hour_s;
 }
 
 } // namespace venture::airside

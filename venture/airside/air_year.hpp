@@ -46,6 +46,7 @@ private:
     const building::Building& b_;
     const loads::Compiled* compiled_ = nullptr;
     const loads::Spell* spell_ = nullptr;
+    double density_kg_per_m3_ = 1.0; ///< that volume flows are told at
     std::size_t per_hour_ = 1;
     std::vector<bool> by_hour_{}; ///< by room: air by leaks and windows is the same over each hour
     std::vector<Hour> hour_;

@@ -22,7 +22,7 @@ const figure::TableOf<CoilLoad>& coil_load_columns()
             {{"room", "Coils for", "", "name of the room", 0}, [](const C& c) -> Cell { return c.room; }},
             {{"supply", "Air by", "", "air supply", 5, Sum::none, Show::if_varied},
              [](const C& c) -> Cell { return c.supply; }},
-            {{"outdoor_air", "Outdoor\nair", "air_flow", "by plan, largest, of air at 1.2 kg/m3", 2, Sum::added},
+            {{"outdoor_air", "Outdoor\nair", "air_flow", "by plan, largest, of air at 20 degC", 2, Sum::added},
              [](const C& c) -> Cell { return c.outdoor_m3_per_s; }},
             {{"supply_air", "Supply\nair", "air_flow", "outdoor air and air of the room, largest, alike", 2,
               Sum::added},

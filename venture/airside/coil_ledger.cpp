@@ -5,6 +5,7 @@
 #include <fmt/format.h>
 
 #include <venture/air/moist_air.hpp>
+#include <venture/air/room_density.hpp>
 
 namespace venture::airside {
 
@@ -96,10 +97,10 @@ const figure::TableOf<StateRow>& state_columns()
             {{"hour", "Air on its way", "", "winter design, or day and hour of the cooling", 0},
              [](const S& s) -> Cell { return s.of; }},
             {{"state", "", "", "where on its way", 0}, [](const S& s) -> Cell { return s.state.name; }},
-            {{"flow", "flow", "air_flow", "of air at 1.2 kg/m3"},
+            {{"flow", "flow", "air_flow", "of air at 20 degC"},
              [](const S& s) -> Cell {
-                 constexpr double told_density = 1.2;
-                 return figure::where(s.state.kg_per_s > 0.0, s.state.kg_per_s / told_density);
+                 const double density = air::room_density_kg_per_m3(s.pressure);
+                 return figure::where(s.state.kg_per_s > 0.0, s.state.kg_per_s / density);
              }},
             {{"dry_bulb", "dry bulb", "temperature", ""}, [](const S& s) -> Cell { return s.state.at.dry_bulb_C; }},
             {{"humidity_ratio", "humidity\nratio", "humidity_ratio", "for each mass of dry air"},

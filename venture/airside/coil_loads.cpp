@@ -4,6 +4,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/air/room_density.hpp>
 #include <venture/airside/handled_hour.hpp>
 #include <venture/building/air_balance.hpp>
 #include <venture/loads/hourly_day.hpp>
@@ -18,8 +19,6 @@ using loads::RoomLoad;
 using loads::RoomStates;
 
 namespace {
-
-constexpr double told_density_kg_per_m3 = 1.2;
 
 /// The hours of one room on one day.
 class Hours {
@@ -46,6 +45,7 @@ public:
                                       .returned_share = returned_,
                                       .pressure = pressure_});
     }
+    [[nodiscard]] double density_kg_per_m3() const { return air::room_density_kg_per_m3(pressure_); }
 
 private:
     const building::AirSupply& supply_;
@@ -66,13 +66,13 @@ AirStates states_of(const HandledHour& hour, const RoomStates& s, std::size_t h)
             .supply_kg_per_s = hour.supply.dry_air_kg_per_s};
 }
 
-void add_always(const HandledHour& hour, double planned_kg_per_s, CoilLoad& out)
+void add_always(const HandledHour& hour, double planned_kg_per_s, double density_kg_per_m3, CoilLoad& out)
 {
     out.humidifying_kg_per_s = std::max(out.humidifying_kg_per_s, hour.coils.humidifying_kg_per_s);
     out.humidifying_W = std::max(out.humidifying_W, hour.coils.humidifying_W);
     out.reheat_W = std::max(out.reheat_W, hour.coils.reheat_W);
-    out.outdoor_m3_per_s = std::max(out.outdoor_m3_per_s, planned_kg_per_s / told_density_kg_per_m3);
-    out.supply_m3_per_s = std::max(out.supply_m3_per_s, hour.supply.dry_air_kg_per_s / told_density_kg_per_m3);
+    out.outdoor_m3_per_s = std::max(out.outdoor_m3_per_s, planned_kg_per_s / density_kg_per_m3);
+    out.supply_m3_per_s = std::max(out.supply_m3_per_s, hour.supply.dry_air_kg_per_s / density_kg_per_m3);
     out.fan_W = std::max(out.fan_W, hour.fan_W);
 }
 
@@ -82,7 +82,7 @@ void add_winter(const Hours& hours, const RoomLoad& room, CoilLoad& out)
         const HandledHour hour = hours.at(h, room.heating_hours_W[h], 0.0);
         const double heating_W = hour.coils.all_heating_W();
         out.heating_hours_W.push_back(heating_W);
-        add_always(hour, room.winter_states.planned_kg_per_s[h], out);
+        add_always(hour, room.winter_states.planned_kg_per_s[h], hours.density_kg_per_m3(), out);
         if (heating_W <= out.heating_W) continue;
         out.heating_W = heating_W;
         out.heating_when = room.heating_when;
@@ -100,7 +100,7 @@ void add_day(const Hours& hours, const LoadDay& day, CoilLoad& out)
         told.sensible_W.push_back(hour.coils.cooling_sensible_W);
         told.latent_W.push_back(hour.coils.cooling_latent_W);
         told.heating_W.push_back(hour.coils.all_heating_W());
-        add_always(hour, day.states.planned_kg_per_s[h], out);
+        add_always(hour, day.states.planned_kg_per_s[h], hours.density_kg_per_m3(), out);
         if (hour.coils.cooling_W() <= out.cooling_W) continue;
         out.cooling_W = hour.coils.cooling_W();
         out.cooling_sensible_W = hour.coils.cooling_sensible_W;

@@ -109,8 +109,12 @@ TEST(HandledHour, FreeCoolingTakesNoMoreOutdoorAirThanItsShareOfTheSupply)
 
 TEST(HandledHour, FansTakeTheirPressureTimesTheFlow)
 {
-    const HandledHour h = handled_hour(supply(0.0), asks(5.0, 0.0));
-    EXPECT_NEAR(h.fan_W, 1000.0 / 0.5 * 0.1 / 1.2, 1e-9);
+    for (const double height_m : {0.0, 2500.0}) {
+        HourAsks hour = asks(5.0, 0.0);
+        hour.pressure = air::standard_pressure(height_m);
+        const double kg_per_m3 = hour.pressure.pascal() / (287.042 * 293.15);
+        EXPECT_NEAR(handled_hour(supply(0.0), hour).fan_W, 1000.0 / 0.5 * 0.1 / kg_per_m3, 1e-9);
+    }
 }
 
 } // namespace

@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include <venture/air/moist_air.hpp>
+#include <venture/air/room_density.hpp>
 #include <venture/airside/free_cooling.hpp>
 #include <venture/airside/recovery_frost.hpp>
 
@@ -102,8 +103,8 @@ HandledHour handled_hour(const building::AirSupply& supply, const HourAsks& a)
                                  .outdoor_air = air::mixed(recovered, a.outdoor, share_of_more),
                                  .bounds = bounds_of(supply, a.zone, a.pressure)});
     out.coils = coil_process(out.supply.mixed, out.supply.supply, out.supply.dry_air_kg_per_s, a.pressure);
-    constexpr double usual_density = 1.2; // fans are rated for
-    out.fan_W = supply.fan_power_W_per_m3_per_s() * out.supply.dry_air_kg_per_s / usual_density;
+    out.fan_W =
+        supply.fan_power_W_per_m3_per_s() * out.supply.dry_air_kg_per_s / air::room_density_kg_per_m3(a.pressure);
     return out;
 }
 

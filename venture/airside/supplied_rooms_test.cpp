@@ -10,6 +10,7 @@
 #include <venture/airside/coil_loads.hpp>
 #include <venture/airside/supplied_for_tests.hpp>
 #include <venture/climate/climates_for_tests.hpp>
+#include <venture/loads/year_figures.hpp>
 #include <venture/quantity/codes.hpp>
 
 namespace venture::airside {
@@ -66,7 +67,8 @@ TEST(Everything, WithoutOutdoorAirCoilsDoWhatTheRoomAsksFor)
     const loads::RoomLoads all = loads::design_loads(b).loads;
     const CoilLoad coil = coil_loads(b, all).rooms.at(0);
     const loads::RoomLoad& room = all.rooms[0];
-    for (std::size_t h = 0; h < 24; ++h) EXPECT_NEAR(coil.heating_hours_W[h], room.heating_hours_W[h], 1e-9 * room.heating_W);
+    for (std::size_t h = 0; h < 24; ++h)
+        EXPECT_NEAR(coil.heating_hours_W[h], room.heating_hours_W[h], 1e-9 * room.heating_W);
     ASSERT_EQ(coil.cooling_days.size(), room.cooling_days.size());
     for (std::size_t d = 0; d < coil.cooling_days.size(); ++d)
         for (std::size_t h = 0; h < 24; ++h) {
@@ -74,6 +76,26 @@ TEST(Everything, WithoutOutdoorAirCoilsDoWhatTheRoomAsksFor)
             EXPECT_NEAR(told.sensible_W[h] - told.heating_W[h], own.sensible_W[h] - own.heating_W[h],
                         1e-9 * room.cooling_W);
         }
+}
+
+TEST(Everything, FlowsAreToldAsTheyWereTypedAtAnyHeight)
+{
+    for (const double height_m : {0.0, 2800.0}) {
+        input::Input in = supplied(0.5, true);
+        in.site.height = height_m;
+        const building::Building b = built(in);
+        const CoilLoad coil = coil_loads(b, loads::design_loads(b).loads).rooms.at(0);
+        EXPECT_NEAR(coil.outdoor_m3_per_s, flow, 1e-9);
+        EXPECT_GT(coil.fan_W, 2000.0 * flow - 1e-6);
+        AirYear air{b};
+        climate::WeatherYear weather = climate::synthetic_year(climate::temperate_climate());
+        weather.pressure_Pa.assign(weather.size(), 101325.0 - 10.0 * height_m);
+        const auto year =
+            loads::run_year(b, weather, {.step_s = 3600.0, .days = 2, .run_in_days = 1.0, .watcher = &air});
+        const figure::Table told = loads::year_tables().table("room_air", {&year, false});
+        const double leaks = b.rooms[0].use.infiltration_per_h.value * b.rooms[0].volume_m3 / 3600.0;
+        EXPECT_NEAR(std::get<double>(told.rows.at(0).at(told.column("outdoor_air"))), flow + leaks, 1e-9) << height_m;
+    }
 }
 
 TEST(Everything, HumidifiesInWinterDesign)
@@ -182,9 +204,9 @@ TEST(YearOfAir, RecoveredAndHeatedMakeWhatTheWindowLoses)
     const loads::MonthAir& air = by_supply.rooms[0].air.months[0];
     EXPECT_NEAR(by_supply.rooms[0].run.heating_J + air.recovered_heat_J, by_window.rooms[0].run.heating_J,
                 1e-3 * by_window.rooms[0].run.heating_J);
-    EXPECT_NEAR(air.outdoor_air_kg, by_window.rooms[0].air.months[0].outdoor_air_kg, 1e-6 * air.outdoor_air_kg);
+    EXPECT_NEAR(air.outdoor_air_m3, by_window.rooms[0].air.months[0].outdoor_air_m3, 1e-6 * air.outdoor_air_m3);
     EXPECT_EQ(air.hours, 14.0 * 24.0);
-    EXPECT_NEAR(air.fan_J, 2000.0 * flow * air.hours * 3600.0, 0.02 * air.fan_J); // 1000 Pa at 50 %
+    EXPECT_NEAR(air.fan_J, 2000.0 * flow * air.hours * 3600.0, 1e-6 * air.fan_J); // 1000 Pa at 50 %
     EXPECT_NEAR(by_coil.rooms[0].air.months[0].heating_J, by_supply.rooms[0].run.heating_J,
                 1e-6 * by_supply.rooms[0].run.heating_J); // nothing is dried, so nothing is heated again
 }
@@ -247,18 +269,18 @@ TEST(DemandControl, TakesLessAirAndKeepsItsFloor)
     use.ventilation_flow = 0.0;
     use.ventilation_per_person = 8e-3;
     use.people_profile = "08-12";
-    const double constant_kg = january(in).rooms[0].air.months[0].outdoor_air_kg;
+    const double constant_m3 = january(in).rooms[0].air.months[0].outdoor_air_m3;
     use.ventilation_control = input::VentilationControl::head_count;
-    const double none_kg = january(in).rooms[0].air.months[0].outdoor_air_kg;
+    const double none_m3 = january(in).rooms[0].air.months[0].outdoor_air_m3;
     use.least_ventilation = 0.2e-3;
-    const double floor_kg = january(in).rooms[0].air.months[0].outdoor_air_kg;
-    EXPECT_LT(none_kg, floor_kg);
-    EXPECT_LT(floor_kg, constant_kg);
+    const double floor_m3 = january(in).rooms[0].air.months[0].outdoor_air_m3;
+    EXPECT_LT(none_m3, floor_m3);
+    EXPECT_LT(floor_m3, constant_m3);
     use.ventilation_control = input::VentilationControl::carbon_dioxide;
     use.carbon_dioxide_limit = 1000e-6;
-    const double by_gas_kg = january(in).rooms[0].air.months[0].outdoor_air_kg;
-    EXPECT_GT(by_gas_kg, floor_kg * 0.9);
-    EXPECT_LT(by_gas_kg, constant_kg);
+    const double by_gas_m3 = january(in).rooms[0].air.months[0].outdoor_air_m3;
+    EXPECT_GT(by_gas_m3, floor_m3 * 0.9);
+    EXPECT_LT(by_gas_m3, constant_m3);
 }
 
 // ---- what is refused

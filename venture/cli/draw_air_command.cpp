@@ -5,6 +5,7 @@
 
 #include <fmt/format.h>
 
+#include <venture/air/room_density.hpp>
 #include <venture/airside/coil_ledger.hpp>
 #include <venture/cli/command.hpp>
 #include <venture/cli/kept_year.hpp>
@@ -44,10 +45,10 @@ draw::AirDrawing empty_drawing(const Job& job, const building::Room& room)
 /// The states of the coils of a room that is given everything, and the ways between them in their order.
 void add_coils(const airside::AirStates& s, draw::AirDrawing& out)
 {
-    constexpr double told_density = 1.2;
+    const double density = air::room_density_kg_per_m3(out.pressure);
     for (const airside::NamedState& state : airside::named_states(s))
         out.states.push_back(
-            {state.name, state.at, state.kg_per_s > 0.0 ? std::optional{state.kg_per_s / told_density} : std::nullopt});
+            {state.name, state.at, state.kg_per_s > 0.0 ? std::optional{state.kg_per_s / density} : std::nullopt});
     constexpr std::size_t outdoors = 0, room = 1;
     std::size_t last = outdoors;
     for (std::size_t i = 2; i < out.states.size(); ++i) {

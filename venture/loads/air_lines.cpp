@@ -2,7 +2,7 @@
 
 #include <venture/air/carbon_dioxide.hpp>
 #include <venture/air/moist_air.hpp>
-#include <venture/loads/compile.hpp>
+#include <venture/air/room_density.hpp>
 
 namespace venture::loads::detail {
 
@@ -145,7 +145,7 @@ std::vector<LedgerLine> lines_of_density(const Building& b)
              .symbol = "rho",
              .formula = "p/(287.042*293.15)",
              .inputs = {{"p", pressure.pascal(), "Pa", "above"}},
-             .value = room_air_density_kg_per_m3(pressure),
+             .value = air::room_density_kg_per_m3(pressure),
              .unit = "kg/m3"}};
 }
 

@@ -22,12 +22,9 @@ struct AirRow {
     MonthAir air{};
 };
 
-/// Air of 20 degC at sea level is so dense: what its flow is told at.
-constexpr double told_density_kg_per_m3 = 1.2;
-
 double flow_m3_per_s(const AirRow& a)
 {
-    return a.air.hours > 0.0 ? a.air.outdoor_air_kg / (3600.0 * a.air.hours) / told_density_kg_per_m3 : 0.0;
+    return a.air.hours > 0.0 ? a.air.outdoor_air_m3 / (3600.0 * a.air.hours) : 0.0;
 }
 
 Cell if_any(double value) { return where(value > 0.0, value); }
@@ -37,7 +34,7 @@ figure::TableOf<AirRow> with_air(figure::TableOf<AirRow> table)
 {
     using A = AirRow;
     const std::vector<figure::ColumnOf<A>> air = {
-        {{"outdoor_air", "Outdoor\nair", "air_flow", "mean flow by leaks, windows and supply, of air at 1.2 kg/m3", 1,
+        {{"outdoor_air", "Outdoor\nair", "air_flow", "mean flow by leaks, windows and supply, of air at 20 degC", 1,
           Sum::added},
          [](const A& a) -> Cell { return flow_m3_per_s(a); }},
         {{"changes", "changes", "air_changes", "of outdoor air, mean", 3},

@@ -86,7 +86,7 @@ private:
 MonthAir& operator+=(MonthAir& sum, const MonthAir& m)
 {
     for (double MonthAir::*const member :
-         {&MonthAir::outdoor_air_kg, &MonthAir::recovered_heat_J, &MonthAir::recovered_cold_J,
+         {&MonthAir::outdoor_air_m3, &MonthAir::recovered_heat_J, &MonthAir::recovered_cold_J,
           &MonthAir::free_cooling_J, &MonthAir::heats_then_cools_J, &MonthAir::fan_J, &MonthAir::heating_J,
           &MonthAir::reheat_J, &MonthAir::cooling_sensible_J, &MonthAir::cooling_latent_J, &MonthAir::humidifying_J})
         sum.*member += m.*member;

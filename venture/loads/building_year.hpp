@@ -55,7 +55,7 @@ struct MonthHeat {
 /// Air of a room in one month; what is of an air supply is nil without one.
 struct MonthAir {
     double hours = 0.0;                                    ///< that were run
-    double outdoor_air_kg = 0.0;                           ///< dry, by leaks, windows and supply
+    double outdoor_air_m3 = 0.0;                           ///< at 20 degC, by leaks, windows and supply
     double recovered_heat_J = 0.0, recovered_cold_J = 0.0; ///< sensible
     double free_cooling_J = 0.0; ///< by recovery that is passed by, and by outdoor air beyond its least
     double heats_then_cools_J = 0.0, heats_then_cools_h = 0.0; ///< recovered into air that is then cooled

@@ -1,7 +1,7 @@
 #include <venture/loads/check_figures.hpp>
 
 #include <venture/air/moist_air.hpp>
-#include <venture/loads/compile.hpp>
+#include <venture/air/room_density.hpp>
 
 namespace venture::loads {
 
@@ -62,7 +62,7 @@ const figure::TableOf<UsualCooling>& usual_cooling_columns()
 
 std::vector<ProportionRow> proportions(const RoomLoads& loads, double supply_K)
 {
-    const double heat_J_per_m3K = room_air_density_kg_per_m3(quantity::Pressure::pascal(loads.pressure_Pa)) *
+    const double heat_J_per_m3K = air::room_density_kg_per_m3(quantity::Pressure::pascal(loads.pressure_Pa)) *
                                   air::specific_heat_of_dry_air_J_per_kgK;
     std::vector<ProportionRow> out;
     for (const GroupLoad& group : group_loads(loads))

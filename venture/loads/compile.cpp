@@ -5,6 +5,7 @@
 #include <numeric>
 
 #include <venture/air/point.hpp>
+#include <venture/air/room_density.hpp>
 #include <venture/balance/heat_balance.hpp>
 #include <venture/building/activity.hpp>
 #include <venture/fabric/convection.hpp>
@@ -15,11 +16,9 @@ namespace venture::loads {
 
 namespace {
 
-constexpr double reference_K = 293.15; ///< of volume flows
+constexpr double reference_K = air::volume_flow_C + 273.15;
 
 } // namespace
-
-double room_air_density_kg_per_m3(quantity::Pressure pressure) { return pressure.pascal() / (287.042 * reference_K); }
 
 double air_specific_heat_J_per_kgK(const building::Method& method, double outdoor_humidity_ratio)
 {
@@ -109,7 +108,7 @@ void Compiler::add_limits()
 balance::Zone Compiler::zone_of(const building::Room& room)
 {
     const building::Use& use = room.use;
-    const double density = room_air_density_kg_per_m3(spell_.pressure), air_kg = room.volume_m3 * density;
+    const double density = air::room_density_kg_per_m3(spell_.pressure), air_kg = room.volume_m3 * density;
     balance::Zone zone{.id = room.name,
                        .air_capacity_J_per_K =
                            air_kg * m_.air_specific_heat_J_per_kgK + use.furniture_J_per_m2K.value * room.floor_area_m2,

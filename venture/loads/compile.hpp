@@ -57,9 +57,6 @@ struct CompileOptions {
 /// Modes of every build-up, in the building's order, as many as the step needs.
 [[nodiscard]] std::vector<fabric::WallModes> build_up_modes(const building::Building& building, double step_s);
 
-/// Density of room air at 20 degC and the site's pressure, kg/m3: what volume flows are turned into mass flows with.
-[[nodiscard]] double room_air_density_kg_per_m3(quantity::Pressure pressure);
-
 /// Heat that air carries, J/kgK for each kilogram of dry air: 1,006, or 1,006 + 1,860 w with the vapour in it.
 /// @param outdoor_humidity_ratio  mean over the spell
 [[nodiscard]] double air_specific_heat_J_per_kgK(const building::Method& method, double outdoor_humidity_ratio);

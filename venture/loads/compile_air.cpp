@@ -4,6 +4,7 @@
 #include <cmath>
 
 #include <venture/air/demand_control.hpp>
+#include <venture/air/room_density.hpp>
 #include <venture/building/air_balance.hpp>
 #include <venture/loads/compiler.hpp>
 
@@ -16,7 +17,7 @@ using input::VentilationControl;
 
 void Compiler::add_transfer_air()
 {
-    const double density = room_air_density_kg_per_m3(spell_.pressure);
+    const double density = air::room_density_kg_per_m3(spell_.pressure);
     for (const building::TransferAir& air : b_.transfer_air) {
         const std::size_t from = zone_of_room_[air.from], to = zone_of_room_[air.to];
         const balance::Drives flow{{profile(air.profile, balance::Forcing::coefficient), air.flow_m3_per_s * density}};
@@ -56,7 +57,7 @@ balance::SignalId Compiler::of_outdoor_air(balance::SignalId share)
 std::vector<double> Compiler::controlled_air(const building::Room& room)
 {
     const building::Use& use = room.use;
-    const double step_h = m_.step_s / 3600.0, density = room_air_density_kg_per_m3(spell_.pressure);
+    const double step_h = m_.step_s / 3600.0, density = air::room_density_kg_per_m3(spell_.pressure);
     const std::size_t per_hour = m_.steps / spell_.hours;
     std::vector<double> present, on;
     std::vector<bool> running;
@@ -93,7 +94,7 @@ std::vector<double> Compiler::controlled_air(const building::Room& room)
 Drives Compiler::planned_air(const building::Room& room)
 {
     const building::Use& use = room.use;
-    const double by_plan = room.outdoor_air_by_plan_m3_per_s() * room_air_density_kg_per_m3(spell_.pressure);
+    const double by_plan = room.outdoor_air_by_plan_m3_per_s() * air::room_density_kg_per_m3(spell_.pressure);
     if (by_plan <= 0.0) return {};
     if (use.ventilation_control == VentilationControl::constant || winter())
         return {{of_outdoor_air(profile(use.ventilation_profile, Forcing::coefficient)), by_plan}};
@@ -144,7 +145,7 @@ void Compiler::add_supply(std::size_t r, double returned)
 /// What is taken out of rooms beyond what comes in by plan comes from outdoors through leaks, hour by hour.
 void Compiler::add_air_drawn_in()
 {
-    const double density = room_air_density_kg_per_m3(spell_.pressure);
+    const double density = air::room_density_kg_per_m3(spell_.pressure);
     std::vector<Drives> out(b_.rooms.size()), in = planned_;
     std::vector<bool> extracted(b_.rooms.size(), false);
     for (const building::Extract& extract : b_.extracts) {

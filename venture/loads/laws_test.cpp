@@ -9,6 +9,7 @@
 #include <gtest/gtest.h>
 
 #include <random_building.hpp>
+#include <venture/air/room_density.hpp>
 #include <venture/loads/compile.hpp>
 #include <venture/loads/design_loads.hpp>
 #include <venture/loads/load_parts.hpp>
@@ -297,7 +298,7 @@ TEST_P(AnyBuilding, CountsGainsAirAndAreasOnce)
     const Input in = input();
     const Building b = built(in);
     const Compiled winter = compile(b, climate::winter_design_day(b.site));
-    const double density = room_air_density_kg_per_m3(climate::winter_design_day(b.site).pressure);
+    const double density = air::room_density_kg_per_m3(climate::winter_design_day(b.site).pressure);
     for (std::size_t r = 0; r < b.rooms.size(); ++r) {
         const building::Room& room = b.rooms[r];
         const input::UseInput& u = in.rooms[r].use;

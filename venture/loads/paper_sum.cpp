@@ -5,6 +5,7 @@
 #include <fmt/format.h>
 
 #include <venture/air/moist_air.hpp>
+#include <venture/air/room_density.hpp>
 #include <venture/building/air_balance.hpp>
 #include <venture/building/surface_names.hpp>
 #include <venture/building/u_values.hpp>
@@ -317,7 +318,7 @@ private:
                  PaperTerm::Kind kind = PaperTerm::Kind::other)
     {
         const quantity::Pressure pressure = air::standard_pressure(b_.site.place.height_m);
-        const double density = room_air_density_kg_per_m3(pressure);
+        const double density = air::room_density_kg_per_m3(pressure);
         const double heat =
             air_specific_heat_J_per_kgK(b_.method, climate::winter_design_day(b_.site).humidity_ratio[0]);
         const double h = flow_m3_per_s * density * heat, loss_W = h * (own_C() - far.at_C);

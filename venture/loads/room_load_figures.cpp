@@ -1,7 +1,7 @@
 /// Columns of the loads of rooms.
 
 #include <venture/air/moist_air.hpp>
-#include <venture/loads/compile.hpp>
+#include <venture/air/room_density.hpp>
 #include <venture/loads/load_figures.hpp>
 
 namespace venture::loads {
@@ -133,7 +133,7 @@ std::vector<RoomLoadRow> rows_of(const DesignTold& told)
 {
     std::vector<RoomLoadRow> out;
     const RoomLoads& loads = told.design->loads;
-    const double heat_J_per_m3K = room_air_density_kg_per_m3(quantity::Pressure::pascal(loads.pressure_Pa)) *
+    const double heat_J_per_m3K = air::room_density_kg_per_m3(quantity::Pressure::pascal(loads.pressure_Pa)) *
                                   air::specific_heat_of_dry_air_J_per_kgK;
     for (const RoomLoad& load : loads.rooms) {
         const auto index = told.building != nullptr ? told.building->find_room(load.room) : std::nullopt;

@@ -114,7 +114,10 @@ std::string TextTable::name_of(std::size_t column) const
 {
     std::string name;
     for (const std::string& line : columns_[column].heading)
-        if (!line.empty()) name += (name.empty() ? "" : " ") + line;
+        if (name.ends_with('-'))
+            name.replace(name.size() - 1, 1, line); // a word that was parted
+        else if (!line.empty())
+            name += (name.empty() ? "" : " ") + line;
     return name;
 }
 
@@ -122,9 +125,14 @@ std::string TextTable::clear_name_of(std::size_t column) const
 {
     std::vector<std::string> names;
     for (std::size_t c = 0; c < columns_.size(); ++c) names.push_back(name_of(c));
-    const auto is_unique = [&](std::size_t c) { return std::ranges::count(names, names[c]) == 1; };
-    for (std::size_t before = is_unique(column) ? 0 : column; before-- > 0;)
-        if (is_unique(before)) return fmt::format("{} (after {})", names[column], names[before]);
+    const auto is_clear = [&](std::size_t c) {
+        const auto& heading = columns_[c].heading;
+        return !heading.empty() && !heading.front().empty() && std::ranges::count(names, names[c]) == 1;
+    };
+    for (std::size_t before = is_clear(column) ? 0 : column; before-- > 0;)
+        if (is_clear(before))
+            return names[column].empty() ? fmt::format("the column after {}", names[before])
+                                         : fmt::format("{} (after {})", names[column], names[before]);
     return names[column];
 }
 

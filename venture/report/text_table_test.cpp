@@ -1,5 +1,7 @@
 #include <venture/report/text_table.hpp>
 
+#include <algorithm>
+
 #include <gtest/gtest.h>
 
 namespace venture::report {
@@ -53,6 +55,22 @@ TEST(TextTable, LeavesOutWhatIsWorthLeastAndSaysSo)
     const std::string narrower = of_loads().text(20);
     EXPECT_EQ(narrower.find("because"), std::string::npos) << narrower;
     EXPECT_NE(narrower.find("4200"), std::string::npos); // what stays, stays
+}
+
+TEST(TextTable, NamesWhatItLeavesOutInWholeWords)
+{
+    TextTable t;
+    t.add_column("Coils for", Align::left);
+    t.add_column("Humidi-\nfying\nkg/h", Align::right, 4);
+    t.add_column("\n\nW", Align::right, 5);
+    t.add_column("", Align::left, 5);
+    t.add_row({"Archive", "1.2", "820", "steam"});
+    std::string narrow = t.text(12);
+    std::ranges::replace(narrow, '\n', ' ');
+    EXPECT_NE(narrow.find("Left out for want of room: Humidifying kg/h, W (after Humidifying kg/h), "
+                          "the column after Humidifying kg/h (--wide shows them)"),
+              std::string::npos)
+        << narrow;
 }
 
 TEST(TextTable, LeavesOutTogetherWhatBelongsTogetherAndTellsLikeNamesApart)

@@ -50,7 +50,7 @@ inline constexpr Column<loads::DurationPoint> of_duration[] = {{"hours", &loads:
                                                                {"cooling_W", &loads::DurationPoint::cooling_W}};
 inline constexpr Column<loads::MonthAir> air_of_month[] = {
     {"hours", &loads::MonthAir::hours},
-    {"outdoor_air_kg", &loads::MonthAir::outdoor_air_kg},
+    {"outdoor_air_m3", &loads::MonthAir::outdoor_air_m3},
     {"recovered_heat_J", &loads::MonthAir::recovered_heat_J},
     {"recovered_cold_J", &loads::MonthAir::recovered_cold_J},
     {"free_cooling_J", &loads::MonthAir::free_cooling_J},
