@@ -87,6 +87,13 @@ TEST_F(KeptRunsCommands, AnswerWrongWordsWithTheRightOnes)
     EXPECT_THAT(run("series house --forget 1").out, HasSubstr("run 1 is gone"));
 }
 
+TEST_F(KeptRunsCommands, NameTheProjectAsItIsCalled)
+{
+    EXPECT_THAT(run("series house").errors, HasSubstr("`venture year house`"));
+    fs::copy_file(folder / "house/project.toml", folder / "house/variant.toml");
+    EXPECT_THAT(run("series house/variant.toml").errors, HasSubstr("`venture year house/variant.toml`"));
+}
+
 TEST_F(KeptRunsCommands, KeepNothingWhereThatIsAsked)
 {
     EXPECT_EQ(run(std::string{part} + " --no-keep").code, 0);

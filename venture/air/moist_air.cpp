@@ -2,6 +2,7 @@
 
 #include <algorithm>
 #include <cmath>
+#include <limits>
 
 #include <venture/air/point.hpp>
 #include <venture/air/root.hpp>
@@ -79,6 +80,13 @@ MoistAir MoistAir::from_wet_bulb(Temperature t, Temperature wet_bulb, Pressure p
     const double w = humidity_ratio_by_wet_bulb(t, wet_bulb, p);
     check_range("MoistAir::from_wet_bulb", "humidity ratio that follows", w, {0.0, 1.0}, "kg/kg");
     return MoistAir{t, w, p};
+}
+
+double humidity_ratio_at(double phi, Temperature t, Pressure p)
+{
+    check_range("humidity_ratio_at", "relative humidity", phi, {0.0, 1.0}, "1");
+    const double p_w = phi * saturation_pressure(t).pascal(), p_a = p.pascal() - p_w;
+    return p_a > 0.0 ? vapour_ratio * p_w / p_a : std::numeric_limits<double>::infinity();
 }
 
 Pressure vapour_pressure(double w, Pressure p) { return Pressure::pascal(p.pascal() * w / (vapour_ratio + w)); }

@@ -50,6 +50,9 @@ private:
 
 /// Humidity ratio of saturated air, kg/kg dry air.
 [[nodiscard]] double saturation_humidity_ratio(Temperature t, Pressure p);
+/// Humidity ratio of air of a relative humidity; infinite where vapour of its pressure would leave no room for air.
+/// @throws quantity::RangeError  phi outside 0..1, or t outside the range of saturation_pressure()
+[[nodiscard]] double humidity_ratio_at(double phi, Temperature t, Pressure p);
 [[nodiscard]] Pressure vapour_pressure(const MoistAir& air);
 /// Of air that may hold more than it can. @param w  humidity ratio, kg/kg, 0 or more
 [[nodiscard]] Pressure vapour_pressure(double w, Pressure p);

@@ -101,5 +101,16 @@ TEST(StandardPressure, IsThatOfTheTable)
     EXPECT_NEAR(standard_pressure(1500.0).pascal(), 84556.0, 1.0); // as in the reference table
 }
 
+TEST(HumidityRatioAt, IsThatOfTheStateAndHasNoEndWhereVapourLeavesNoRoomForAir)
+{
+    const Pressure p = standard_pressure(1500.0);
+    for (const double t_C : {-20.0, 5.0, 24.0, 60.0})
+        for (const double phi : {0.0, 0.45, 1.0})
+            EXPECT_DOUBLE_EQ(humidity_ratio_at(phi, Temperature::celsius(t_C), p),
+                             MoistAir::from_relative_humidity(Temperature::celsius(t_C), phi, p).humidity_ratio());
+    EXPECT_TRUE(std::isinf(humidity_ratio_at(0.9, Temperature::celsius(110.0), p)));
+    EXPECT_THROW((void)humidity_ratio_at(1.1, Temperature::celsius(20.0), p), quantity::RangeError);
+}
+
 } // namespace
 } // namespace venture::air

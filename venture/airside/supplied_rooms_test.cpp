@@ -314,18 +314,56 @@ TEST(Refused, WhatCannotBeIsSaid)
 
 TEST(Humidity, MayBeSaidByDewPointOrRatio)
 {
-    input::Input in = aired();
-    input::UseInput& use = in.rooms[0].use;
-    use.cooling_setpoint = 24.0;
-    use.humidity_limit = 0.5;
     const auto p = quantity::Pressure::pascal(101325.0);
     const auto air = air::MoistAir::from_relative_humidity(quantity::Temperature::celsius(24.0), 0.5, p);
-    use.humidity_limit = {};
-    use.dew_point_limit = air::dew_point(air).celsius();
-    EXPECT_NEAR(built(in).rooms[0].use.humidity_limit->value, 0.5, 2e-4);
-    use.dew_point_limit = {};
-    use.humidity_ratio_limit = air.humidity_ratio();
-    EXPECT_NEAR(built(in).rooms[0].use.humidity_limit->value, 0.5, 2e-4);
+    const auto held = [&](quantity::Given<double> input::UseInput::*key, double value) {
+        input::Input in = one_room();
+        in.rooms[0].use.cooling_setpoint = 24.0;
+        in.rooms[0].use.*key = value;
+        return built(in).rooms[0].use.humidity_limit->humidity_ratio(24.0, p);
+    };
+    for (const double ratio : {held(&input::UseInput::humidity_limit, 0.5),
+                               held(&input::UseInput::dew_point_limit, air::dew_point(air).celsius()),
+                               held(&input::UseInput::humidity_ratio_limit, air.humidity_ratio())})
+        EXPECT_NEAR(ratio, air.humidity_ratio(), 1e-5 * air.humidity_ratio());
+}
+
+TEST(Humidity, RelativeLimitsHoldInTheAirOfTheRoomAtAnyTemperature)
+{
+    input::Input in = supplied(0.7, true);
+    input::UseInput& use = in.rooms[0].use;
+    use.heating_setpoint = 17.0;
+    use.cooling_setpoint = 25.0;
+    use.least_humidity = 0.42;
+    use.humidity_limit = 0.55;
+    use.control = "operative";
+    in.method.relative_humidity = input::HumidityAt::air;
+    const building::Building b = built(in);
+    const loads::RoomLoads design = loads::design_loads(b).loads;
+    for (const loads::LoadDay& day : design.rooms[0].cooling_days)
+        for (std::size_t h = 0; h < 24; ++h) {
+            const auto air = quantity::Temperature::celsius(day.states.air_C[h]);
+            EXPECT_LE(air::relative_humidity(air, day.states.humidity_ratio[h],
+                                             quantity::Pressure::pascal(design.pressure_Pa)),
+                      0.55 + 1e-3); // means over an hour
+        }
+    const auto year =
+        loads::run_year(b, climate::synthetic_year(climate::temperate_climate()),
+                        {.days = 365, .run_in_days = 10.0, .series = {"air temperature", "humidity ratio"}});
+    const quantity::Pressure p =
+        quantity::Pressure::pascal(climate::synthetic_year(climate::temperate_climate()).pressure_Pa[0]);
+    double driest = 1.0, wettest = 0.0, warmest_C = -99.0, coldest_C = 99.0;
+    for (std::size_t h = 0; h < 8760; ++h) {
+        const double air_C = year.series[0].values[h],
+                     phi = air::relative_humidity(quantity::Temperature::celsius(air_C), year.series[1].values[h], p);
+        driest = std::min(driest, phi);
+        wettest = std::max(wettest, phi);
+        warmest_C = std::max(warmest_C, air_C);
+        coldest_C = std::min(coldest_C, air_C);
+    }
+    EXPECT_GT(warmest_C - coldest_C, 3.0);
+    EXPECT_NEAR(driest, 0.42, 0.01); // the year has one mean pressure
+    EXPECT_NEAR(wettest, 0.55, 0.01);
 }
 
 } // namespace

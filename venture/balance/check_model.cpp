@@ -17,6 +17,7 @@ public:
     void run() const
     {
         for (const Surface& s : m_.surfaces) check(s);
+        check_range("model", "pressure", m_.pressure_Pa, {1e3, 1e6}, "Pa");
         for (const Zone& z : m_.zones) check(z);
         for (const BodyHeat& b : m_.bodies) check(b);
         for (const RadiantLink& link : m_.radiant_links) check(link);
@@ -123,7 +124,16 @@ private:
             index(where, "zone that air comes from", air.from, m_.zones.size());
         check_range(where, "heating limit by the zone's air", z.most_heating_W_per_K, {-1e9, 0.0}, "W/K");
         check_range(where, "cooling limit by the zone's air", z.most_cooling_W_per_K, {0.0, 1e9}, "W/K");
+        check_relative(where, "relative humidity above which it is dried", z.dry_above_relative);
+        check_relative(where, "relative humidity below which it is wetted", z.wet_below_relative);
         if (z.supply_air) check(where, *z.supply_air);
+    }
+
+    void check_relative(const std::string& where, const char* what, const std::optional<SignalId>& limit) const
+    {
+        if (!limit) return;
+        signal(where, what, *limit);
+        for (const double share : m_.signals[limit->index].start) check_range(where, what, share, {0.0, 1.0}, "");
     }
 
     void check(const std::string& where, const SupplyAir& air) const

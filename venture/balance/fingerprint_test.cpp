@@ -44,6 +44,8 @@ ThermalModel one_of_everything()
            .cool_above_C = of_time,
            .dry_above_kg_per_kg = of_time,
            .wet_below_kg_per_kg = of_time,
+           .dry_above_relative = of_time,
+           .wet_below_relative = of_time,
            .plane_shares = {{.share = 0.2}},
            .most_heating_W = of_time,
            .most_cooling_W = of_time,

@@ -100,7 +100,10 @@ double closure(const AfterStep& a, std::size_t) { return a.result.closure_W; }
 
 bool supplied(const ThermalModel& m, std::size_t zone) { return m.zones[zone].supply_air.has_value(); }
 
-bool humidified(const ThermalModel& m, std::size_t zone) { return m.zones[zone].wet_below_kg_per_kg.has_value(); }
+bool humidified(const ThermalModel& m, std::size_t zone)
+{
+    return m.zones[zone].wet_below_kg_per_kg || m.zones[zone].wet_below_relative;
+}
 
 /// Of some zones or surfaces, in one go: a call for each of them costs more than what it reads.
 template <double (*value)(const AfterStep&, std::size_t)>

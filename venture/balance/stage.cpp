@@ -46,6 +46,8 @@ StageSolver::StageSolver(const ThermalModel& model, const Links& links, double s
         most_cooling_.push_back(index_or(zone.most_cooling_W, no_upper_limit));
         dry_above_.push_back(index_or(zone.dry_above_kg_per_kg, no_upper_limit));
         wet_below_.push_back(index_or(zone.wet_below_kg_per_kg, no_lower_limit));
+        dry_above_relative_.push_back(index_or(zone.dry_above_relative, no_upper_limit));
+        wet_below_relative_.push_back(index_or(zone.wet_below_relative, no_lower_limit));
         supply_of_.push_back(zone.supply_air ? static_cast<std::uint32_t>(with_air_.size()) : no_supply);
         if (zone.supply_air) {
             with_air_.push_back(static_cast<std::uint32_t>(supply_of_.size() - 1));
@@ -310,12 +312,24 @@ double StageSolver::find_moisture_of(std::size_t z, const StageStart& start, Sta
     }
     double w = out > 0.0 ? in / out : s.outdoor_w;
     s.removed_kg_per_s[z] = 0.0;
-    const double upper = s.signal[dry_above_[z]], lower = std::min(upper, s.signal[wet_below_[z]]);
+    const double upper =
+        std::min(s.signal[dry_above_[z]], humidity_ratio_at(s.signal[dry_above_relative_[z]], s.x.air_C[z]));
+    const double lower = std::min(
+        upper, std::max(s.signal[wet_below_[z]], humidity_ratio_at(s.signal[wet_below_relative_[z]], s.x.air_C[z])));
     if (w > upper || w < lower) {
         w = w > upper ? upper : lower;
         s.removed_kg_per_s[z] = in - out * w;
     }
     return w;
+}
+
+/// What is no limit of the one is none of the other. A zone that gets colder or warmer than any air is told afterwards.
+double StageSolver::humidity_ratio_at(double relative, double air_C) const
+{
+    if (std::isinf(relative)) return relative;
+    constexpr double coldest_C = -100.0, warmest_C = 200.0;
+    return air::humidity_ratio_at(relative, quantity::Temperature::celsius(std::clamp(air_C, coldest_C, warmest_C)),
+                                  quantity::Pressure::pascal(model_.pressure_Pa));
 }
 
 StageSolver::MoistureBrought StageSolver::moisture_brought(std::size_t supply, const Stage& s) const

@@ -8,9 +8,9 @@
 #include <gtest/gtest.h>
 
 #include <venture/air/point.hpp>
-#include <venture/balance/boxes_for_tests.hpp>
 #include <venture/balance/periodic_day.hpp>
 #include <venture/balance/run.hpp>
+#include <venture/balance/supplied_box_for_tests.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::balance {
@@ -18,34 +18,9 @@ namespace {
 
 using namespace testing_boxes;
 
-constexpr double flow = 0.05, cp = 1006.0;
-
-/// The box without its leakage, and supply air straight from outdoors.
-ThermalModel supplied_box(double outdoor = outdoor_C)
-{
-    ThermalModel m = box(brick);
-    m.zones[0].infiltration_kg_per_s.clear();
-    m.signals[m.outdoor_air_C.index].start = {outdoor};
-    m.zones[0].supply_air = SupplyAir{.least_kg_per_s = {{m.add_constant(flow)}},
-                                      .temperature_C = m.outdoor_air_C,
-                                      .humidity_ratio = m.outdoor_humidity_ratio};
-    return m;
-}
+constexpr double cp = 1006.0;
 
 double walls_W_per_K() { return 60.0 / (0.4 + 0.25 + 0.04); } // faces alike: convection alone inside
-
-/// The last step of the day that comes back to itself.
-ZoneStep settled(const ThermalModel& m, std::size_t zone = 0)
-{
-    ZoneStep out;
-    const PeriodicDay day = run_periodic_day(m, {}, [&](std::size_t, const StepResult& r) {
-        out = r.zones[zone];
-        EXPECT_LE(std::abs(r.closure_W), 1e-9 * std::max(1.0, r.throughput_W));
-    });
-    EXPECT_TRUE(day.converged);
-    EXPECT_EQ(day.unsettled_steps, 0);
-    return out;
-}
 
 TEST(SupplyAir, OfAGivenFlowIsVentilation)
 {
@@ -169,25 +144,6 @@ TEST(SupplyAir, MeetsTheAirOfTheZoneThatItLeavesFrom)
     EXPECT_NEAR(held.recovered_W, 0.8 * flow * cp * (behind.air_C - outdoor_C), 1e-3);
     EXPECT_NEAR(held.humidity_ratio, 0.002 + 0.5 * (behind.humidity_ratio - 0.002), 1e-9);
     EXPECT_NEAR(behind.humidity_ratio, held.humidity_ratio + 2e-5 / flow, 1e-9);
-}
-
-TEST(Moisture, IsAddedBelowItsLowerLimit)
-{
-    ThermalModel m = supplied_box();
-    m.zones[0].wet_below_kg_per_kg = m.add_constant(0.006, Forcing::moisture);
-    const ZoneStep z = settled(m);
-    EXPECT_NEAR(z.humidity_ratio, 0.006, 1e-12);
-    EXPECT_NEAR(z.humidifying_W, flow * 0.004 * air::latent_heat_of_vaporisation_J_per_kg, 1e-6);
-    EXPECT_EQ(z.latent_W, 0.0);
-}
-
-TEST(Moisture, IsHeldWhereBothLimitsAreOne)
-{
-    ThermalModel m = supplied_box();
-    m.zones[0].wet_below_kg_per_kg = m.zones[0].dry_above_kg_per_kg = m.add_constant(0.007, Forcing::moisture);
-    m.zones[0].moisture_gain_kg_per_s = {{m.add_blocks(wave(2.5e-4, 2.5e-4, 12.0), Forcing::moisture)}};
-    (void)run_periodic_day(
-        m, {}, [](std::size_t, const StepResult& r) { EXPECT_NEAR(r.zones[0].humidity_ratio, 0.007, 1e-12); });
 }
 
 TEST(Moisture, ClosesOverEveryStep)

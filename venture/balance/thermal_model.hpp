@@ -202,6 +202,8 @@ struct Zone {
     std::optional<SignalId> cool_above_C{};        ///< cooled when it would rise above; the same signal for both: held
     std::optional<SignalId> dry_above_kg_per_kg{}; ///< moisture is removed above this humidity ratio
     std::optional<SignalId> wet_below_kg_per_kg{}; ///< and added below this one, never above the other
+    std::optional<SignalId> dry_above_relative{};  ///< also above this relative humidity of its own air, 0..1
+    std::optional<SignalId> wet_below_relative{};  ///< and added below this one, never above the others
     double radiant_weight = 0.0; ///< share of the radiant temperature in the control temperature (0 air, 0.5 operative)
     double convective_share = 1.0; ///< of what heats or cools; what planes do not get radiates to the faces by area
     std::vector<PlaneShare> plane_shares{};
@@ -240,6 +242,7 @@ struct ThermalModel {
     double step_s = 600.0;
     std::size_t steps = 144; ///< in the period
     double air_specific_heat_J_per_kgK = 1006.0;
+    double pressure_Pa = 101325.0; ///< that relative humidities are of
     SignalId outdoor_air_C{};
     SignalId outdoor_humidity_ratio{};
     std::vector<Signal> signals{};

@@ -118,6 +118,14 @@ std::optional<double> known_thickness_m(const NamedBuildup& build_up)
     return known ? std::optional{thickness_m(build_up)} : std::nullopt;
 }
 
+std::optional<HumidityLimit> Room::dried_above(const Method& method, bool for_design) const
+{
+    if (use.humidity_limit || !for_design || !use.cooling_setpoint_C) return use.humidity_limit;
+    HumidityLimit out{.value = assumed_design_humidity};
+    if (!method.humidity_of_air) out.at_C = use.cooling_setpoint_C->value;
+    return out;
+}
+
 std::string_view name_of(Opening::Kind kind)
 {
     constexpr std::string_view words[] = {"window", "door", "open"};

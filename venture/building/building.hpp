@@ -9,6 +9,7 @@
 #include <vector>
 
 #include <venture/air/room_need.hpp>
+#include <venture/building/humidity_limit.hpp>
 #include <venture/calendar/calendar.hpp>
 #include <venture/climate/design_day.hpp>
 #include <venture/fabric/glazed_unit.hpp>
@@ -73,16 +74,25 @@ struct Setback {
     static constexpr double usual_ramp_h = 2.0;
 };
 
-/// Relative humidity that cooled rooms without a limit are held at on design days: what a cooling coil leaves, nearly; our
-/// assumption.
+/// Relative humidity that cooled rooms without a limit are held at on design days, as if it were typed: what a cooling
+/// coil leaves, nearly; our assumption.
 inline constexpr double assumed_design_humidity = 0.5;
+
+/// How the heat balance takes what can be taken in more than one way.
+struct Method {
+    bool films_by_difference = false; ///< inside; else fixed after ISO 6946
+    bool wind_and_sky = false;        ///< outside; else 25 W/m2K to the air
+    bool flows_as_outdoors = false;   ///< volume flows of outdoor air are of its own density; else of 20 degC
+    bool moist_air_heat = false;      ///< vapour carries heat; else dry air alone does
+    bool humidity_of_air = false;     ///< limits by relative humidity are of the room's own air; else at set-points
+};
 
 /// Use of a room, complete.
 struct Use {
     std::optional<Sourced<double>> heating_setpoint_C{}; ///< nothing: unheated
     std::optional<Sourced<double>> cooling_setpoint_C{}; ///< nothing: not cooled
-    std::optional<Sourced<double>> humidity_limit{};     ///< nothing: floats, but on cooling design days
-    std::optional<Sourced<double>> least_humidity{};     ///< at the heating set-point; nothing: floats
+    std::optional<HumidityLimit> humidity_limit{};       ///< nothing: floats, but on cooling design days
+    std::optional<HumidityLimit> least_humidity{};       ///< nothing: floats
     std::optional<Setback> heating_setback{}, cooling_setback{};
     double stratification_K = 0.0; ///< air under the ceiling warmer than at the floor, while heated
     double moisture_buffer = 1.0;  ///< multiple of the air's own
@@ -139,6 +149,8 @@ struct Room {
     [[nodiscard]] air::RoomNeed outdoor_air_need() const;            ///< by person and by area
     [[nodiscard]] double outdoor_air_as_typed_m3_per_s() const;      ///< that, by volume, and of the room as a whole
     [[nodiscard]] double outdoor_air_for_carbon_dioxide_m3_per_s() const; ///< what keeps to its limit; 0 without one
+    /// Above which it is dried while it is cooled; nothing: it floats.
+    [[nodiscard]] std::optional<HumidityLimit> dried_above(const Method& method, bool for_design) const;
     /// Cooled without a limit of humidity: held at `assumed_design_humidity` on cooling design days.
     [[nodiscard]] bool is_held_at_assumed_humidity() const
     {
@@ -303,14 +315,6 @@ struct Extract {
     double flow_m3_per_s = 0.0; ///< all alike, at full
     std::size_t profile = 0;    ///< index into Building::calendars
     quantity::OriginId origin{};
-};
-
-/// How the heat balance takes what can be taken in more than one way.
-struct Method {
-    bool films_by_difference = false; ///< inside; else fixed after ISO 6946
-    bool wind_and_sky = false;        ///< outside; else 25 W/m2K to the air
-    bool flows_as_outdoors = false;   ///< volume flows of outdoor air are of its own density; else of 20 degC
-    bool moist_air_heat = false;      ///< vapour carries heat; else dry air alone does
 };
 
 /// What lengths on the plan were typed to. Surfaces always run along wall centre lines; floor areas and volumes are

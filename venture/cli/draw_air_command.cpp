@@ -25,20 +25,24 @@ struct Asked {
 };
 
 /// From set-points and limits of humidity; nothing where the room has not got all of them.
-std::optional<draw::HeldAir> held_air(const building::Use& use)
+std::optional<draw::HeldAir> held_air(const building::Use& use, quantity::Pressure pressure)
 {
     if (!use.heating_setpoint_C || !use.cooling_setpoint_C) return std::nullopt;
     if (!use.humidity_limit && !use.least_humidity) return std::nullopt;
+    const auto ratio = [pressure](const building::HumidityLimit& limit) {
+        return [limit, pressure](double air_C) { return limit.humidity_ratio(air_C, pressure); };
+    };
+    const building::HumidityLimit dry{.value = 0.0}, saturated{.value = 1.0};
     return draw::HeldAir{use.heating_setpoint_C->value, use.cooling_setpoint_C->value,
-                         use.least_humidity ? use.least_humidity->value : 0.0,
-                         use.humidity_limit ? use.humidity_limit->value : 1.0};
+                         ratio(use.least_humidity.value_or(dry)), ratio(use.humidity_limit.value_or(saturated)),
+                         use.control_operative};
 }
 
 draw::AirDrawing empty_drawing(const Job& job, const building::Room& room)
 {
     draw::AirDrawing out{.title = fmt::format("{}: {}", job.building()->project.name, room.name)};
     out.pressure = air::standard_pressure(job.building()->site.place.height_m);
-    out.held = held_air(room.use);
+    out.held = held_air(room.use, out.pressure);
     return out;
 }
 

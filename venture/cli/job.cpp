@@ -8,6 +8,14 @@ namespace venture::cli {
 namespace codes = quantity::codes;
 using study::Stage;
 
+std::string Job::called() const
+{
+    const auto& files = sources().files();
+    if (!files.empty() && files.front().name != project::project_file_name)
+        return (folder() / files.front().name).generic_string();
+    return folder().empty() ? "." : folder().generic_string();
+}
+
 bool Job::has_run() const { return case_.was_asked_for(Stage::loads) || case_.was_asked_for(Stage::year); }
 
 project::Findings Job::findings() const

@@ -32,6 +32,8 @@ public:
     /// The files that it was read from.
     [[nodiscard]] const project::Sources& sources() const { return file_->sources; }
     [[nodiscard]] const std::filesystem::path& folder() const { return file_->folder; }
+    /// What calls it at the command line: its folder, or the file where that is not the folder's own.
+    [[nodiscard]] std::string called() const;
     [[nodiscard]] const project::ProjectFile& file() const { return *file_; }
 
 private:

@@ -14,8 +14,7 @@ std::optional<store::KeptRuns> kept_runs_of(const Job& job)
 {
     auto kept = store::KeptRuns::to_read(kept_runs_file(job));
     if (kept && !kept->runs().empty()) return kept;
-    print_error(
-        fmt::format("no run was kept yet; `venture year {}` runs one and keeps it\n", job.folder().generic_string()));
+    print_error(fmt::format("no run was kept yet; `venture year {}` runs one and keeps it\n", job.called()));
     return std::nullopt;
 }
 

@@ -87,7 +87,7 @@ std::string keep_year(const Job& job, const loads::BuildingYearOptions& o, const
                                    .leap = job.weather()->leap},
                                   year);
         return fmt::format("Kept as run {}: `venture series {}` lists and prints its hours, days and months\n", id,
-                           job.folder().generic_string());
+                           job.called());
     } catch (const quantity::Error& wrong) {
         return fmt::format("Not kept: {}\n", wrong.what());
     } catch (const std::filesystem::filesystem_error& wrong) {

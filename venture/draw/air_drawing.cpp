@@ -171,11 +171,11 @@ private:
         constexpr int fine = 12;
         for (int i = 0; i <= fine; ++i) {
             const double t = std::lerp(h.coldest_C, h.warmest_C, static_cast<double>(i) / fine);
-            corners.push_back(spot({t, ratio_at(t, h.driest)}));
+            corners.push_back(spot({t, h.driest(t)}));
         }
         for (int i = fine; i >= 0; --i) {
             const double t = std::lerp(h.coldest_C, h.warmest_C, static_cast<double>(i) / fine);
-            corners.push_back(spot({t, ratio_at(t, h.wettest)}));
+            corners.push_back(spot({t, h.wettest(t)}));
         }
         canvas_.outline(corners, {green, 1.8, {7.0, 3.0}});
     }
@@ -295,7 +295,7 @@ private:
                 [&] {
                     canvas_.line({left, y - 4.0}, {left + 34.0, y - 4.0}, {green, 1.8, {7.0, 3.0}});
                 },
-                "what the room is held to");
+                what_.held->operative ? "what the room is held to (operative)" : "what the room is held to");
         const auto field = [&](Colour colour, bool hatched) {
             const std::vector<Spot> box{
                 {left, y - 11.0}, {left + 34.0, y - 11.0}, {left + 34.0, y + 1.0}, {left, y + 1.0}};

@@ -1,6 +1,7 @@
 #pragma once
 /// States of moist air on a psychrometric chart: numbered, with a table of them beside it.
 
+#include <functional>
 #include <optional>
 #include <string>
 #include <utility>
@@ -18,10 +19,11 @@ struct AirState {
     std::optional<double> m3_per_s{}; ///< how much of it there is
 };
 
-/// What a room is held to: between two temperatures and two relative humidities, 0..1.
+/// What a room is held to: between two temperatures, and at each of them between two humidity ratios.
 struct HeldAir {
     double coldest_C = 20.0, warmest_C = 26.0;
-    double driest = 0.3, wettest = 0.6;
+    std::function<double(double air_C)> driest{}, wettest{};
+    bool operative = false; ///< temperatures are operative ones, so that air may be outside of them
 };
 
 struct AirDrawing {

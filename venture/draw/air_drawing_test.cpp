@@ -13,7 +13,7 @@ AirDrawing two_states()
     AirDrawing out{.title = "A room", .subtitle = "an hour"};
     out.states = {{"outdoor air", {30.0, 0.014}, 0.1}, {"air of the room", {24.0, 0.009}, {}}};
     out.ways = {{0, 1}};
-    out.held = HeldAir{20.0, 26.0, 0.3, 0.6};
+    out.held = HeldAir{20.0, 26.0, [](double) { return 0.006; }, [](double air_C) { return 0.0004 * air_C; }};
     return out;
 }
 

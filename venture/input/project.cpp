@@ -182,6 +182,13 @@ const RecordSpec& MethodInput::spec()
                   "the mean humidity outdoors"),
              "dry", "latent loads count vapour at 2,501 kJ/kg, whatever its temperature"),
          &T::air_heat},
+        {otherwise_word(
+             text("relative_humidity",
+                  "what limits of it are of: as much moisture as air holds so at the cooling set-point (the least: at "
+                  "the "
+                  "heating set-point); or the air of the room whatever its temperature, as a humidistat feels it"),
+             "at set-points", "a room's condition as it is specified for design"),
+         &T::relative_humidity},
         {text("control", "what set-points of rooms refer to that do not say so themselves, nor their types"),
          &T::control},
         note_key<T>(),

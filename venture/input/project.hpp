@@ -27,6 +27,9 @@ enum class FlowsAt : std::uint8_t { room, outdoors };
 /// Heat that air carries.
 enum class AirHeat : std::uint8_t { dry, moist };
 
+/// Temperature that relative humidities which limit a room are of.
+enum class HumidityAt : std::uint8_t { set_points, air };
+
 } // namespace venture::input
 
 namespace venture {
@@ -56,6 +59,11 @@ struct quantity::WordsOf<input::AirHeat> {
     static constexpr std::array<std::string_view, 2> words = {"dry", "moist"};
 };
 
+template <>
+struct quantity::WordsOf<input::HumidityAt> {
+    static constexpr std::array<std::string_view, 2> words = {"at set-points", "of the air"};
+};
+
 } // namespace venture
 
 namespace venture::input {
@@ -75,8 +83,8 @@ struct UnitsInput {
     Given<std::string> length, thickness, area, volume, velocity, temperature, temperature_difference, power,
         total_power, power_per_area, heat_transfer, heat_loss, resistance, conductivity, density, specific_heat,
         areal_mass, areal_capacity, air_flow, standard_air_flow, air_flow_per_area, area_per_power, air_flow_per_power,
-        water_flow, mass, moisture_flow, humidity_ratio, concentration, enthalpy, energy, irradiation, cloud_cover, wind, duration,
-        pressure;
+        water_flow, mass, moisture_flow, humidity_ratio, concentration, enthalpy, energy, irradiation, cloud_cover,
+        wind, duration, pressure;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 
@@ -109,6 +117,7 @@ struct MethodInput {
     Choice<OutsideFilms> outside_films;
     Choice<FlowsAt> outdoor_air_flows;
     Choice<AirHeat> air_heat;
+    Choice<HumidityAt> relative_humidity;
     Choice<Control> control;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };

@@ -65,8 +65,7 @@ const RecordSpec& UseInput::spec()
         {number("cooling_setpoint", Kind::temperature, 5, 50, "held at most; not cooled unless typed"),
          &T::cooling_setpoint},
         {number("humidity_limit", Kind::fraction, 0.05, 1,
-                "relative humidity at the cooling set-point above which the room is dried, cooled or not; unless typed "
-                "50 % on "
+                "relative humidity of its air above which the room is dried, cooled or not; unless typed 50 % on "
                 "cooling design days (our assumption), and floating in a year"),
          &T::humidity_limit},
         {instead_of({"humidity_limit"}, number("dew_point_limit", Kind::temperature, -40, 40,
@@ -76,9 +75,8 @@ const RecordSpec& UseInput::spec()
                     number("humidity_ratio_limit", Kind::humidity_ratio, 0.0001, 0.1,
                            "instead of humidity_limit: humidity ratio above which the room is dried")),
          &T::humidity_ratio_limit},
-        {number(
-             "least_humidity", Kind::fraction, 0.01, 1,
-             "relative humidity at the heating set-point below which the room is humidified; it is not unless typed"),
+        {number("least_humidity", Kind::fraction, 0.01, 1,
+                "relative humidity of its air below which the room is humidified; it is not unless typed"),
          &T::least_humidity},
         {instead_of({"least_humidity"}, number("least_dew_point", Kind::temperature, -40, 40,
                                                "instead of least_humidity: dew point below which it is humidified")),

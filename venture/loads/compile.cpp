@@ -47,6 +47,7 @@ Compiler::Compiler(const building::Building& building, const Spell& spell, const
 Compiled Compiler::run()
 {
     m_.outdoor_air_C = samples(spell_.dry_bulb_C, balance::Forcing::outdoor_air);
+    m_.pressure_Pa = spell_.pressure.pascal();
     m_.outdoor_humidity_ratio = samples(spell_.humidity_ratio, balance::Forcing::moisture);
     m_.air_specific_heat_J_per_kgK =
         air_specific_heat_J_per_kgK(b_.method, m_.signals[m_.outdoor_humidity_ratio.index].mean());
@@ -196,21 +197,19 @@ void Compiler::add_control(const building::Room& room, balance::Zone& zone)
     // is held, by as much of it as is air.
     const double warmer_K =
         (1.0 - zone.radiant_weight) * use.stratification_K * (0.5 - std::min(0.5, occupied_height_m / room.height_m));
-    const auto humidity = [&](double t_C, double phi) {
-        const auto air =
-            air::MoistAir::from_relative_humidity(quantity::Temperature::celsius(t_C), phi, spell_.pressure);
-        return m_.add_constant(air.humidity_ratio(), balance::Forcing::moisture);
+    const auto limit = [&](const building::HumidityLimit& of, auto& relative, auto& ratio) {
+        const bool of_own_air = of.is_of_own_air();
+        (of_own_air ? relative : ratio) = m_.add_constant(
+            of_own_air ? of.value : of.humidity_ratio(0.0, spell_.pressure), balance::Forcing::moisture);
     };
     if (use.heating_setpoint_C && use.least_humidity)
-        zone.wet_below_kg_per_kg = humidity(use.heating_setpoint_C->value, use.least_humidity->value);
+        limit(*use.least_humidity, zone.wet_below_relative, zone.wet_below_kg_per_kg);
     if (use.heating_setpoint_C)
         zone.heat_below_C = set_point(use.heating_setpoint_C->value + warmer_K, use.heating_setback, -1.0);
     if (winter() || !use.cooling_setpoint_C) return;
     zone.cool_above_C = set_point(use.cooling_setpoint_C->value, use.cooling_setback, 1.0);
-    if (!use.humidity_limit && !spell_.for_design) return;
-    zone.dry_above_kg_per_kg =
-        humidity(use.cooling_setpoint_C->value,
-                 use.humidity_limit ? use.humidity_limit->value : building::assumed_design_humidity);
+    if (const auto most = room.dried_above(b_.method, spell_.for_design))
+        limit(*most, zone.dry_above_relative, zone.dry_above_kg_per_kg);
 }
 
 /// A set-point that comes back from its setback along a ramp before each hour that asks for more.

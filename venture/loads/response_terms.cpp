@@ -27,7 +27,7 @@ void silence(ThermalModel& m)
         const bool held = zone.heat_below_C || zone.cool_above_C || zone.follows;
         zone.heat_below_C = zone.cool_above_C = held ? std::optional{nil} : std::nullopt;
         zone.most_heating_W = zone.most_cooling_W = std::nullopt;
-        zone.dry_above_kg_per_kg = std::nullopt;
+        zone.dry_above_kg_per_kg = zone.dry_above_relative = std::nullopt;
         zone.follows = std::nullopt;
         zone.radiant_weight = 0.0;
         zone.convective_share = 1.0;

@@ -61,11 +61,11 @@ RoomAtEdge::RoomAtEdge(const DayOfBuilding& building, std::size_t zone, double r
     room.convective_gain_W.clear();
     room.radiant_gain_W.clear();
     room.moisture_gain_kg_per_s.clear();
-    room.dry_above_kg_per_kg = std::nullopt;
+    room.dry_above_kg_per_kg = room.dry_above_relative = std::nullopt;
     room.infiltration_kg_per_s.clear();
     room.ventilation_kg_per_s.clear();
     room.supply_air.reset();
-    room.wet_below_kg_per_kg = std::nullopt;
+    room.wet_below_kg_per_kg = room.wet_below_relative = std::nullopt;
     room.transfer_air.clear();
     room.thermal_bridges_W_per_K = 0.0;
     room.sun = {};

@@ -289,9 +289,9 @@ figure::Document library_document(const Input& library, const Building& b, const
 
 std::vector<figure::Declaration> library_declarations()
 {
-    return {material_columns().declaration(),     build_up_columns().declaration(), glazing_columns().declaration(),
-            pane_columns().declaration(),         shade_columns().declaration(),    room_type_columns().declaration(),
-            air_need_columns().declaration(),     shipped_hours_columns().declaration()};
+    return {material_columns().declaration(), build_up_columns().declaration(),     glazing_columns().declaration(),
+            pane_columns().declaration(),     shade_columns().declaration(),        room_type_columns().declaration(),
+            air_need_columns().declaration(), shipped_hours_columns().declaration()};
 }
 
 } // namespace venture::report

@@ -128,12 +128,18 @@ private:
         };
         set_point("heated below", zone().heat_below_C, use.heating_setpoint_C, use.heating_setback);
         set_point("cooled above", zone().cool_above_C, use.cooling_setpoint_C, use.cooling_setback);
-        if (zone().dry_above_kg_per_kg)
-            add("dried above", c_.model.signals[zone().dry_above_kg_per_kg->index].mean(), "kg/kg",
-                fmt::format("{:g} % at the cooling set-point",
-                            100.0 *
-                                (use.humidity_limit ? use.humidity_limit->value : building::assumed_design_humidity)),
-                use.humidity_limit ? said(*use.humidity_limit) : "our assumption");
+        const auto humidity = [&](const char* what, const std::optional<balance::SignalId>& ratio,
+                                  const std::optional<balance::SignalId>& relative,
+                                  const std::optional<building::HumidityLimit>& limit, bool is_typed) {
+            const std::optional<balance::SignalId>& held = ratio ? ratio : relative;
+            if (!held || !limit) return;
+            add(what, c_.model.signals[held->index].mean(), ratio ? "kg/kg" : "1",
+                building::in_words(*limit, {}) + (relative ? " of the room's own air" : ""),
+                is_typed ? b_.origins.describe(limit->origin) : "our assumption");
+        };
+        humidity("dried above", zone().dry_above_kg_per_kg, zone().dry_above_relative,
+                 room_.dried_above(b_.method, true), use.humidity_limit.has_value());
+        humidity("humidified below", zone().wet_below_kg_per_kg, zone().wet_below_relative, use.least_humidity, true);
         add("weight of the radiant temperature in control", zone().radiant_weight, "1",
             use.control_operative ? "operative temperature is held" : "air temperature is held", shape());
         add("radiant share of what heats or cools", zone().radiant_share(), "1", "as typed", said(use.radiant_share));

@@ -210,6 +210,9 @@ json model_json(const Building& b, const Compiled& c)
                          {"heat_below_C", id_json(z.heat_below_C)},
                          {"cool_above_C", id_json(z.cool_above_C)},
                          {"dry_above_kg_per_kg", id_json(z.dry_above_kg_per_kg)},
+                         {"wet_below_kg_per_kg", id_json(z.wet_below_kg_per_kg)},
+                         {"dry_above_relative", id_json(z.dry_above_relative)},
+                         {"wet_below_relative", id_json(z.wet_below_relative)},
                          {"radiant_weight", z.radiant_weight}});
     for (std::size_t i = 0; i < m.surfaces.size(); ++i) {
         const balance::Surface& s = m.surfaces[i];

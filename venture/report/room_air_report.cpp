@@ -69,13 +69,13 @@ std::string outdoor_air_text(const Building& b, const Room& room, const Preferre
     return out + "\n";
 }
 
-std::string humidity_text(const Building& b, const Room& room)
+std::string humidity_text(const Building& b, const Room& room, const PreferredUnits& units)
 {
     std::vector<std::string> limits;
     const auto add = [&](const char* word, const auto& limit) {
         if (limit)
             limits.push_back(
-                fmt::format("{} {:.0f} % ({})", word, 100.0 * limit->value, b.origins.describe(limit->origin)));
+                fmt::format("{} {} ({})", word, building::in_words(*limit, units), b.origins.describe(limit->origin)));
     };
     add("at least", room.use.least_humidity);
     add("at most", room.use.humidity_limit);
@@ -91,7 +91,7 @@ figure::Document room_air_document(const Building& b, const Room& room, const ai
                                    const PreferredUnits& units, bool arithmetic)
 {
     figure::Document out;
-    const std::string told = outdoor_air_text(b, room, units) + humidity_text(b, room);
+    const std::string told = outdoor_air_text(b, room, units) + humidity_text(b, room, units);
     if (!told.empty()) out.add("\n" + told);
     const auto load = std::ranges::find(coils.rooms, room.name, &airside::CoilLoad::room);
     if (load == coils.rooms.end()) return out;

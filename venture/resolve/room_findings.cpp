@@ -132,20 +132,20 @@ void RoomFindings::look_at_wet_faces()
     const auto coldest = building::coldest_faces(building_);
     for (std::size_t r = 0; r < building_.rooms.size(); ++r) {
         const Room& room = building_.rooms[r];
-        constexpr double least_humidity = 0.01; // air nearly without water has no dew point to speak of
-        if (!room.use.least_humidity || !room.use.heating_setpoint_C || room.left_out ||
-            room.use.least_humidity->value < least_humidity)
-            continue;
-        const double room_C = room.use.heating_setpoint_C->value;
-        const auto held = air::MoistAir::from_relative_humidity(quantity::Temperature::celsius(room_C),
-                                                                room.use.least_humidity->value, pressure);
-        const double dew_C = air::dew_point(held).celsius();
+        if (!room.use.least_humidity || !room.use.heating_setpoint_C || room.left_out) continue;
+        const double room_C = room.use.heating_setpoint_C->value,
+                     ratio = room.use.least_humidity->humidity_ratio(room_C, pressure);
+        constexpr double least_ratio = 1e-5; // air nearly without water has no dew point to speak of
+        if (ratio < least_ratio) continue;
+        const double dew_C =
+            air::dew_point(air::MoistAir::from_humidity_ratio(quantity::Temperature::celsius(room_C), ratio, pressure))
+                .celsius();
         for (const auto& face : {coldest[r].surface, coldest[r].opening}) {
             if (!face || face->temperature_C(room_C, outdoor_C) >= dew_C) continue;
             finding(Severity::warning, codes::wet_face, room.use.least_humidity->origin, "room/" + room.name,
-                    fmt::format("room '{}': held at {:.0f} % its dew point is {}, and its {} is at {} inside in winter "
-                                "design: it gets wet",
-                                room.name, 100.0 * room.use.least_humidity->value,
+                    fmt::format("room '{}': humidified to {}, its dew point is {} and its {} is at {} inside in "
+                                "winter design: it gets wet",
+                                room.name, building::in_words(*room.use.least_humidity, units_),
                                 units_.text(dew_C, Kind::temperature, 3), face->face,
                                 units_.text(face->temperature_C(room_C, outdoor_C), Kind::temperature, 3)),
                     fmt::format("hold it drier while it is cold, or build it warmer: its temperature factor is {:.2f}, "

@@ -22,9 +22,9 @@ public:
     void check_use(const RoomInput& given, const Room& room);
 
 private:
-    [[nodiscard]] std::optional<Sourced<double>> humidity_of(const Given<double>& relative,
-                                                             const Given<double>& dew_point, const Given<double>& ratio,
-                                                             const Given<double>& at, std::string_view key);
+    [[nodiscard]] std::optional<HumidityLimit> humidity_of(const Given<double>& relative,
+                                                           const Given<double>& dew_point, const Given<double>& ratio,
+                                                           const Given<double>& set_point, std::string_view key);
     void check_air(const RoomInput& given, const Room& room);
     [[nodiscard]] std::optional<Setback> setback_of(const Given<double>& temperature, const Given<std::string>& profile,
                                                     const Given<double>& ramp);
@@ -42,10 +42,10 @@ std::optional<Setback> RoomUse::setback_of(const Given<double>& temperature, con
     return Setback{sourced(temperature), profile_called(work_, profile), value_of(ramp)};
 }
 
-/// A relative humidity, said as such, by dew point, or by humidity ratio, at a set-point.
-std::optional<Sourced<double>> RoomUse::humidity_of(const Given<double>& relative, const Given<double>& dew_point,
-                                                    const Given<double>& ratio, const Given<double>& at,
-                                                    std::string_view key)
+/// @param set_point  at which air must be able to hold so much
+std::optional<HumidityLimit> RoomUse::humidity_of(const Given<double>& relative, const Given<double>& dew_point,
+                                                  const Given<double>& ratio, const Given<double>& set_point,
+                                                  std::string_view key)
 {
     const int said = (relative ? 1 : 0) + (dew_point ? 1 : 0) + (ratio ? 1 : 0);
     if (said == 0) return std::nullopt;
@@ -56,16 +56,16 @@ std::optional<Sourced<double>> RoomUse::humidity_of(const Given<double>& relativ
                 "keep one: relative, by dew point, or by humidity ratio");
         return std::nullopt;
     }
-    if (relative) return sourced(relative);
-    if (!at) return Sourced<double>{1.0, first.origin}; // told where what it goes with is missing
+    using By = HumidityLimit::By;
+    HumidityLimit out{relative ? By::relative : dew_point ? By::dew_point : By::ratio, *first, {}, first.origin};
+    if (relative && set_point && input_.method.relative_humidity != input::HumidityAt::air) out.at_C = *set_point;
     const quantity::Pressure pressure = air::standard_pressure(value_of(input_.site.height));
-    const auto set_point = quantity::Temperature::celsius(*at);
-    const double held =
-        dew_point ? air::saturation_humidity_ratio(quantity::Temperature::celsius(*dew_point), pressure) : *ratio;
-    const double phi = air::relative_humidity(set_point, held, pressure);
-    if (phi <= 1.0) return Sourced<double>{phi, first.origin};
+    if (relative || !set_point || // that is told where it is asked for
+        out.humidity_ratio(*set_point, pressure) <=
+            air::humidity_ratio_at(1.0, quantity::Temperature::celsius(*set_point), pressure))
+        return out;
     problem(codes::physics, first.origin,
-            fmt::format("{}: air of {} can hold no such moisture", key, units_.text(*at, Kind::temperature)),
+            fmt::format("{}: air of {} can hold no such moisture", key, units_.text(*set_point, Kind::temperature)),
             "give a dew point below the set-point, or less moisture");
     return std::nullopt;
 }
@@ -240,20 +240,18 @@ void RoomUse::check_air(const RoomInput& given, const Room& room)
     };
     if (use.humidity_limit && use.least_humidity && use.heating_setpoint_C && use.cooling_setpoint_C) {
         const quantity::Pressure pressure = air::standard_pressure(value_of(input_.site.height));
-        const auto ratio = [&](double t_C, double phi) {
-            return phi * air::saturation_pressure(quantity::Temperature::celsius(t_C)).pascal() / pressure.pascal();
-        };
-        const double most = ratio(use.cooling_setpoint_C->value, use.humidity_limit->value),
-                     least = ratio(use.heating_setpoint_C->value, use.least_humidity->value);
-        constexpr double rounding = 1.0 + 1e-9;
-        if (least > most * rounding)
+        for (const double air_C : {use.heating_setpoint_C->value, use.cooling_setpoint_C->value}) {
+            const double most = use.humidity_limit->humidity_ratio(air_C, pressure),
+                         least = use.least_humidity->humidity_ratio(air_C, pressure);
+            constexpr double rounding = 1.0 + 1e-9;
+            if (least <= most * rounding) continue;
             says(use.least_humidity->origin,
-                 fmt::format("would be humidified to {} of {} and dried to {} of {} at once",
-                             units_.text(use.least_humidity->value, Kind::fraction),
-                             units_.text(use.heating_setpoint_C->value, Kind::temperature),
-                             units_.text(use.humidity_limit->value, Kind::fraction),
-                             units_.text(use.cooling_setpoint_C->value, Kind::temperature)),
+                 fmt::format("would be humidified to {} and dried to {} at once, in air of {}",
+                             building::in_words(*use.least_humidity, units_),
+                             building::in_words(*use.humidity_limit, units_), units_.text(air_C, Kind::temperature)),
                  "the least must hold no more moisture than the limit");
+            break;
+        }
     }
     if (use.ventilation_control == input::VentilationControl::carbon_dioxide && !use.carbon_dioxide_limit)
         says(given.use.ventilation_control.origin, "is ventilated by carbon dioxide, but has no carbon_dioxide_limit",

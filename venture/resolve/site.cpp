@@ -90,7 +90,8 @@ void SiteConditions::add_site()
     building_.method = {.films_by_difference = method.inside_films == InsideFilms::by_difference,
                         .wind_and_sky = method.outside_films == OutsideFilms::wind_and_sky,
                         .flows_as_outdoors = method.outdoor_air_flows == FlowsAt::outdoors,
-                        .moist_air_heat = method.air_heat == AirHeat::moist};
+                        .moist_air_heat = method.air_heat == AirHeat::moist,
+                        .humidity_of_air = method.relative_humidity == HumidityAt::air};
     building_.plan_bearing_deg = value_of(s.plan_bearing);
     std::set<int> seen;
     for (const MonthInput& m : s.months) {
