@@ -15,14 +15,12 @@ std::string_view shipped_file(std::string_view path)
 
 const std::vector<std::string_view>& shipped_library()
 {
-    static const std::vector<std::string_view> files = {
-        "library/build_ups.toml",
-        "library/glass.toml",
-        "library/materials.toml",
-        "library/room_types_europe.toml",
-        "library/room_types_north_america.toml",
-        "library/hours.toml", // after the types, which name them
-    };
+    static const auto files = [] {
+        std::vector<std::string_view> out;
+        for (const ShippedFile& file : shipped_files())
+            if (file.path.starts_with("library/")) out.push_back(file.path);
+        return out;
+    }();
     return files;
 }
 

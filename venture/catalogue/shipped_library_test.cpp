@@ -2,6 +2,7 @@
 
 #include <set>
 
+#include <fmt/format.h>
 #include <gmock/gmock.h>
 
 #include <small_building.hpp>
@@ -35,6 +36,7 @@ TEST(ShippedLibrary, SaysOfEachRecordWhereItIsFrom)
 {
     const input::Input all = whole_library().input;
     const auto check = [](const auto& records) {
+        EXPECT_FALSE(records.empty());
         std::set<std::string> names;
         for (const auto& r : records) {
             EXPECT_TRUE(r.source) << *r.name;
@@ -47,6 +49,7 @@ TEST(ShippedLibrary, SaysOfEachRecordWhereItIsFrom)
     check(all.glazings);
     check(all.shades);
     check(all.air_needs);
+    check(all.air_supplies);
     std::set<std::pair<std::string, std::string>> types;
     for (const input::RoomTypeInput& t : all.room_types) {
         ASSERT_TRUE(t.region && t.purpose && t.source) << *t.name;
@@ -90,6 +93,34 @@ TEST(ShippedLibrary, HasRoomTypesThatRoomsCanTake)
                 room.type == "commercial kitchen" ? 120.0 : 50.0; // hoods draw off more than people need
             EXPECT_LT(per_person, most) << room.name;
         }
+    }
+}
+
+/// Every need of air by every supply, each in a room of its own.
+TEST(ShippedLibrary, HasAirThatRoomsCanTake)
+{
+    const input::Input library = whole_library().input;
+    project::ProjectFile p;
+    p.input = testing_data::shell();
+    double x = 0.0;
+    for (const input::AirSupplyInput& supply : library.air_supplies)
+        for (const input::AirNeedInput& need : library.air_needs) {
+            input::RoomInput r = testing_data::room(fmt::format("{} {}", *supply.name, *need.name).c_str(), x, 0, 4, 5);
+            r.use.people = 2.0;
+            r.use.outdoor_air_by = *supply.name;
+            r.use.air_need = *need.name;
+            p.input.rooms.push_back(r);
+            x += 4.0;
+        }
+    take_from_shipped_library(p.input, p.problems);
+    const resolve::Resolved r = resolve::resolve(p.input);
+    for (const auto& problem : r.problems)
+        EXPECT_NE(problem.severity, quantity::Severity::error) << problem.code << " " << problem.message;
+    ASSERT_TRUE(r.building);
+    EXPECT_EQ(r.building->air_supplies.size(), library.air_supplies.size());
+    for (const building::Room& room : r.building->rooms) {
+        EXPECT_TRUE(room.use.air_supply) << room.name;
+        EXPECT_GT(room.outdoor_air_by_plan_m3_per_s(), 0.0) << room.name;
     }
 }
 

@@ -26,28 +26,22 @@ std::string near_to(const input::Input& library, const std::string& word)
     const auto holds = [&](const std::string& name) {
         return quantity::lower_case(name).find(quantity::lower_case(word)) != std::string::npos;
     };
-    std::vector<std::string> names, products;
-    const auto take = [&](const auto& records) {
-        for (const auto& record : records)
-            if (record.name) names.push_back(*record.name);
-    };
-    take(library.materials);
-    take(library.build_ups);
-    take(library.panes);
-    take(library.glazings);
-    take(library.shades);
-    take(library.room_types);
-    take(library.profiles);
-    take(library.calendars);
+    std::vector<std::string> names, products, kinds;
+    for (const quantity::Nested& table : input::Input::spec().nested()) {
+        if (!table.in_library) continue;
+        kinds.push_back(table.in_words());
+        const quantity::ConstRecords records = quantity::ConstRecord{library}.records(table);
+        for (std::size_t i = 0; i < records.size(); ++i)
+            if (const auto* name = quantity::name_of(records[i]); name != nullptr && *name) names.push_back(**name);
+    }
     if (std::ranges::any_of(names, holds)) return {};
     for (const rating::Stock& stock : catalogue::shipped_products()->all())
         for (const auto& product : stock.products)
             if (holds(product->name())) products.push_back(product->name());
     if (!products.empty())
-        return fmt::format("'{}' is no material, build-up, pane, glazing, shade, room type or profile, but products: "
-                           "{}; `venture size` "
-                           "chooses among them\n",
-                           word, quantity::listed(products, 8));
+        return fmt::format("'{}' is none of what the library holds ({}), but products: {}; `venture size` chooses "
+                           "among them\n",
+                           word, fmt::join(kinds, ", "), quantity::listed(products, 8));
     const auto near = quantity::nearest_name(word, names);
     return fmt::format("Nothing in the library has '{}' in its name{}.\n", word,
                        near ? fmt::format("; did you mean '{}'?", *near) : "");

@@ -67,6 +67,7 @@ const RecordSpec& AirSupplyInput::spec()
         {number("wettest_supply", Kind::humidity_ratio, 0, 0.05,
                 "the same; 90 % at the room's temperature unless typed"),
          &T::wettest_supply},
+        text_key("source", &T::source, "where the values come from, in words; printed beside them"),
         note_key<T>(),
     });
     return all;

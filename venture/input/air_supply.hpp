@@ -31,7 +31,7 @@ struct AirSupplyInput {
     AirSupplyInput& operator=(AirSupplyInput&&) noexcept;
     ~AirSupplyInput();
 
-    Given<std::string> name, note;
+    Given<std::string> name, source, note;
     Choice<SupplyGives> gives;
     // air
     Choice<FreeCooling> free_cooling;

@@ -42,7 +42,7 @@ const RecordSpec& Input::spec()
                 Nested{"calendar", &T::calendars}.held_by_libraries().with_own_file(),
                 {"airtightness", &T::airtightness},
                 Nested{"air_need", &T::air_needs}.held_by_libraries().with_own_file(),
-                Nested{"air_supply", &T::air_supplies}.with_own_file(),
+                Nested{"air_supply", &T::air_supplies}.held_by_libraries().with_own_file(),
                 Nested{"extract", &T::extracts}.with_own_file(),
                 {"dwelling", &T::dwelling},
                 Nested{"room_type", &T::room_types}.held_by_libraries().with_own_file(),

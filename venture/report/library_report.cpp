@@ -207,6 +207,30 @@ const TableOf<input::AirNeedInput>& air_need_columns()
     return all;
 }
 
+const TableOf<input::AirSupplyInput>& air_supply_columns()
+{
+    using S = input::AirSupplyInput;
+    static const TableOf<S> all = {
+        {"shipped_air_supply", "Air supplies", "An air supply of which nothing is drawn yet."},
+        {
+            {{"name", "Air supply", "", "that rooms call it by in outdoor_air_by", 0},
+             [](const S& s) -> Cell { return words_of(s.name); }},
+            {{"gives", "gives", "", "to its rooms"},
+             [](const S& s) -> Cell {
+                 return std::string{quantity::name_of(s.gives.which().value_or(input::SupplyGives::outdoor_air))};
+             }},
+            {{"heat_recovery", "recovers\nheat", "share", "of the difference to the air that leaves"},
+             [](const S& s) -> Cell { return number_of(s.heat_recovery); }},
+            {{"moisture_recovery", "moisture", "share", "alike"},
+             [](const S& s) -> Cell { return number_of(s.moisture_recovery); }},
+            {{"free_cooling", "free\ncooling", "", "by more outdoor air"},
+             [](const S& s) -> Cell { return words_of(s.free_cooling); }},
+            {{"source", "source", "", "where the values come from", 2},
+             [](const S& s) -> Cell { return words_of(s.source); }},
+        }};
+    return all;
+}
+
 struct HoursRow {
     std::string name{}, purpose{}, when{};
 };
@@ -280,6 +304,7 @@ figure::Document library_document(const Input& library, const Building& b, const
     const std::string sources = sources_of(types);
     out.add(std::move(types)).add(sources);
     out.add(named(air_need_columns(), library.air_needs, word));
+    out.add(named(air_supply_columns(), library.air_supplies, word));
     out.add(named(shipped_hours_columns(), hours_of_use(library), word));
     out.add(
         "\nA project uses these by name; its own of the same name stands instead. Values are stated by us: take those "
@@ -289,9 +314,10 @@ figure::Document library_document(const Input& library, const Building& b, const
 
 std::vector<figure::Declaration> library_declarations()
 {
-    return {material_columns().declaration(), build_up_columns().declaration(),     glazing_columns().declaration(),
-            pane_columns().declaration(),     shade_columns().declaration(),        room_type_columns().declaration(),
-            air_need_columns().declaration(), shipped_hours_columns().declaration()};
+    return {
+        material_columns().declaration(), build_up_columns().declaration(),   glazing_columns().declaration(),
+        pane_columns().declaration(),     shade_columns().declaration(),      room_type_columns().declaration(),
+        air_need_columns().declaration(), air_supply_columns().declaration(), shipped_hours_columns().declaration()};
 }
 
 } // namespace venture::report
