@@ -46,8 +46,7 @@ StageSolver::StageSolver(const ThermalModel& model, const Links& links, double s
         most_cooling_.push_back(index_or(zone.most_cooling_W, no_upper_limit));
         dry_above_.push_back(index_or(zone.dry_above_kg_per_kg, no_upper_limit));
         wet_below_.push_back(index_or(zone.wet_below_kg_per_kg, no_lower_limit));
-        dry_above_relative_.push_back(index_or(zone.dry_above_relative, no_upper_limit));
-        wet_below_relative_.push_back(index_or(zone.wet_below_relative, no_lower_limit));
+        is_limited_relatively_.push_back(zone.dry_above_relative || zone.wet_below_relative);
         supply_of_.push_back(zone.supply_air ? static_cast<std::uint32_t>(with_air_.size()) : no_supply);
         if (zone.supply_air) {
             with_air_.push_back(static_cast<std::uint32_t>(supply_of_.size() - 1));
@@ -312,10 +311,9 @@ double StageSolver::find_moisture_of(std::size_t z, const StageStart& start, Sta
     }
     double w = out > 0.0 ? in / out : s.outdoor_w;
     s.removed_kg_per_s[z] = 0.0;
-    const double upper =
-        std::min(s.signal[dry_above_[z]], humidity_ratio_at(s.signal[dry_above_relative_[z]], s.x.air_C[z]));
-    const double lower = std::min(
-        upper, std::max(s.signal[wet_below_[z]], humidity_ratio_at(s.signal[wet_below_relative_[z]], s.x.air_C[z])));
+    double upper = s.signal[dry_above_[z]], lower = s.signal[wet_below_[z]];
+    if (is_limited_relatively_[z]) take_relative_limits(z, s, lower, upper);
+    lower = std::min(upper, lower);
     if (w > upper || w < lower) {
         w = w > upper ? upper : lower;
         s.removed_kg_per_s[z] = in - out * w;
@@ -323,13 +321,17 @@ double StageSolver::find_moisture_of(std::size_t z, const StageStart& start, Sta
     return w;
 }
 
-/// What is no limit of the one is none of the other. A zone that gets colder or warmer than any air is told afterwards.
-double StageSolver::humidity_ratio_at(double relative, double air_C) const
+/// A zone that gets colder or warmer than any air is told afterwards.
+void StageSolver::take_relative_limits(std::size_t z, const Stage& s, double& lower, double& upper) const
 {
-    if (std::isinf(relative)) return relative;
     constexpr double coldest_C = -100.0, warmest_C = 200.0;
-    return air::humidity_ratio_at(relative, quantity::Temperature::celsius(std::clamp(air_C, coldest_C, warmest_C)),
-                                  quantity::Pressure::pascal(model_.pressure_Pa));
+    const auto air = quantity::Temperature::celsius(std::clamp(s.x.air_C[z], coldest_C, warmest_C));
+    const auto ratio_at = [&](const std::optional<SignalId>& relative) {
+        return air::humidity_ratio_at(s.signal[relative->index], air, quantity::Pressure::pascal(model_.pressure_Pa));
+    };
+    const Zone& zone = model_.zones[z];
+    if (zone.dry_above_relative) upper = std::min(upper, ratio_at(zone.dry_above_relative));
+    if (zone.wet_below_relative) lower = std::max(lower, ratio_at(zone.wet_below_relative));
 }
 
 StageSolver::MoistureBrought StageSolver::moisture_brought(std::size_t supply, const Stage& s) const
