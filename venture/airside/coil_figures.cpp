@@ -47,7 +47,7 @@ const figure::TableOf<CoilLoad>& coil_load_columns()
              [](const C& c) -> Cell { return c.cooling_W > 0.0 ? Cell{c.cooling_when} : Cell{}; }},
             {{"reheat", "Reheat", "power", "of air that was cooled to be dried, largest", 2, Sum::added, Show::if_any},
              [](const C& c) -> Cell { return if_any(c.reheat_W); }},
-            {{"fans", "Fans", "power", "electric, largest", 4, Sum::added},
+            {{"fans", "Fans", "electric_power", "electric, largest", 4, Sum::added},
              [](const C& c) -> Cell { return if_any(c.fan_W); }},
         }};
     return all;

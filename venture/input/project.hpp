@@ -81,10 +81,10 @@ struct ProjectInput {
 struct UnitsInput {
     Given<std::string> preset, typed, note;
     Given<std::string> length, thickness, area, volume, velocity, temperature, temperature_difference, power,
-        total_power, power_per_area, heat_transfer, heat_loss, resistance, conductivity, density, specific_heat,
-        areal_mass, areal_capacity, air_flow, standard_air_flow, air_flow_per_area, area_per_power, air_flow_per_power,
-        water_flow, mass, moisture_flow, humidity_ratio, concentration, enthalpy, energy, irradiation, cloud_cover,
-        wind, duration, pressure;
+        total_power, electric_power, power_per_area, heat_transfer, heat_loss, resistance, conductivity, density,
+        specific_heat, areal_mass, areal_capacity, air_flow, standard_air_flow, air_flow_per_area, area_per_power,
+        air_flow_per_power, water_flow, mass, moisture_flow, humidity_ratio, concentration, enthalpy, energy,
+        electricity, irradiation, cloud_cover, wind, duration, pressure;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 

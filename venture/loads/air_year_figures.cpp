@@ -53,7 +53,7 @@ figure::TableOf<AirRow> with_air(figure::TableOf<AirRow> table)
          [](const A& a) -> Cell { return if_any(a.air.heats_then_cools_J); }},
         {{"heats_then_cools_hours", "", "hours", "in which that was so", 5, Sum::largest, Show::if_any},
          [](const A& a) -> Cell { return if_any(a.air.heats_then_cools_h); }},
-        {{"fans", "Fans", "energy", "electricity of supply and extract fans; it warms no air here", 2, Sum::added,
+        {{"fans", "Fans", "electricity", "electricity of supply and extract fans; it warms no air here", 2, Sum::added,
           Show::if_any},
          [](const A& a) -> Cell { return if_any(a.air.fan_J); }},
         {{"coil_heating", "Coils\nheat", "energy", "of a supply that gives everything, outdoor air and reheat with it",

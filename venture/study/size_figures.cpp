@@ -95,8 +95,8 @@ const figure::TableOf<PlantRow>& plant_columns()
             }};
         add_choice_columns(out.columns);
         const std::vector<figure::ColumnOf<P>> more = {
-            {{"takes", "takes", "total_power", "electricity that all of it takes at full output, where its maker says",
-              4, Sum::none, Show::if_any},
+            {{"takes", "takes", "electric_power",
+              "electricity that all of it takes at full output, where its maker says", 4, Sum::none, Show::if_any},
              [](const P& p) -> Cell {
                  const auto electric_W = electricity_of(*p.selection);
                  return electric_W ? Cell{*electric_W} : Cell{};

@@ -98,7 +98,7 @@ const figure::TableOf<UnitRow>& unit_columns()
              }},
             {{"water", "water", "water_flow", "through all of it at full output", 5, Sum::added, Show::data},
              [](const U& u) -> Cell { return of_all(u, &rating::Output::water_kg_per_s, 1.0 / 1000.0); }},
-            {{"fan", "fan", "total_power", "taken by all of it, and heat in the room's air", 5, Sum::added,
+            {{"fan", "fan", "electric_power", "taken by all of it, and heat in the room's air", 5, Sum::added,
               Show::if_any},
              [](const U& u) -> Cell { return of_all(u, &rating::Output::electric_W); }},
             {{"sound", "sound", "sound_power", "power level of all of it together", 5, Sum::none, Show::data},
