@@ -117,6 +117,17 @@ INSTANTIATE_TEST_SUITE_P(Input, Mistakes,
                                          }},
                                  Mistake{"wet_above_dry", codes::physics, "above the dry bulb",
                                          [](Input& in) { in.site.months[0].wet_bulb = 29.0; }},
+                                 Mistake{"wet_below_any_air", codes::physics,
+                                         "wet_bulb: -21 degC is lower than that of air of 28 degC without any vapour",
+                                         [](Input& in) { in.site.months[0].wet_bulb = -21.0; }},
+                                 Mistake{"peak_wet_below_any_air", codes::physics, "peak_wet_bulb: -3 degC is lower",
+                                         [](Input& in) {
+                                             in.site.months[0].peak_wet_bulb = -3.0;
+                                             in.site.months[0].dry_bulb_at_peak_wet_bulb = 27.0;
+                                         }},
+                                 Mistake{"wet_below_any_air_at_night", codes::physics,
+                                         "wet_bulb_range: wet_bulb falls to",
+                                         [](Input& in) { in.site.months[0].wet_bulb_range = 19.5; }},
                                  Mistake{"summer_time_half_said", codes::missing,
                                          "summer time needs its first and its last day",
                                          [](Input& in) { in.site.summer_time_first = "29 March"; }},

@@ -2,6 +2,7 @@
 
 #include <set>
 
+#include <venture/air/moist_air.hpp>
 #include <venture/resolve/climate_input.hpp>
 #include <venture/resolve/pass.hpp>
 #include <venture/resolve/place.hpp>
@@ -22,6 +23,8 @@ private:
     [[nodiscard]] climate::CoolingMonth month_of(const MonthInput& month);
     void check_below_dry_bulb(const Given<double>& value, std::string_view key, const Given<double>& dry_bulb);
     void check_pair(const Given<double>& peak, const Given<double>& dry_bulb, std::string_view key);
+    void check_wet_bulb(const Given<double>& wet_bulb, std::string_view key, const Given<double>& dry_bulb,
+                        const MonthInput& month);
     void check_means_are_used();
     void look_at_winter_dew_point();
     void move_to_height();
@@ -56,8 +59,39 @@ void SiteConditions::check_pair(const Given<double>& peak, const Given<double>& 
     check_below_dry_bulb(peak, key, dry_bulb);
 }
 
+/// Air without any vapour has the lowest wet bulb, at the peak as in the coldest hour of its day.
+void SiteConditions::check_wet_bulb(const Given<double>& wet_bulb, std::string_view key, const Given<double>& dry_bulb,
+                                    const MonthInput& month)
+{
+    const SiteInput& site = input_.site;
+    if (!wet_bulb || !dry_bulb || *wet_bulb > *dry_bulb || !is_sound(month) || !is_sound(site)) return; // told already
+    const auto pressure =
+        air::standard_pressure(value_of(site.conditions_height ? site.conditions_height : site.height));
+    const auto holds_vapour = [&](double dry_C, double wet_C) {
+        return wet_C >= dry_C ||
+               air::humidity_ratio_by_wet_bulb(quantity::Temperature::celsius(dry_C),
+                                               quantity::Temperature::celsius(wet_C), pressure) >= 0.0;
+    };
+    if (!holds_vapour(*dry_bulb, *wet_bulb)) {
+        problem(codes::physics, wet_bulb.origin,
+                fmt::format("{}: {} is lower than that of air of {} without any vapour", key,
+                            units_.text(*wet_bulb, Kind::temperature), units_.text(*dry_bulb, Kind::temperature)),
+                "is it a dew point?");
+        return;
+    }
+    if (!month.wet_bulb_range) return;
+    const double night_C = *dry_bulb - value_of(month.daily_range), night_wet_C = *wet_bulb - *month.wet_bulb_range;
+    if (!holds_vapour(night_C, night_wet_C))
+        problem(codes::physics, month.wet_bulb_range.origin,
+                fmt::format("wet_bulb_range: {} falls to {} at night, lower than that of air of {} without any vapour",
+                            key, units_.text(night_wet_C, Kind::temperature), units_.text(night_C, Kind::temperature)),
+                "a wet bulb falls less than its dry bulb");
+}
+
 climate::CoolingMonth SiteConditions::month_of(const MonthInput& m)
 {
+    check_wet_bulb(m.wet_bulb, "wet_bulb", m.dry_bulb, m);
+    check_wet_bulb(m.peak_wet_bulb, "peak_wet_bulb", m.dry_bulb_at_peak_wet_bulb, m);
     check_below_dry_bulb(m.wet_bulb, "wet_bulb", m.dry_bulb);
     check_pair(m.peak_wet_bulb, m.dry_bulb_at_peak_wet_bulb, "peak_wet_bulb");
     check_pair(m.peak_dew_point, m.dry_bulb_at_peak_dew_point, "peak_dew_point");
