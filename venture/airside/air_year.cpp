@@ -204,12 +204,12 @@ void AirYear::add_coils(const building::AirSupply& supply, const Hour& h, loads:
                       (h.humidifying_J - h.latent_J) / air::latent_heat_of_vaporisation_J_per_kg / hour_s +
                       supply_moisture,
                   .outdoor_kg_per_s = outdoor,
-                  .outdoor_air = zone,
-                  .bounds = bounds_of(supply, zone, spell_->pressure)};
+                  .outdoor_air = zone};
     if (outdoor > 0.0) {
         asks.outdoor_air.dry_bulb_C += supply_W / (outdoor * cp);
         asks.outdoor_air.humidity_ratio += supply_moisture / outdoor;
     }
+    asks.bounds = bounds_of(supply, zone, asks.outdoor_air, spell_->pressure);
     const UnsizedSupply s = unsized_supply(asks);
     const CoilProcess coils = coil_process(s.mixed, s.supply, s.dry_air_kg_per_s, spell_->pressure);
     const double reheat_J = coils.reheat_W * hour_s;

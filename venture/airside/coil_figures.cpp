@@ -29,6 +29,9 @@ const figure::TableOf<CoilLoad>& coil_load_columns()
              [](const C& c) -> Cell { return c.supply_m3_per_s; }},
             {{"heating", "Heating", "power", "sensible, in winter design, largest hour mean", 1, Sum::added},
              [](const C& c) -> Cell { return if_any(c.heating_W); }},
+            {{"short_heating", "short by", "power", "asked for beside it, and not given, in that hour", 2, Sum::added,
+              Show::if_any},
+             [](const C& c) -> Cell { return if_any(c.heating_short_W); }},
             {{"room_heating", "of room", "power", "the room's own load in that hour", 3, Sum::added},
              [](const C& c) -> Cell { return if_any(c.room_heating_W); }},
             {{"recovered", "recovered", "power", "by heat recovery, beside it", 3, Sum::added, Show::if_any},
@@ -43,12 +46,46 @@ const figure::TableOf<CoilLoad>& coil_load_columns()
              [](const C& c) -> Cell { return if_any(c.cooling_sensible_W); }},
             {{"room_cooling", "of room", "power", "the room's own load in that hour", 3, Sum::added, Show::if_any},
              [](const C& c) -> Cell { return if_any(c.room_cooling_W); }},
+            {{"short_cooling", "short by", "power", "asked for beside it, and not given, in that hour", 2, Sum::added,
+              Show::if_any},
+             [](const C& c) -> Cell { return if_any(c.cooling_short_W); }},
             {{"cooling_when", "at", "", "that hour", 4, Sum::none, Show::if_any},
              [](const C& c) -> Cell { return c.cooling_W > 0.0 ? Cell{c.cooling_when} : Cell{}; }},
             {{"reheat", "Reheat", "power", "of air that was cooled to be dried, largest", 2, Sum::added, Show::if_any},
              [](const C& c) -> Cell { return if_any(c.reheat_W); }},
             {{"fans", "Fans", "electric_power", "electric, largest", 4, Sum::added},
              [](const C& c) -> Cell { return if_any(c.fan_W); }},
+        }};
+    return all;
+}
+
+const figure::TableOf<SystemAir>& system_air_columns()
+{
+    using S = SystemAir;
+    static const figure::TableOf<S> all = {
+        {"system_air", "Outdoor air of air handlers",
+         "What one air handler would take in for all the rooms that a supply gives everything: it mixes outdoor air "
+         "evenly, and the room that needs most of it rules (ASHRAE 62.1, multiple-zone systems)."},
+        {
+            {{"supply", "One air handler for", "", "air supply", 0}, [](const S& s) -> Cell { return s.supply; }},
+            {{"rooms", "rooms", "", "that it serves", 4}, [](const S& s) -> Cell { return figure::whole(s.rooms); }},
+            {{"asked", "Outdoor air\nrooms ask", "air_flow", "of all rooms, each at full", 1},
+             [](const S& s) -> Cell { return s.asked_m3_per_s; }},
+            {{"people_at_once", "people\nat once", "share", "on design days, of the sum of each room's most", 3},
+             [](const S& s) -> Cell { return s.need.occupant_diversity; }},
+            {{"uncorrected", "at once", "air_flow", "what breathing zones need: by so many people, and for the floors",
+              2},
+             [](const S& s) -> Cell { return s.need.uncorrected_m3_per_s; }},
+            {{"supply_air", "Supply\nair", "air_flow", "of all rooms, each at its largest", 1},
+             [](const S& s) -> Cell { return s.supply_m3_per_s; }},
+            {{"ruling_room", "ruled by", "", "room that needs the largest share of outdoor air in its supply", 1},
+             [](const S& s) -> Cell { return s.ruling_room; }},
+            {{"ruling_share", "its share", "share", "of outdoor air in what that room is supplied with", 2},
+             [](const S& s) -> Cell { return s.ruling_share; }},
+            {{"efficiency", "Effi-\nciency", "share", "of the intake, what serves the room that rules", 1},
+             [](const S& s) -> Cell { return s.need.efficiency; }},
+            {{"intake", "Outdoor air\ntaken in", "air_flow", "what is needed at once over the efficiency", 1},
+             [](const S& s) -> Cell { return s.need.outdoor_intake_m3_per_s; }},
         }};
     return all;
 }
@@ -63,6 +100,11 @@ const figure::TablesOf<CoilLoads>& coil_tables()
             figure::Table table = figure::table_of(coil_load_columns(), loads.rooms);
             if (loads.rooms.size() > 1) table.add_total("sum");
             if (loads.rooms.empty()) table.told = figure::Told::data;
+            return table;
+        });
+        tables.add(system_air_columns().declaration(), [](const CoilLoads& loads) {
+            figure::Table table = figure::table_of(system_air_columns(), loads.systems);
+            if (loads.systems.empty()) table.told = figure::Told::data;
             return table;
         });
         return tables;

@@ -74,6 +74,18 @@ LedgerLine line_of_latent(const AirStates& s)
         .unit = "W"};
 }
 
+/// What a capacity leaves of what is asked for.
+LedgerLine line_of_given(const char* bound, double given_W, double short_W)
+{
+    return {.what = "given, within what its coils can do",
+            .symbol = "Q_given",
+            .formula = "Q_asked - Q_short",
+            .inputs = {{"Q_asked", given_W + short_W, "W", "all of the above"},
+                       {"Q_short", short_W, "W", fmt::format("without reheat, beyond {} times the floor area", bound)}},
+            .value = given_W,
+            .unit = "W"};
+}
+
 } // namespace
 
 std::vector<NamedState> named_states(const AirStates& s)
@@ -135,6 +147,8 @@ Ledger ledger_of_coils(const CoilLoad& load)
         of.write(line_of_heat("heating, with reheat", "m*(1006 + 1860*w)*(t2 - t1)", s, s.off_coil.dry_bulb_C,
                               s.supply.dry_bulb_C,
                               capacity_W_per_K(s) * (s.supply.dry_bulb_C - s.off_coil.dry_bulb_C)));
+        if (load.heating_short_W > 0.0)
+            of.write(line_of_given("greatest_heating", load.heating_W, load.heating_short_W));
     }
     if (load.cooling_W > 0.0 && load.in_summer.supply_kg_per_s > 0.0) {
         const AirStates& s = load.in_summer;
@@ -144,6 +158,8 @@ Ledger ledger_of_coils(const CoilLoad& load)
                               s.off_coil.dry_bulb_C,
                               capacity_W_per_K(s) * (s.mixed.dry_bulb_C - s.off_coil.dry_bulb_C)));
         if (s.mixed.humidity_ratio > s.supply.humidity_ratio) of.write(line_of_latent(s));
+        if (load.cooling_short_W > 0.0)
+            of.write(line_of_given("greatest_cooling", load.cooling_W, load.cooling_short_W));
     }
     return out;
 }

@@ -1,6 +1,7 @@
 #include <venture/airside/coil_loads.hpp>
 
 #include <algorithm>
+#include <limits>
 
 #include <fmt/format.h>
 
@@ -10,6 +11,7 @@
 #include <venture/loads/hourly_day.hpp>
 #include <venture/quantity/codes.hpp>
 #include <venture/quantity/error.hpp>
+#include <venture/quantity/preferred_units.hpp>
 
 namespace venture::airside {
 
@@ -20,39 +22,71 @@ using loads::RoomStates;
 
 namespace {
 
+/// What a supply's coils can do for a room, without reheat.
+struct Capacity {
+    double heating_W = std::numeric_limits<double>::infinity(), cooling_W = heating_W;
+
+    Capacity(const building::AirSupply& supply, double floor_area_m2)
+    {
+        if (supply.greatest_heating_W_per_m2) heating_W = supply.greatest_heating_W_per_m2->value * floor_area_m2;
+        if (supply.greatest_cooling_W_per_m2) cooling_W = supply.greatest_cooling_W_per_m2->value * floor_area_m2;
+    }
+};
+
+/// A room and its supply.
+struct Served {
+    const building::AirSupply& supply;
+    double returned_share;
+    quantity::Pressure pressure;
+    Capacity most;
+    bool humidified;
+};
+
 /// The hours of one room on one day.
 class Hours {
 public:
-    Hours(const building::AirSupply& supply, double returned_share, quantity::Pressure pressure,
-          const RoomStates& states)
-        : supply_{supply},
-          returned_{returned_share},
-          pressure_{pressure},
-          s_{states}
-    {
-    }
+    Hours(const Served& served, const RoomStates& states) : served_{served}, s_{states} {}
     /// @param sensible_W  to be given to the room   @param latent_W  taken from it
     [[nodiscard]] HandledHour at(std::size_t h, double sensible_W, double latent_W) const
     {
         const Point zone{s_.air_C[h], s_.humidity_ratio[h]};
         const double moisture = (s_.humidifying_W[h] - latent_W) / air::latent_heat_of_vaporisation_J_per_kg;
-        return handled_hour(supply_, {.zone = zone,
-                                      .outdoor = {s_.outdoor_C[h], s_.outdoor_humidity_ratio[h]},
-                                      .leaves = {s_.leaves_C[h], s_.leaves_humidity_ratio[h]},
-                                      .sensible_W = sensible_W,
-                                      .moisture_kg_per_s = moisture,
-                                      .outdoor_kg_per_s = s_.planned_kg_per_s[h],
-                                      .returned_share = returned_,
-                                      .pressure = pressure_});
+        return handled_hour(served_.supply, {.zone = zone,
+                                             .outdoor = {s_.outdoor_C[h], s_.outdoor_humidity_ratio[h]},
+                                             .leaves = {s_.leaves_C[h], s_.leaves_humidity_ratio[h]},
+                                             .sensible_W = sensible_W,
+                                             .moisture_kg_per_s = moisture,
+                                             .outdoor_kg_per_s = s_.planned_kg_per_s[h],
+                                             .humidified = served_.humidified,
+                                             .returned_share = served_.returned_share,
+                                             .pressure = served_.pressure});
     }
-    [[nodiscard]] double density_kg_per_m3() const { return air::room_density_kg_per_m3(pressure_); }
+    [[nodiscard]] double density_kg_per_m3() const { return air::room_density_kg_per_m3(served_.pressure); }
+    [[nodiscard]] const Capacity& most() const { return served_.most; }
 
 private:
-    const building::AirSupply& supply_;
-    double returned_;
-    quantity::Pressure pressure_;
+    const Served& served_;
     const RoomStates& s_;
 };
+
+/// Of what coils are asked for, what they give.
+struct Given {
+    double heating_W = 0.0, sensible_W = 0.0, latent_W = 0.0; ///< with reheat
+    double heating_short_W = 0.0, cooling_short_W = 0.0;
+};
+
+Given given_by(const CoilProcess& asked, const Capacity& most)
+{
+    const double net_sensible_W = asked.cooling_sensible_W - asked.reheat_W,
+                 sensible_W = std::min(net_sensible_W, most.cooling_W),
+                 latent_W = std::min(asked.cooling_latent_W, most.cooling_W - sensible_W),
+                 heating_W = std::min(asked.heating_W, most.heating_W);
+    return {.heating_W = heating_W + asked.reheat_W,
+            .sensible_W = sensible_W + asked.reheat_W,
+            .latent_W = latent_W,
+            .heating_short_W = asked.heating_W - heating_W,
+            .cooling_short_W = net_sensible_W - sensible_W + asked.cooling_latent_W - latent_W};
+}
 
 AirStates states_of(const HandledHour& hour, const RoomStates& s, std::size_t h)
 {
@@ -78,13 +112,16 @@ void add_always(const HandledHour& hour, double planned_kg_per_s, double density
 
 void add_winter(const Hours& hours, const RoomLoad& room, CoilLoad& out)
 {
+    double asked_W = 0.0;
     for (std::size_t h = 0; h < room.winter_states.air_C.size(); ++h) {
         const HandledHour hour = hours.at(h, room.heating_hours_W[h], 0.0);
-        const double heating_W = hour.coils.all_heating_W();
-        out.heating_hours_W.push_back(heating_W);
+        const Given given = given_by(hour.coils, hours.most());
+        out.heating_hours_W.push_back(given.heating_W);
         add_always(hour, room.winter_states.planned_kg_per_s[h], hours.density_kg_per_m3(), out);
-        if (heating_W <= out.heating_W) continue;
-        out.heating_W = heating_W;
+        if (hour.coils.all_heating_W() <= asked_W) continue;
+        asked_W = hour.coils.all_heating_W();
+        out.heating_W = given.heating_W;
+        out.heating_short_W = given.heating_short_W;
         out.heating_when = room.heating_when;
         out.in_winter = states_of(hour, room.winter_states, h);
         out.recovered_W = hour.recovered_W;
@@ -92,18 +129,22 @@ void add_winter(const Hours& hours, const RoomLoad& room, CoilLoad& out)
     }
 }
 
-void add_day(const Hours& hours, const LoadDay& day, CoilLoad& out)
+/// @param asked_W  largest cooling that was asked for so far
+void add_day(const Hours& hours, const LoadDay& day, double& asked_W, CoilLoad& out)
 {
     LoadDay told{day.day, day.month, day.clock_ahead_h, {}, {}, {}, {}};
     for (std::size_t h = 0; h < day.states.air_C.size(); ++h) {
         const HandledHour hour = hours.at(h, day.heating_W[h] - day.sensible_W[h], day.latent_W[h]);
-        told.sensible_W.push_back(hour.coils.cooling_sensible_W);
-        told.latent_W.push_back(hour.coils.cooling_latent_W);
-        told.heating_W.push_back(hour.coils.all_heating_W());
+        const Given given = given_by(hour.coils, hours.most());
+        told.sensible_W.push_back(given.sensible_W);
+        told.latent_W.push_back(given.latent_W);
+        told.heating_W.push_back(given.heating_W);
         add_always(hour, day.states.planned_kg_per_s[h], hours.density_kg_per_m3(), out);
-        if (hour.coils.cooling_W() <= out.cooling_W) continue;
-        out.cooling_W = hour.coils.cooling_W();
-        out.cooling_sensible_W = hour.coils.cooling_sensible_W;
+        if (hour.coils.cooling_W() <= asked_W) continue;
+        asked_W = hour.coils.cooling_W();
+        out.cooling_W = given.sensible_W + given.latent_W;
+        out.cooling_sensible_W = given.sensible_W;
+        out.cooling_short_W = given.cooling_short_W;
         out.cooling_when = {day.day, day.month, loads::clock_hour(day.clock_ahead_h, h)};
         out.room_cooling_W = day.sensible_W[h] + day.latent_W[h];
         out.in_summer = states_of(hour, day.states, h);
@@ -111,13 +152,35 @@ void add_day(const Hours& hours, const LoadDay& day, CoilLoad& out)
     out.cooling_days.push_back(std::move(told));
 }
 
-CoilLoad load_of(const building::AirSupply& supply, double returned_share, quantity::Pressure pressure,
-                 const RoomLoad& room)
+CoilLoad load_of(const Served& served, const RoomLoad& room)
 {
-    CoilLoad out{.room = room.room, .supply = supply.name};
-    add_winter({supply, returned_share, pressure, room.winter_states}, room, out);
-    for (const LoadDay& day : room.cooling_days) add_day({supply, returned_share, pressure, day.states}, day, out);
+    CoilLoad out{.room = room.room, .supply = served.supply.name};
+    add_winter({served, room.winter_states}, room, out);
+    double asked_W = 0.0;
+    for (const LoadDay& day : room.cooling_days) add_day({served, day.states}, day, asked_W, out);
     return out;
+}
+
+/// That its capacity leaves a room short.
+void tell_short(const building::AirSupply& supply, const CoilLoad& load, const quantity::PreferredUnits& units,
+                std::vector<quantity::Problem>& problems)
+{
+    constexpr double nothing_W = 0.5;
+    const auto tell = [&](const char* service, const char* key, const auto& bound, double given_W, double short_W) {
+        if (!bound || short_W < nothing_W) return;
+        const auto power = [&](double W) { return units.text(W, quantity::Kind::power); };
+        problems.push_back(
+            {.severity = quantity::Severity::warning,
+             .code = quantity::codes::supply_short,
+             .where = bound->origin,
+             .message =
+                 fmt::format("air supply '{}' gives room '{}' {} of the {} of {} that it asks for, and is {} short",
+                             supply.name, load.room, power(given_W), power(given_W + short_W), service, power(short_W)),
+             .hint = fmt::format("raise its {}, or let something in the room do the rest", key),
+             .subject = "room/" + load.room});
+    };
+    tell("heating", "greatest_heating", supply.greatest_heating_W_per_m2, load.heating_W, load.heating_short_W);
+    tell("cooling", "greatest_cooling", supply.greatest_cooling_W_per_m2, load.cooling_W, load.cooling_short_W);
 }
 
 } // namespace
@@ -135,9 +198,10 @@ quantity::Problem supply_serves_no_room(const building::AirSupply& supply, const
             .subject = "air_supply/" + supply.name};
 }
 
-CoilLoads coil_loads(const building::Building& b, const loads::RoomLoads& loads)
+CoilLoads coil_loads(const building::Building& b, const loads::RoomLoads& loads, const quantity::PreferredUnits& units)
 {
     CoilLoads out;
+    std::vector<RoomSupply> supplied;
     const auto balances = building::air_balances(b);
     const auto pressure = quantity::Pressure::pascal(loads.pressure_Pa);
     for (std::size_t r = 0; r < b.rooms.size(); ++r) {
@@ -145,11 +209,19 @@ CoilLoads coil_loads(const building::Building& b, const loads::RoomLoads& loads)
         if (room.winter_states.air_C.empty() || room.typed) continue;
         const building::AirSupply& supply = b.air_supplies[*b.rooms[r].use.air_supply];
         try {
-            out.rooms.push_back(load_of(supply, balances[r].returned_share(), pressure, room));
+            out.rooms.push_back(load_of({supply,
+                                         balances[r].returned_share(),
+                                         pressure,
+                                         {supply, b.rooms[r].floor_area_m2},
+                                         b.rooms[r].use.least_humidity.has_value()},
+                                        room));
+            supplied.push_back({r, out.rooms.back().supply_m3_per_s});
+            tell_short(supply, out.rooms.back(), units, out.problems);
         } catch (const quantity::RangeError& wrong) {
             out.problems.push_back(supply_serves_no_room(supply, room.room, wrong.what()));
         }
     }
+    out.systems = system_air(b, supplied);
     return out;
 }
 

@@ -5,9 +5,14 @@
 #include <vector>
 
 #include <venture/air/point.hpp>
+#include <venture/airside/system_air.hpp>
 #include <venture/building/building.hpp>
 #include <venture/loads/room_loads.hpp>
 #include <venture/quantity/problem.hpp>
+
+namespace venture::quantity {
+class PreferredUnits;
+}
 
 namespace venture::airside {
 
@@ -17,10 +22,11 @@ struct AirStates {
     double outdoor_kg_per_s = 0.0, supply_kg_per_s = 0.0;
 };
 
-/// Of one room. W, largest hour means unless said otherwise.
+/// Of one room. W, largest hour means unless said otherwise; within what the supply can give.
 struct CoilLoad {
     std::string room{}, supply{};
-    double heating_W = 0.0; ///< sensible, in winter design
+    double heating_W = 0.0;                              ///< sensible, in winter design
+    double heating_short_W = 0.0, cooling_short_W = 0.0; ///< asked for beside it, and not given, in the same hours
     figure::When heating_when{};
     double recovered_W = 0.0; ///< in that hour, beside it
     double room_heating_W = 0.0;
@@ -38,7 +44,8 @@ struct CoilLoad {
 
 struct CoilLoads {
     std::vector<CoilLoad> rooms{};
-    std::vector<quantity::Problem> problems{}; ///< rooms that their supply cannot serve within its bounds
+    std::vector<SystemAir> systems{};          ///< of supplies that serve several of them
+    std::vector<quantity::Problem> problems{}; ///< rooms that their supply cannot serve, or not in full
 };
 
 /// That a supply's bounds let it give a room nothing of what it asks for. @param why  what was found
@@ -46,7 +53,8 @@ struct CoilLoads {
                                                       std::string_view why);
 
 /// In the order of the rooms; those of other rooms are their own.
-[[nodiscard]] CoilLoads coil_loads(const building::Building& building, const loads::RoomLoads& loads);
+[[nodiscard]] CoilLoads coil_loads(const building::Building& building, const loads::RoomLoads& loads,
+                                   const quantity::PreferredUnits& units = {});
 
 /// Loads as circuits and plants see them: where a supply gives a room everything, those of its coils.
 [[nodiscard]] loads::RoomLoads with_coils(loads::RoomLoads loads, const CoilLoads& coils);

@@ -37,7 +37,8 @@ CoilProcess coil_process(const Point& mixed, const Point& supply, double m, quan
         out.heating_W = std::max(0.0, sensible_W);
         out.cooling_sensible_W = std::max(0.0, -sensible_W);
         if (sensible_W < 0.0) out.off_coil.dry_bulb_C = supply.dry_bulb_C;
-        out.humidifying_kg_per_s = m * std::max(0.0, -drier);
+        if (drier >= -none) return out;
+        out.humidifying_kg_per_s = m * -drier;
         out.humidifying_W = m * (enthalpy_J_per_kg(at_supply) - enthalpy_J_per_kg(mixed));
         return out;
     }

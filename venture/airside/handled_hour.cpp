@@ -67,11 +67,13 @@ double wettest_in_ducts(const Point& zone, quantity::Pressure pressure)
 
 } // namespace
 
-SupplyBounds bounds_of(const building::AirSupply& supply, const Point& zone, quantity::Pressure pressure)
+SupplyBounds bounds_of(const building::AirSupply& supply, const Point& zone, const Point& fresh,
+                       quantity::Pressure pressure)
 {
     SupplyBounds out{.coldest_C = supply.coldest_supply_C, .warmest_C = supply.warmest_supply_C};
     out.wettest = supply.wettest_supply ? *supply.wettest_supply : wettest_in_ducts(zone, pressure);
-    out.driest = supply.driest_supply ? *supply.driest_supply : std::min(driest_off_coil(zone, pressure), out.wettest);
+    out.driest = supply.driest_supply ? *supply.driest_supply
+                                      : std::min({driest_off_coil(zone, pressure), out.wettest, fresh.humidity_ratio});
     out.wettest = std::max(out.wettest, out.driest); // typed bounds were held against each other before
     return out;
 }
@@ -96,12 +98,15 @@ HandledHour handled_hour(const building::AirSupply& supply, const HourAsks& a)
     const double cp = heat_capacity_J_per_kgK(a.outdoor.humidity_ratio);
     out.free_cooling_W = cp * (a.outdoor_kg_per_s * std::max(0.0, behind(full).dry_bulb_C - recovered.dry_bulb_C) +
                                more * (a.zone.dry_bulb_C - a.outdoor.dry_bulb_C));
-    out.supply = unsized_supply({.zone = a.zone,
-                                 .sensible_W = a.sensible_W,
-                                 .moisture_kg_per_s = a.moisture_kg_per_s,
-                                 .outdoor_kg_per_s = out.outdoor_kg_per_s,
-                                 .outdoor_air = air::mixed(recovered, a.outdoor, share_of_more),
-                                 .bounds = bounds_of(supply, a.zone, a.pressure)});
+    const Point fresh = air::mixed(recovered, a.outdoor, share_of_more);
+    const double brought_kg_per_s = out.outdoor_kg_per_s * (fresh.humidity_ratio - a.zone.humidity_ratio);
+    out.supply = unsized_supply(
+        {.zone = a.zone,
+         .sensible_W = a.sensible_W,
+         .moisture_kg_per_s = a.humidified ? a.moisture_kg_per_s : std::min(a.moisture_kg_per_s, brought_kg_per_s),
+         .outdoor_kg_per_s = out.outdoor_kg_per_s,
+         .outdoor_air = fresh,
+         .bounds = bounds_of(supply, a.zone, fresh, a.pressure)});
     out.coils = coil_process(out.supply.mixed, out.supply.supply, out.supply.dry_air_kg_per_s, a.pressure);
     out.fan_W =
         supply.fan_power_W_per_m3_per_s() * out.supply.dry_air_kg_per_s / air::room_density_kg_per_m3(a.pressure);

@@ -9,7 +9,8 @@ namespace venture::airside {
 
 /// Bounds of a supply as they are typed; for moisture, where it is not, what coils and steam can do with air for a room.
 /// @param zone  air of the room
-[[nodiscard]] SupplyBounds bounds_of(const building::AirSupply& supply, const air::Point& zone,
+/// @param fresh  outdoor air as it comes to the coils: what it brings by itself is within bounds
+[[nodiscard]] SupplyBounds bounds_of(const building::AirSupply& supply, const air::Point& zone, const air::Point& fresh,
                                      quantity::Pressure pressure);
 
 struct HourAsks {
@@ -17,6 +18,7 @@ struct HourAsks {
     air::Point leaves{};                              ///< air that meets outdoor air in the recovery
     double sensible_W = 0.0, moisture_kg_per_s = 0.0; ///< to be given to the zone; negative: taken away
     double outdoor_kg_per_s = 0.0;                    ///< dry air that the zone must get from outdoors
+    bool humidified = true;                           ///< else the zone gets as dry as outdoor air makes it
     double returned_share = 1.0;                      ///< of it, for which as much air goes back through the recovery
     quantity::Pressure pressure = quantity::Pressure::pascal(101325.0);
 };

@@ -2,6 +2,8 @@
 /// Rooms whose air comes by an air supply, for tests.
 
 #include <building_questions.hpp>
+#include <venture/airside/air_year.hpp>
+#include <venture/climate/climates_for_tests.hpp>
 #include <venture/loads/design_loads.hpp>
 
 namespace venture::airside {
@@ -35,6 +37,16 @@ inline input::Input supplied(double recovery, bool everything = false)
 }
 
 inline loads::RoomLoads loads_of(const input::Input& in) { return loads::design_loads(built(in)).loads; }
+
+/// From a day of the year on.
+inline loads::BuildingYear fortnight(const input::Input& in, int first_day)
+{
+    const building::Building b = built(in);
+    AirYear air{b};
+    const climate::WeatherYear year = climate::synthetic_year(climate::temperate_climate());
+    return loads::run_year(
+        b, year, {.step_s = 1800.0, .first_day = first_day, .days = 14, .run_in_days = 14.0, .watcher = &air});
+}
 
 inline double apart_K(const building::Building& b)
 {

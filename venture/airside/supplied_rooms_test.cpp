@@ -165,13 +165,7 @@ TEST(WithCoils, CircuitsSeeTheCoilsAndNothingStandsInTheRoom)
 
 // ---- the year
 
-loads::BuildingYear january(const input::Input& in)
-{
-    const building::Building b = built(in);
-    AirYear air{b};
-    const climate::WeatherYear year = climate::synthetic_year(climate::temperate_climate());
-    return loads::run_year(b, year, {.step_s = 1800.0, .days = 14, .run_in_days = 14.0, .watcher = &air});
-}
+loads::BuildingYear january(const input::Input& in) { return fortnight(in, 1); }
 
 TEST(YearOfAir, HoursAddUpToMonths)
 {
@@ -301,7 +295,9 @@ TEST(Refused, WhatCannotBeIsSaid)
     using Use = input::UseInput;
     says([](In&, Air& a, Use&) { a.coldest_supply = 30.0, a.warmest_supply = 20.0; }, "is above the most");
     says([](In&, Air& a, Use&) { a.heat_recovery = 1.3; }, "heat_recovery");
-    says([](In&, Air& a, Use&) { a.heat_recovery = 0.0, a.coldest_exhaust = 1.0; }, "recovers no heat");
+    says([](In&, Air& a, Use&) { a.heat_recovery = 0.0, a.coldest_exhaust = 1.0; }, "without heat_recovery above 0");
+    says([](In&, Air& a, Use&) { a.greatest_cooling = 50.0; }, "without gives = \"everything\"");
+    says([](In&, Air& a, Use&) { a.coldest_supply = 12.0; }, "or free_cooling = \"dry bulb\"");
     says([](In&, Air&, Use& u) { u.outdoor_air_by = "airs"; }, "airs");
     says([](In&, Air&, Use& u) { u.cooling_setpoint = 24.0, u.humidity_limit = 0.4, u.least_humidity = 0.9; },
          "at once");

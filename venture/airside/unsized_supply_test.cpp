@@ -109,14 +109,16 @@ TEST(UnsizedSupply, IsNoDrierThanACoilLeavesUnlessTheRoomIs)
     const auto pressure = quantity::Pressure::pascal(101325.0);
     building::AirSupply supply;
     const double off_coil = 0.95 * air::saturation_humidity_ratio(quantity::Temperature::celsius(3.0), pressure);
-    EXPECT_NEAR(bounds_of(supply, {24.0, 0.0105}, pressure).driest, off_coil, 1e-12);
-    EXPECT_EQ(bounds_of(supply, {12.0, 0.003}, pressure).driest, 0.0015); // another dries there
-    EXPECT_GT(bounds_of(supply, {24.0, 0.0105}, pressure).wettest, 0.0105);
+    const air::Point moist{20.0, 0.014};
+    EXPECT_NEAR(bounds_of(supply, {24.0, 0.0105}, moist, pressure).driest, off_coil, 1e-12);
+    EXPECT_EQ(bounds_of(supply, {12.0, 0.003}, moist, pressure).driest, 0.0015);         // another dries there
+    EXPECT_EQ(bounds_of(supply, {24.0, 0.0105}, {-5.0, 0.002}, pressure).driest, 0.002); // outdoor air as it comes
+    EXPECT_GT(bounds_of(supply, {24.0, 0.0105}, moist, pressure).wettest, 0.0105);
     supply.driest_supply = 0.002;
     supply.wettest_supply = 0.003;
-    EXPECT_EQ(bounds_of(supply, {24.0, 0.0105}, pressure).driest, 0.002);
+    EXPECT_EQ(bounds_of(supply, {24.0, 0.0105}, moist, pressure).driest, 0.002);
     supply.driest_supply = {};
-    const SupplyBounds one_typed = bounds_of(supply, {24.0, 0.0105}, pressure);
+    const SupplyBounds one_typed = bounds_of(supply, {24.0, 0.0105}, moist, pressure);
     EXPECT_LE(one_typed.driest, one_typed.wettest);
 }
 

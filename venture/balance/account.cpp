@@ -38,6 +38,7 @@ void add_loads(const Stage& s, double weight, StepResult& r)
         zone.humidity_ratio += weight * s.humidity_ratio[z];
         zone.air_end_C = air;
         zone.radiant_end_C = radiant;
+        zone.humidity_ratio_end = s.humidity_ratio[z];
         zone.load_end_W = load;
     }
     for (std::size_t z = 0; z < s.film_residual_W.size(); ++z)

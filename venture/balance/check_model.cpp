@@ -7,6 +7,7 @@ namespace venture::balance {
 namespace {
 
 using quantity::check_range;
+using quantity::Range;
 
 constexpr double most_film_W_per_m2K = 1e4;
 
@@ -124,16 +125,23 @@ private:
             index(where, "zone that air comes from", air.from, m_.zones.size());
         check_range(where, "heating limit by the zone's air", z.most_heating_W_per_K, {-1e9, 0.0}, "W/K");
         check_range(where, "cooling limit by the zone's air", z.most_cooling_W_per_K, {0.0, 1e9}, "W/K");
-        check_relative(where, "relative humidity above which it is dried", z.dry_above_relative);
-        check_relative(where, "relative humidity below which it is wetted", z.wet_below_relative);
+        const Range share{0.0, 1.0}, capacity{0.0, 1e12};
+        check_values(where, "relative humidity above which it is dried", z.dry_above_relative, share, "");
+        check_values(where, "relative humidity below which it is wetted", z.wet_below_relative, share, "");
+        check_values(where, "limit of cooling with latent heat", z.most_cooling_with_latent_W, capacity, "W");
+        check_values(where, "limit of drying", z.most_drying_kg_per_s, capacity, "kg/s");
+        check_values(where, "limit of humidifying", z.most_humidifying_kg_per_s, capacity, "kg/s");
         if (z.supply_air) check(where, *z.supply_air);
     }
 
-    void check_relative(const std::string& where, const char* what, const std::optional<SignalId>& limit) const
+    void check_values(const std::string& where, const char* what, const std::optional<SignalId>& limit, Range range,
+                      const char* unit) const
     {
         if (!limit) return;
         signal(where, what, *limit);
-        for (const double share : m_.signals[limit->index].start) check_range(where, what, share, {0.0, 1.0}, "");
+        const Signal& s = m_.signals[limit->index];
+        for (const std::vector<double>* values : {&s.start, &s.end})
+            for (const double value : *values) check_range(where, what, value, range, unit);
     }
 
     void check(const std::string& where, const SupplyAir& air) const

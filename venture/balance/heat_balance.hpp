@@ -51,7 +51,8 @@ struct ZoneStep {
     double radiant_C = 0.0;     ///< mean
     double humidity_ratio = 0.0;
     double air_end_C = 0.0, radiant_end_C = 0.0; ///< at the end of the step
-    double load_end_W = 0.0;                     ///< heating positive, cooling negative
+    double humidity_ratio_end = 0.0;
+    double load_end_W = 0.0;      ///< heating positive, cooling negative
     double film_residual_W = 0.0; ///< |q of films at the temperatures found - q used|, all faces, worst stage
     double supply_air_kg_per_s = 0.0, supply_air_W = 0.0; ///< its flow; what it brings, recovered heat too
     double supply_moisture_kg_per_s = 0.0;                ///< that it brings, less what leaves with as much air

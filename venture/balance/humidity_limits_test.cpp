@@ -5,6 +5,7 @@
 #include <gtest/gtest.h>
 
 #include <venture/air/point.hpp>
+#include <venture/balance/run.hpp>
 #include <venture/balance/supplied_box_for_tests.hpp>
 #include <venture/quantity/error.hpp>
 
@@ -71,6 +72,101 @@ TEST(HumidityLimits, RefusesMoreThanSaturatedAir)
 {
     ThermalModel m = supplied_box();
     m.zones[0].dry_above_relative = m.add_constant(45.0, Forcing::moisture);
+    EXPECT_THROW((void)run_periodic_day(m), quantity::RangeError);
+}
+
+/// Moisture in a box that stays as it is, with what removes or adds it.
+ThermalModel damp_box(double gain_kg_per_s, double outdoor = outdoor_C)
+{
+    ThermalModel m = supplied_box(outdoor);
+    m.zones[0].moisture_gain_kg_per_s = {{m.add_constant(gain_kg_per_s, Forcing::moisture)}};
+    return m;
+}
+
+constexpr double hfg = air::latent_heat_of_vaporisation_J_per_kg;
+
+TEST(HumidityLimits, LimitedDryingLeavesTheRestInTheAir)
+{
+    ThermalModel m = damp_box(4e-4);
+    const double floats = settled(m).humidity_ratio;
+    m.zones[0].dry_above_kg_per_kg = m.add_constant(0.004, Forcing::moisture);
+    const double asked_W = settled(m).latent_W;
+    m.zones[0].most_drying_kg_per_s = m.add_constant(1.5e-4, Forcing::limit);
+    const ZoneStep z = settled(m);
+    EXPECT_NEAR(z.latent_W, 1.5e-4 * hfg, 1e-9);
+    EXPECT_NEAR(z.humidity_ratio, floats - 1.5e-4 / flow, 1e-9); // what it takes is missing in the air that leaves
+    m.signals.back().start = {1.001 * asked_W / hfg};
+    EXPECT_NEAR(settled(m).humidity_ratio, 0.004, 1e-12);
+}
+
+TEST(HumidityLimits, LimitedHumidifyingLeavesTheAirTooDry)
+{
+    ThermalModel m = damp_box(0.0);
+    const double floats = settled(m).humidity_ratio;
+    m.zones[0].wet_below_relative = m.add_constant(0.5, Forcing::moisture);
+    m.zones[0].most_humidifying_kg_per_s = m.add_constant(5e-5, Forcing::limit);
+    const ZoneStep z = settled(m);
+    EXPECT_NEAR(z.humidifying_W, 5e-5 * hfg, 1e-9);
+    EXPECT_NEAR(z.humidity_ratio, floats + 5e-5 / flow, 1e-9);
+    EXPECT_EQ(z.latent_W, 0.0);
+}
+
+TEST(HumidityLimits, OfCoolingWithLatentHeatTemperatureGoesFirst)
+{
+    ThermalModel m = damp_box(4e-4, 25.0);
+    Zone& zone = m.zones[0];
+    zone.convective_gain_W = {{m.add_constant(500.0)}};
+    zone.dry_above_kg_per_kg = m.add_constant(0.004, Forcing::moisture);
+    const ZoneStep all = settled(m);
+    ASSERT_GT(all.cooling_W, 100.0);
+    ASSERT_GT(all.latent_W, 100.0);
+    zone.most_cooling_with_latent_W = m.add_constant(all.cooling_W + 0.25 * all.latent_W, Forcing::limit);
+    const ZoneStep some = settled(m);
+    EXPECT_NEAR(some.cooling_W, all.cooling_W, 1e-6);
+    EXPECT_NEAR(some.latent_W, 0.25 * all.latent_W, 1e-6);
+    EXPECT_GT(some.humidity_ratio, 0.0041);
+    m.signals[zone.most_cooling_with_latent_W->index].start = {0.5 * all.cooling_W};
+    const ZoneStep least = settled(m);
+    EXPECT_NEAR(least.cooling_W, 0.5 * all.cooling_W, 1e-9);
+    EXPECT_EQ(least.latent_W, 0.0);
+    EXPECT_GT(least.air_C, all.air_C + 0.5);
+}
+
+TEST(HumidityLimits, RunsCountHoursInWhichTheyAreMissed)
+{
+    ThermalModel m = damp_box(0.0);
+    m.zones[0].moisture_gain_kg_per_s = {{m.add_blocks({0.0, 4e-4, 0.0, 0.0}, Forcing::moisture)}};
+    m.zones[0].dry_above_kg_per_kg = m.add_constant(0.0055, Forcing::moisture);
+    EXPECT_EQ(run(m).zones[0].too_humid_h, 0.0);
+    m.zones[0].most_drying_kg_per_s = m.add_constant(1e-4, Forcing::limit);
+    const ZoneRun limited = run(m).zones[0];
+    EXPECT_GT(limited.too_humid_h, 5.0); // the six hours of the gain, but for its beginning
+    EXPECT_LT(limited.too_humid_h, 8.0);
+    EXPECT_EQ(limited.too_dry_h, 0.0);
+    m.zones[0].wet_below_kg_per_kg = m.add_constant(0.0055, Forcing::moisture);
+    m.zones[0].most_humidifying_kg_per_s = m.add_constant(0.0, Forcing::limit);
+    EXPECT_GT(run(m).zones[0].too_dry_h, 10.0);
+}
+
+TEST(HumidityLimits, LimitedMoistureDoesNotFollowTheStep)
+{
+    const auto latent_J = [](double step_s) {
+        ThermalModel m = damp_box(0.0);
+        m.step_s = step_s;
+        m.steps = static_cast<std::size_t>(86400.0 / step_s);
+        m.walls = box(brick, step_s).walls;
+        m.zones[0].moisture_gain_kg_per_s = {{m.add_points(wave(2e-4, 2e-4, 14.0), Forcing::moisture)}};
+        m.zones[0].dry_above_kg_per_kg = m.add_constant(0.005, Forcing::moisture);
+        m.zones[0].most_drying_kg_per_s = m.add_constant(1e-4, Forcing::limit);
+        return run(m).zones[0].latent_J;
+    };
+    EXPECT_NEAR(latent_J(300.0), latent_J(600.0), 0.005 * latent_J(300.0));
+}
+
+TEST(HumidityLimits, RefusesNegativeCapacities)
+{
+    ThermalModel m = supplied_box();
+    m.zones[0].most_drying_kg_per_s = m.add_constant(-1e-4, Forcing::limit);
     EXPECT_THROW((void)run_periodic_day(m), quantity::RangeError);
 }
 

@@ -35,6 +35,7 @@ void add_scaled(ZoneStep& sum, const ZoneStep& step, double share)
     for (std::size_t p = 0; p < part_count; ++p) sum.from_faces_W[p] += share * step.from_faces_W[p];
     sum.air_end_C = step.air_end_C;
     sum.radiant_end_C = step.radiant_end_C;
+    sum.humidity_ratio_end = step.humidity_ratio_end;
     sum.load_end_W = step.load_end_W;
     sum.film_residual_W = std::max(sum.film_residual_W, step.film_residual_W);
 }

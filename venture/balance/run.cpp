@@ -3,6 +3,7 @@
 #include <algorithm>
 #include <cmath>
 
+#include <venture/balance/humidity_bounds.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::balance {
@@ -54,6 +55,13 @@ private:
         const auto limit = [&](const std::optional<SignalId>& id) { return model_.value(*id, step, 1.0); };
         if (zone.heat_below_C && at_end < limit(zone.heat_below_C) - options_.held_within_K) out.too_cold_h += step_h;
         if (zone.cool_above_C && at_end > limit(zone.cool_above_C) + options_.held_within_K) out.too_warm_h += step_h;
+        if (zone.has_limited_moisture()) { // else it holds whatever it is asked for
+            const HumidityBounds held = humidity_bounds(zone, now.air_end_C, model_.pressure_Pa,
+                                                        [&](SignalId id) { return model_.value(id, step, 1.0); });
+            const double w = now.humidity_ratio_end, within = options_.held_within_share;
+            if (w < held.lower * (1.0 - within)) out.too_dry_h += step_h;
+            if (w > held.upper * (1.0 + within)) out.too_humid_h += step_h;
+        }
         Hour& hour = hour_[z];
         hour.heating_W += now.heating_W;
         hour.cooling_W += now.cooling_W + now.latent_W;

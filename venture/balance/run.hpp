@@ -34,6 +34,7 @@ struct RunOptions {
     std::function<void(std::size_t step, const StepResult&)> watch{}; ///< after every step
     Account account = Account::loads; ///< what it is told at least; more if the asks need more
     double held_within_K = 0.1;       ///< a set-point missed by more counts as not held
+    double held_within_share = 0.01;  ///< and a limit of humidity missed by more than this of its humidity ratio
     FilmAccuracy films{};
 };
 
@@ -41,6 +42,7 @@ struct RunOptions {
 struct ZoneRun {
     double heated_h = 0.0, cooled_h = 0.0;     ///< hours in which its supply acted
     double too_cold_h = 0.0, too_warm_h = 0.0; ///< hours outside limits: set-point not held at the end of the step
+    double too_dry_h = 0.0, too_humid_h = 0.0; ///< the same of its limits of humidity
     double heating_J = 0.0, cooling_J = 0.0, latent_J = 0.0;
     double heating_peak_W = 0.0, cooling_peak_W = 0.0;        ///< hour means; cooling with its latent part
     std::size_t heating_peak_hour = 0, cooling_peak_hour = 0; ///< since the beginning of the period

@@ -6,6 +6,7 @@
 
 #include <venture/air/point.hpp>
 #include <venture/balance/face_loops.hpp>
+#include <venture/balance/humidity_bounds.hpp>
 
 namespace venture::balance {
 
@@ -46,7 +47,13 @@ StageSolver::StageSolver(const ThermalModel& model, const Links& links, double s
         most_cooling_.push_back(index_or(zone.most_cooling_W, no_upper_limit));
         dry_above_.push_back(index_or(zone.dry_above_kg_per_kg, no_upper_limit));
         wet_below_.push_back(index_or(zone.wet_below_kg_per_kg, no_lower_limit));
+        most_with_latent_.push_back(index_or(zone.most_cooling_with_latent_W, no_upper_limit));
+        most_drying_.push_back(index_or(zone.most_drying_kg_per_s, no_upper_limit));
+        most_humidifying_.push_back(index_or(zone.most_humidifying_kg_per_s, no_upper_limit));
         is_limited_relatively_.push_back(zone.dry_above_relative || zone.wet_below_relative);
+        has_limited_moisture_.push_back(zone.has_limited_moisture());
+        if (zone.most_cooling_with_latent_W)
+            with_latent_.push_back(static_cast<std::uint32_t>(most_with_latent_.size() - 1));
         supply_of_.push_back(zone.supply_air ? static_cast<std::uint32_t>(with_air_.size()) : no_supply);
         if (zone.supply_air) {
             with_air_.push_back(static_cast<std::uint32_t>(supply_of_.size() - 1));
@@ -157,6 +164,8 @@ void StageSolver::find_limits(Stage& s) const
     read(cool_above_, s.drives.cool_above);
     read(most_heating_, s.drives.most_heating);
     read(most_cooling_, s.drives.most_cooling);
+    for (const std::uint32_t z : with_latent_)
+        s.drives.most_cooling[z] = std::min(s.drives.most_cooling[z], s.signal[most_with_latent_[z]]);
 }
 
 /// What the caller wants in place of what the model says.
@@ -311,27 +320,27 @@ double StageSolver::find_moisture_of(std::size_t z, const StageStart& start, Sta
     }
     double w = out > 0.0 ? in / out : s.outdoor_w;
     s.removed_kg_per_s[z] = 0.0;
-    double upper = s.signal[dry_above_[z]], lower = s.signal[wet_below_[z]];
-    if (is_limited_relatively_[z]) take_relative_limits(z, s, lower, upper);
-    lower = std::min(upper, lower);
-    if (w > upper || w < lower) {
-        w = w > upper ? upper : lower;
-        s.removed_kg_per_s[z] = in - out * w;
-    }
-    return w;
+    HumidityBounds held{s.signal[wet_below_[z]], s.signal[dry_above_[z]]};
+    if (is_limited_relatively_[z])
+        held = humidity_bounds(model_.zones[z], s.x.air_C[z], model_.pressure_Pa,
+                               [&](SignalId id) { return s.signal[id.index]; });
+    const double lower = std::min(held.upper, held.lower);
+    if (w <= held.upper && w >= lower) return w;
+    w = w > held.upper ? held.upper : lower;
+    double& removed = s.removed_kg_per_s[z];
+    removed = in - out * w;
+    if (!has_limited_moisture_[z] || out <= 0.0) return w;
+    const double within = std::clamp(removed, -s.signal[most_humidifying_[z]], most_drying(z, s));
+    if (within == removed) return w;
+    removed = within;
+    return (in - removed) / out;
 }
 
-/// A zone that gets colder or warmer than any air is told afterwards.
-void StageSolver::take_relative_limits(std::size_t z, const Stage& s, double& lower, double& upper) const
+/// What its capacities leave, once its supply of heat is known.
+double StageSolver::most_drying(std::size_t z, const Stage& s) const
 {
-    constexpr double coldest_C = -100.0, warmest_C = 200.0;
-    const auto air = quantity::Temperature::celsius(std::clamp(s.x.air_C[z], coldest_C, warmest_C));
-    const auto ratio_at = [&](const std::optional<SignalId>& relative) {
-        return air::humidity_ratio_at(s.signal[relative->index], air, quantity::Pressure::pascal(model_.pressure_Pa));
-    };
-    const Zone& zone = model_.zones[z];
-    if (zone.dry_above_relative) upper = std::min(upper, ratio_at(zone.dry_above_relative));
-    if (zone.wet_below_relative) lower = std::max(lower, ratio_at(zone.wet_below_relative));
+    const double left_W = std::max(0.0, s.signal[most_with_latent_[z]] + std::min(0.0, s.x.load_W[z]));
+    return std::min(s.signal[most_drying_[z]], left_W / air::latent_heat_of_vaporisation_J_per_kg);
 }
 
 StageSolver::MoistureBrought StageSolver::moisture_brought(std::size_t supply, const Stage& s) const

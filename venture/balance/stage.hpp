@@ -79,7 +79,7 @@ private:
     void find_water(const SurfaceBank& bank, Stage& s) const;
     void find_moisture(const StageStart& start, Stage& s) const;
     [[nodiscard]] double find_moisture_of(std::size_t zone, const StageStart& start, Stage& s) const;
-    void take_relative_limits(std::size_t zone, const Stage& s, double& lower, double& upper) const;
+    [[nodiscard]] double most_drying(std::size_t zone, const Stage& s) const;
 
     /// One block of slots after the other, so that what is found of them is still at hand when it is asked for next.
     static void prepare_zones(SurfaceBank& bank, ZoneNetwork& network, const Films& films, bool films_are_new,
@@ -99,8 +99,9 @@ private:
     FlatDrives convective_{}, radiant_{}, infiltration_{}, ventilation_{}, moisture_{};
     std::vector<double> air_storage_{}, moisture_storage_{}, bridges_{}; ///< of the air, W/K and kg/s; W/K
     std::vector<std::uint32_t> heat_below_{}, cool_above_{}, most_heating_{}, most_cooling_{}, dry_above_{},
-        wet_below_{}; ///< signals
-    std::vector<char> is_limited_relatively_{};
+        wet_below_{}, most_with_latent_{}, most_drying_{}, most_humidifying_{}; ///< signals
+    std::vector<char> is_limited_relatively_{}, has_limited_moisture_{};
+    std::vector<std::uint32_t> with_latent_{};    ///< zones whose sensible and latent heat are limited together
     std::vector<std::uint32_t> first_transfer_{}; ///< one more than zones
     // per zone with supply air, in the model's order
     FlatDrives least_air_{}, most_air_{};

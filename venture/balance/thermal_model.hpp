@@ -210,6 +210,13 @@ struct Zone {
     std::optional<SignalId> most_heating_W{}, most_cooling_W{}; ///< what the supply can give; unlimited if nothing
     /// Of that, by the zone's own air, W/K of its temperature in degC: a coil or a surface gives less the warmer the air.
     double most_heating_W_per_K = 0.0, most_cooling_W_per_K = 0.0;
+    /// Of sensible and latent heat together; temperature goes first, and what is left dries.
+    std::optional<SignalId> most_cooling_with_latent_W{};
+    std::optional<SignalId> most_drying_kg_per_s{}, most_humidifying_kg_per_s{}; ///< unlimited if nothing
+    [[nodiscard]] bool has_limited_moisture() const
+    {
+        return most_cooling_with_latent_W || most_drying_kg_per_s || most_humidifying_kg_per_s;
+    }
     std::optional<SupplyAir> supply_air{};
     std::optional<Follows> follows{};
     std::vector<TransferAir> transfer_air{};

@@ -112,8 +112,9 @@ struct Use {
     std::optional<std::size_t> air_supply{}; ///< index into Building::air_supplies; nothing: straight into the room
     Sourced<double> furniture_J_per_m2K{};
     std::optional<Sourced<double>> heating_limit_W{}, cooling_limit_W{}; ///< of what stands in the room, in a year
-    Sourced<double> radiant_share{};                                     ///< of what heats or cools
-    std::optional<Sourced<double>> warmest_surface_C{};                  ///< of what heats there; nothing: any
+    std::optional<Sourced<double>> drying_limit_kg_per_s{}, humidifying_limit_kg_per_s{}; ///< the same
+    Sourced<double> radiant_share{};                                                      ///< of what heats or cools
+    std::optional<Sourced<double>> warmest_surface_C{}; ///< of what heats there; nothing: any
     std::size_t people_profile = 0, lighting_profile = 0, equipment_profile = 0, moisture_profile = 0,
                 ventilation_profile = 0;
     Sourced<std::string> heated_by{}, cooled_by{}; ///< circuit; empty if not said
@@ -303,6 +304,8 @@ struct AirSupply {
     std::optional<std::size_t> returns_through{}; ///< room
     double coldest_supply_C = 14.0, warmest_supply_C = 40.0;
     std::optional<double> driest_supply{}, wettest_supply{}; ///< kg/kg; nothing: what coils and steam can do
+    /// Of a room's floor, without reheat; cooling with latent heat.
+    std::optional<Sourced<double>> greatest_heating_W_per_m2{}, greatest_cooling_W_per_m2{};
     quantity::OriginId origin{};
     /// W for each m3/s of outdoor or supply air.
     [[nodiscard]] double fan_power_W_per_m3_per_s() const { return fan_pressure_Pa / fan_efficiency; }

@@ -16,6 +16,9 @@ AirSupplyInput::~AirSupplyInput() = default;
 const RecordSpec& AirSupplyInput::spec()
 {
     using T = AirSupplyInput;
+    const quantity::SaysWith gives_all{"gives", {"everything"}}, free{"free_cooling", {"dry bulb", "enthalpy"}};
+    const std::vector everything = {gives_all}, cools_for_free = {free}, cools = {gives_all, free},
+                      recovers = {quantity::SaysWith{"heat_recovery"}};
     static const RecordSpec all = RecordSpec::of<T>({
         name_key<T>("what rooms call it in outdoor_air_by"),
         {otherwise_word(text("gives",
@@ -29,8 +32,9 @@ const RecordSpec& AirSupplyInput::spec()
                              "than the air of the room; while it holds less heat, moisture counted too"),
                         "none", own),
          &T::free_cooling},
-        {otherwise(share("greatest_outdoor_share", "of outdoor air in what is supplied while it cools for free"), 1.0,
-                   "outdoor air alone"),
+        {only_with(cools_for_free, otherwise(share("greatest_outdoor_share",
+                                                   "of outdoor air in what is supplied while it cools for free"),
+                                             1.0, "outdoor air alone")),
          &T::greatest_outdoor_share},
         {otherwise(number("fan_pressure", Kind::pressure, 0, 10000, "of supply and extract fans together"), 1000.0,
                    own),
@@ -45,28 +49,45 @@ const RecordSpec& AirSupplyInput::spec()
                          "outdoor air nearer to it: of the smaller flow"),
                    0.0, "none"),
          &T::heat_recovery},
-        {otherwise(share("moisture_recovery", "the same of moisture"), 0.0, "none"), &T::moisture_recovery},
-        {otherwise_word(
-             text("bypass", "whether recovery can be passed by, where it would heat air that is then cooled"), "yes",
-             own),
+        {only_with(recovers, otherwise(share("moisture_recovery", "the same of moisture"), 0.0, "none")),
+         &T::moisture_recovery},
+        {only_with(recovers,
+                   otherwise_word(
+                       text("bypass", "whether recovery can be passed by, where it would heat air that is then cooled"),
+                       "yes", own)),
          &T::bypass},
-        {number("coldest_exhaust", Kind::temperature, -40, 20,
-                "recovers less, so that the air that leaves gets no colder and does not freeze; no limit unless typed"),
+        {only_with(recovers,
+                   number("coldest_exhaust", Kind::temperature, -40, 20,
+                          "recovers less, so that the air that leaves gets no colder and does not freeze; no limit "
+                          "unless typed")),
          &T::coldest_exhaust},
-        {naming("returns_through", {"room"},
-                "ceiling void that air goes back through on its way to recovery; straight "
-                "from its rooms unless typed"),
+        {only_with(recovers, naming("returns_through", {"room"},
+                                    "ceiling void that air goes back through on its way to recovery; straight "
+                                    "from its rooms unless typed")),
          &T::returns_through},
         // bounds
-        {otherwise(number("coldest_supply", Kind::temperature, 5, 40, "air that comes to the rooms"), 14.0, own),
+        {only_with(cools, otherwise(number("coldest_supply", Kind::temperature, 5, 40, "air that comes to the rooms"),
+                                    14.0, own)),
          &T::coldest_supply},
-        {otherwise(number("warmest_supply", Kind::temperature, 10, 70, "the same"), 40.0, own), &T::warmest_supply},
-        {number("driest_supply", Kind::humidity_ratio, 0, 0.05,
-                "the same; what a coil leaves at 3 degC, or half of what the room holds if that is less, unless typed"),
+        {only_with(everything, otherwise(number("warmest_supply", Kind::temperature, 10, 70, "the same"), 40.0, own)),
+         &T::warmest_supply},
+        {only_with(everything, number("driest_supply", Kind::humidity_ratio, 0, 0.05,
+                                      "the same; what a coil leaves at 3 degC, or half of what the room holds if that "
+                                      "is less, unless typed")),
          &T::driest_supply},
-        {number("wettest_supply", Kind::humidity_ratio, 0, 0.05,
-                "the same; 90 % at the room's temperature unless typed"),
+        {only_with(everything, number("wettest_supply", Kind::humidity_ratio, 0, 0.05,
+                                      "the same; 90 % at the room's temperature unless typed")),
          &T::wettest_supply},
+        {only_with(everything,
+                   number("greatest_heating", Kind::power_per_area, 0, 1e5,
+                          "that its coils can give a room, for each m2 of its floor; moisture and reheat come on top; "
+                          "unlimited unless typed")),
+         &T::greatest_heating},
+        {only_with(everything,
+                   number("greatest_cooling", Kind::power_per_area, 0, 1e5,
+                          "that its coils can take away, sensible and latent, for each m2 of floor: temperature goes "
+                          "first, and what is left dries; reheat comes on top; unlimited unless typed")),
+         &T::greatest_cooling},
         text_key("source", &T::source, "where the values come from, in words; printed beside them"),
         note_key<T>(),
     });

@@ -41,7 +41,7 @@ struct AirSupplyInput {
     Choice<Bypass> bypass;
     Given<std::string> returns_through;
     // bounds
-    Given<double> coldest_supply, warmest_supply, driest_supply, wettest_supply;
+    Given<double> coldest_supply, warmest_supply, driest_supply, wettest_supply, greatest_heating, greatest_cooling;
     [[nodiscard]] static const quantity::RecordSpec& spec();
 };
 

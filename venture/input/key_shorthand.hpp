@@ -166,6 +166,13 @@ inline KeySpec beside(std::string_view other, KeySpec spec)
     return spec;
 }
 
+/// A key that says nothing unless another one holds.
+inline KeySpec only_with(std::vector<quantity::SaysWith> any_of, KeySpec spec)
+{
+    spec.says_with = std::move(any_of);
+    return spec;
+}
+
 inline KeySpec otherwise_by(KeySpec spec, std::string_view key, std::vector<quantity::DefaultBy::Case> cases,
                             std::string_view source)
 {

@@ -83,6 +83,13 @@ TEST(Keys, NameKeysAndTablesThatThereAre)
             if (!other.empty()) {
                 EXPECT_NE(table.find_key(other), nullptr) << where << " " << other;
             }
+        for (const quantity::SaysWith& with : s.says_with) {
+            const Key& other = table.key_called(with.key);
+            EXPECT_EQ(other.shape, with.words.empty() ? ValueShape::number : ValueShape::text) << where;
+            for (const std::string_view word : with.words)
+                EXPECT_NE(std::ranges::find(other.spec.choices, word), other.spec.choices.end())
+                    << where << " " << word;
+        }
         if (!s.default_by.key.empty()) {
             const Key& by = table.key_called(s.default_by.key);
             const bool of_one_word = s.text.starts_with(

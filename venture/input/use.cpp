@@ -255,6 +255,14 @@ const RecordSpec& UseInput::spec()
              "most sensible heat that what stands in the room can take away: holds in a year, not in design loads; "
              "unlimited unless typed")),
          &T::cooling_limit},
+        {shared(number("drying_limit", Kind::moisture_flow, 0, 1,
+                       "most moisture that what dries the room can take out: holds in a year, not in design loads; "
+                       "unlimited unless typed")),
+         &T::drying_limit},
+        {shared(number("humidifying_limit", Kind::moisture_flow, 0, 1,
+                       "most moisture that what humidifies the room can give: holds in a year, not in design loads; "
+                       "unlimited unless typed")),
+         &T::humidifying_limit},
         {otherwise(number("radiant_share", Kind::fraction, 0, 1,
                           "of what heats or cools the room: radiates to its surfaces; the rest goes into the air"),
                    0.0, "convective, as room loads are stated unless said otherwise"),

@@ -116,7 +116,8 @@ struct UseInput {
     Given<double> vents, flues, chimneys;
     Given<std::string> floor_finish, ceiling_finish;
     Given<double> furniture;
-    Given<double> heating_limit, cooling_limit, radiant_share, warmest_surface;
+    Given<double> heating_limit, cooling_limit, drying_limit, humidifying_limit;
+    Given<double> radiant_share, warmest_surface;
     Given<std::string> heated_by, cooled_by;
     Choice<Control> control;
     [[nodiscard]] static const quantity::RecordSpec& spec();

@@ -136,6 +136,7 @@ BuildingYear run_year(const building::Building& b, const climate::WeatherYear& y
                              room.volume_m3,
                              room.use.heating_setpoint_C.has_value(),
                              room.use.cooling_setpoint_C.has_value(),
+                             compiled.model.zones[z].has_limited_moisture(),
                              zone,
                              tally.months(z),
                              damp.months(i),

@@ -84,6 +84,7 @@ struct RoomYear {
     std::string room{}, storey{};
     double floor_area_m2 = 0.0, volume_m3 = 0.0;
     bool heated = false, cooled = false;
+    bool limited_moisture = false; ///< what dries or humidifies it has a capacity
     balance::ZoneRun run{};
     std::array<MonthHeat, 12> months{};
     std::array<MonthDamp, 12> damp{};

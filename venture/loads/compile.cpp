@@ -97,6 +97,13 @@ void Compiler::add_limits()
             zone.most_heating_W = m_.add_constant(use.heating_limit_W->value, balance::Forcing::coefficient);
         if (use.cooling_limit_W)
             zone.most_cooling_W = m_.add_constant(use.cooling_limit_W->value, balance::Forcing::coefficient);
+        if (use.drying_limit_kg_per_s)
+            zone.most_drying_kg_per_s =
+                m_.add_constant(use.drying_limit_kg_per_s->value, balance::Forcing::coefficient);
+        if (use.humidifying_limit_kg_per_s)
+            zone.most_humidifying_kg_per_s =
+                m_.add_constant(use.humidifying_limit_kg_per_s->value, balance::Forcing::coefficient);
+        if (use.air_supply) limit_by_supply(room, b_.air_supplies[*use.air_supply], zone);
         if (!room.thermostat_in) continue;
         const building::Room& governing = b_.rooms[*room.thermostat_in];
         const auto &own = use.heating_limit_W, &theirs = governing.use.heating_limit_W;
@@ -104,6 +111,19 @@ void Compiler::add_limits()
                                                                   : room.floor_area_m2 / governing.floor_area_m2;
         zone.follows = balance::Follows{zone_of_room_[*room.thermostat_in], ratio};
     }
+}
+
+/// What its coils can do for the floor of the room, beside what is typed of the room itself.
+void Compiler::limit_by_supply(const building::Room& room, const building::AirSupply& supply, balance::Zone& zone)
+{
+    if (supply.greatest_heating_W_per_m2) {
+        const double most_W = supply.greatest_heating_W_per_m2->value * room.floor_area_m2;
+        if (!room.use.heating_limit_W || most_W < room.use.heating_limit_W->value)
+            zone.most_heating_W = m_.add_constant(most_W, balance::Forcing::coefficient);
+    }
+    if (supply.greatest_cooling_W_per_m2)
+        zone.most_cooling_with_latent_W = m_.add_constant(supply.greatest_cooling_W_per_m2->value * room.floor_area_m2,
+                                                          balance::Forcing::coefficient);
 }
 
 balance::Zone Compiler::zone_of(const building::Room& room)

@@ -86,6 +86,7 @@ private:
     void add_gains_in_voids();
     void add_control(const building::Room& room, balance::Zone& zone);
     void add_limits();
+    void limit_by_supply(const building::Room& room, const building::AirSupply& supply, balance::Zone& zone);
     balance::SignalId set_point(double temperature_C, const std::optional<building::Setback>& setback, double towards);
     balance::SignalId profile(std::size_t index, balance::Forcing forcing);
     [[nodiscard]] const calendar::Profile& profile_at(std::size_t calendar, std::size_t hour);

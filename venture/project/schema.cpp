@@ -79,6 +79,7 @@ Json key_schema(const Key& key, const TypedUnits& units)
     if (numeric) description += fmt::format(" ({})", quantity::typing_rule(spec.kind));
     if (const auto unit = units.of(spec); numeric && unit)
         description += fmt::format("; in this file a bare number is in {}", *unit);
+    if (!spec.says_with.empty()) description += fmt::format("; only with {}", quantity::in_words(spec.says_with));
     if (!spec.default_source.empty()) description += fmt::format("; default: {}", spec.default_source);
     out["description"] = description;
     if (spec.default_value) out["default"] = bare(*spec.default_value, spec, units);

@@ -96,7 +96,8 @@ inline constexpr std::string_view odd_valve = "V451";    ///< a valve that canno
 inline constexpr std::string_view primary_air = "V452";  ///< outdoor air counted twice, or through what lets none in
 inline constexpr std::string_view wet_face =
     "V453"; ///< a humidified room whose windows or walls get wet in winter design
-inline constexpr std::string_view cannot_be = "V442"; ///< rooms at temperatures or humidities that cannot be
+inline constexpr std::string_view supply_short = "V454"; ///< an air supply that gives a room less than it asks for
+inline constexpr std::string_view cannot_be = "V442";    ///< rooms at temperatures or humidities that cannot be
 // weather
 inline constexpr std::string_view weather_records = "V501"; ///< records that make no year
 inline constexpr std::string_view weather_value = "V502";   ///< a reading that cannot be
@@ -115,7 +116,7 @@ enum class RaisedBy { reading, weather, site, building, services, loads, sizes }
     if (code == moved_height || code == odd_place || code == odd_season) return RaisedBy::site;
     if (code == unserved || code == assumed || code == served_twice) return RaisedBy::services;
     if (code == humidity_capped || code == typed_load || code == too_hot || code == too_humid || code == load_far_off ||
-        code == cannot_be)
+        code == cannot_be || code == supply_short)
         return RaisedBy::loads;
     for (const std::string_view of_sizes : {not_met, both_at_once, no_place, too_loud, too_warm, many_units, stays_dry})
         if (code == of_sizes) return RaisedBy::sizes;

@@ -2,6 +2,7 @@
 /// What a key of the project is, as plain data: the one declaration that reading, checking and help are driven by.
 
 #include <cstdint>
+#include <span>
 #include <string>
 #include <string_view>
 #include <vector>
@@ -40,6 +41,14 @@ struct DefaultBy {
 };
 
 /// Name, kind of quantity, default with its source, bounds and meaning of one key.
+/// A key beside which another one says something: where it is one of some words, or, without any, a number above 0.
+struct SaysWith {
+    std::string_view key;
+    std::vector<std::string_view> words = {};
+};
+/// "gives = "everything" or heat_recovery above 0".
+[[nodiscard]] std::string in_words(std::span<const SaysWith> any_of);
+
 struct KeySpec {
     std::string_view name;
     std::string_view text;                    ///< meaning, in one line
@@ -65,6 +74,7 @@ struct KeySpec {
     std::vector<std::string_view> instead_of = {}; ///< keys of the same table that say the same in another way
     std::string_view taken_from = {};              ///< key of the same table that speaks for it where it is not typed
     std::string_view default_with = {};            ///< key of the same table without which the default says nothing
+    std::vector<SaysWith> says_with = {};          ///< it says nothing unless one of these holds; empty: always
     DefaultBy default_by = {};                     ///< instead of `default_value`
     std::string_view outside = {}; ///< what is often typed when a number is outside its bounds, as a question
 };

@@ -134,6 +134,7 @@ std::string key_text(const KeyTable& table, const Key& key, const PreferredUnits
                                             : spec.required     ? "none: must be given"
                                             : otherwise.empty() ? "none"
                                                                 : otherwise);
+    if (!spec.says_with.empty()) out += fmt::format("  only with  {}\n", quantity::in_words(spec.says_with));
     out += fmt::format("  write      {}\n", how_to_write(key, units));
     return out;
 }
@@ -167,7 +168,11 @@ std::string keys_page()
         out += fmt::format("\n## {}\n\n| key | what | plain unit, words | default |\n| --- | --- | --- | --- |\n",
                            header_of(table));
         for (const Key& key : table.declared->spec().keys())
-            out += fmt::format("| `{}` | {} | {} | {} |\n", key.spec.name, key.spec.text, unit_or_words(key),
+            out += fmt::format("| `{}` | {}{} | {} | {} |\n", key.spec.name, key.spec.text,
+                               key.spec.says_with.empty()
+                                   ? std::string{}
+                                   : fmt::format("; only with {}", quantity::in_words(key.spec.says_with)),
+                               unit_or_words(key),
                                key.spec.from_weather ? "must be given, or derived from `[weather]`"
                                : key.spec.required   ? "must be given"
                                                      : default_of(key.spec, si));

@@ -218,7 +218,21 @@ std::string site_line(const building::Building& b, const PreferredUnits& units)
 
 namespace {
 
-void add_coils(Document& out, const airside::CoilLoads& coils)
+/// How the intake of each air handler follows.
+std::string system_air_text(const airside::CoilLoads& coils, const PreferredUnits& units)
+{
+    if (coils.systems.empty()) return {};
+    std::string out = "Coils above take in what each room asks for. ";
+    const auto flow = [&](double m3_per_s) { return units.text(m3_per_s, quantity::Kind::air_flow); };
+    for (const airside::SystemAir& air : coils.systems)
+        out += arithmetic_of(air, flow(air.need.uncorrected_m3_per_s), flow(air.supply_m3_per_s),
+                             flow(air.need.outdoor_intake_m3_per_s)) +
+               ". ";
+    out.back() = '\n';
+    return out;
+}
+
+void add_coils(Document& out, const airside::CoilLoads& coils, const PreferredUnits& units)
 {
     if (!coils.rooms.empty()) out.add("\n");
     out.add(airside::coil_tables().table("coil_load", coils));
@@ -228,6 +242,9 @@ void add_coils(Document& out, const airside::CoilLoads& coils)
                 "recovery. Humidifying is by steam; air that is dried leaves its coil at 95 % and is heated again; "
                 "fans warm "
                 "no air here.\n");
+    if (!coils.systems.empty()) out.add("\n");
+    out.add(airside::coil_tables().table("system_air", coils));
+    out.add(system_air_text(coils, units));
 }
 
 } // namespace
@@ -258,7 +275,7 @@ Document loads_document(const building::Building& b, const loads::DesignLoads& d
     out.add("\n" + totals_text(all, groups.front(), units) + overruled_text(typed_over(all, b.origins), units) +
             coming_back_text(all, units) + runs_text(design.runs) +
             remarks_text(design.runs, b, std::ranges::any_of(all.rooms, &RoomLoad::cooled)) + reading_text(b));
-    if (asked.coils != nullptr) add_coils(out, *asked.coils);
+    if (asked.coils != nullptr) add_coils(out, *asked.coils, units);
     if (asked.after) out.add(after_days_off_text(*asked.after, groups.front(), units));
     if (asked.weeks) out.add(weeks_text(*asked.weeks, groups.front(), units));
     for (const GroupLoad& group : groups)

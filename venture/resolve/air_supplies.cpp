@@ -26,7 +26,6 @@ public:
 
 private:
     void check_bounds(const input::AirSupplyInput& given);
-    void check_recovery(const input::AirSupplyInput& given);
     void add_extract(const input::ExtractInput& given);
     [[nodiscard]] std::vector<std::size_t> parts_of(const Given<std::string>& room);
     [[nodiscard]] std::optional<double> flow_of(const input::ExtractInput& given);
@@ -50,23 +49,6 @@ void AirSupplies::check_bounds(const input::AirSupplyInput& given)
     crossed(given.driest_supply, given.wettest_supply, "humidity", Kind::humidity_ratio);
 }
 
-/// Words that say nothing without recovery.
-void AirSupplies::check_recovery(const input::AirSupplyInput& given)
-{
-    if (value_of(given.heat_recovery) > 0.0) return;
-    const ConstRecord record{given};
-    for (const Key& key : record.keys()) {
-        constexpr std::array<std::string_view, 4> of_recovery = {"moisture_recovery", "bypass", "coldest_exhaust",
-                                                                 "returns_through"};
-        if (std::ranges::find(of_recovery, key.spec.name) == of_recovery.end() || !record.is_given(key) ||
-            input_.origins.at(record.origin(key)).kind == quantity::OriginKind::default_value)
-            continue;
-        problem(codes::contradiction, record.origin(key),
-                fmt::format("air supply '{}' says {}, but recovers no heat", *given.name, key.spec.name),
-                "give it heat_recovery, or leave that out");
-    }
-}
-
 void AirSupplies::add_air_supplies()
 {
     for (const input::AirSupplyInput& given : input_.air_supplies) {
@@ -75,8 +57,8 @@ void AirSupplies::add_air_supplies()
             continue;
         }
         check_bounds(given);
-        check_recovery(given);
         const auto if_typed = [](const Given<double>& v) { return v ? std::optional{*v} : std::nullopt; };
+        const auto with_source = [](const Given<double>& v) { return v ? std::optional{sourced(v)} : std::nullopt; };
         building_.air_supplies.push_back({.name = *given.name,
                                           .gives_everything = given.gives == input::SupplyGives::everything,
                                           .free_cooling = given.free_cooling.which().value_or(input::FreeCooling::none),
@@ -91,6 +73,8 @@ void AirSupplies::add_air_supplies()
                                           .warmest_supply_C = value_of(given.warmest_supply),
                                           .driest_supply = if_typed(given.driest_supply),
                                           .wettest_supply = if_typed(given.wettest_supply),
+                                          .greatest_heating_W_per_m2 = with_source(given.greatest_heating),
+                                          .greatest_cooling_W_per_m2 = with_source(given.greatest_cooling),
                                           .origin = given.name.origin});
     }
 }

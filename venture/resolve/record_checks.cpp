@@ -23,6 +23,7 @@ private:
     void check_number(double si, const KeySpec& spec, quantity::OriginId where);
     void check_numbers(const ConstRecord& record, const Key& key);
     void check_word(const ConstRecord& record, const Key& key);
+    void check_company(std::string_view table, const ConstRecord& record, const Key& key);
 };
 
 /// Values that somebody else's record states are checked there.
@@ -69,6 +70,27 @@ void RecordChecks::check_word(const ConstRecord& record, const Key& key)
         problems_.add(std::move(*wrong));
 }
 
+bool holds(const ConstRecord& record, const quantity::SaysWith& with)
+{
+    const Key& other = record.spec().key_called(with.key);
+    if (!record.is_given(other)) return record.is_refused(other); // told already
+    if (with.words.empty()) return *record.at<double>(other) > 0.0;
+    return std::ranges::find(with.words, *record.at<std::string>(other)) != with.words.end();
+}
+
+/// That it is typed where nothing comes of it.
+void RecordChecks::check_company(std::string_view table, const ConstRecord& record, const Key& key)
+{
+    const auto& any_of = key.spec.says_with;
+    if (any_of.empty() || std::ranges::any_of(any_of, [&](const auto& with) { return holds(record, with); })) return;
+    const Given<std::string>* name = quantity::name_of(record);
+    problem(codes::contradiction, record.origin(key),
+            fmt::format("{}{} says {}, of which nothing comes without {}", table,
+                        name != nullptr && *name ? fmt::format(" '{}'", **name) : "", key.spec.name,
+                        quantity::in_words(any_of)),
+            fmt::format("type that, or leave {} out", key.spec.name));
+}
+
 void RecordChecks::check_record(std::string_view table, const ConstRecord& record)
 {
     std::string conditions; // that a weather year would give: told once for the record
@@ -78,6 +100,7 @@ void RecordChecks::check_record(std::string_view table, const ConstRecord& recor
         if (record.is_given(key) && is_own(input_.origins, record.origin(key))) {
             check_numbers(record, key);
             check_word(record, key);
+            check_company(table, record, key);
         }
         if (!record.is_open(key) || !spec.required) continue;
         if (spec.from_weather)

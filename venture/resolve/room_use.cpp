@@ -110,6 +110,8 @@ Use RoomUse::use_of(const UseInput& given)
             .furniture_J_per_m2K = sourced(given.furniture),
             .heating_limit_W = if_typed(given.heating_limit),
             .cooling_limit_W = if_typed(given.cooling_limit),
+            .drying_limit_kg_per_s = if_typed(given.drying_limit),
+            .humidifying_limit_kg_per_s = if_typed(given.humidifying_limit),
             .radiant_share = sourced(given.radiant_share),
             .warmest_surface_C = if_typed(given.warmest_surface),
             .people_profile = profile_called(work_, given.people_profile),
@@ -228,6 +230,12 @@ void RoomUse::check_use(const RoomInput& given, const Room& room)
     if (use.least_humidity && !use.heating_setpoint_C)
         problem(codes::contradiction, use.least_humidity->origin,
                 fmt::format("room '{}' has a least humidity but no heating set-point that it refers to", room.name));
+    if (use.drying_limit_kg_per_s && !use.humidity_limit)
+        problem(codes::contradiction, use.drying_limit_kg_per_s->origin,
+                fmt::format("room '{}' has a drying limit but no humidity limit that it is dried to", room.name));
+    if (use.humidifying_limit_kg_per_s && !use.least_humidity)
+        problem(codes::contradiction, use.humidifying_limit_kg_per_s->origin,
+                fmt::format("room '{}' has a humidifying limit but no least humidity", room.name));
     check_air(given, room);
 }
 

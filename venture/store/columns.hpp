@@ -24,6 +24,8 @@ inline constexpr Column<balance::ZoneRun> of_room[] = {{"heated_h", &balance::Zo
                                                        {"cooled_h", &balance::ZoneRun::cooled_h},
                                                        {"too_cold_h", &balance::ZoneRun::too_cold_h},
                                                        {"too_warm_h", &balance::ZoneRun::too_warm_h},
+                                                       {"too_dry_h", &balance::ZoneRun::too_dry_h},
+                                                       {"too_humid_h", &balance::ZoneRun::too_humid_h},
                                                        {"heating_J", &balance::ZoneRun::heating_J},
                                                        {"cooling_J", &balance::ZoneRun::cooling_J},
                                                        {"latent_J", &balance::ZoneRun::latent_J},

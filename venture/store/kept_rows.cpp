@@ -82,7 +82,7 @@ Into all_columns(std::string first, std::size_t count, const Lists&... lists)
 
 Into room_columns()
 {
-    return all_columns("run, place, name, storey, heated, cooled, air_supply, given_everything", 8,
+    return all_columns("run, place, name, storey, heated, cooled, limited_moisture, air_supply, given_everything", 9,
                        columns::sizes_of_room, columns::of_room, columns::hours_of_room);
 }
 Into month_columns()
@@ -136,7 +136,7 @@ void add_rooms(const Database& db, std::int64_t run, const loads::BuildingYear& 
     for (std::size_t r = 0; r < year.rooms.size(); ++r) {
         const loads::RoomYear& room = year.rooms[r];
         room_row.bind(run).bind(r).bind(std::string_view{room.room}).bind(std::string_view{room.storey});
-        room_row.bind(room.heated).bind(room.cooled);
+        room_row.bind(room.heated).bind(room.cooled).bind(room.limited_moisture);
         room_row.bind(std::string_view{room.air.supply}).bind(room.air.everything);
         bind(room_row, columns::sizes_of_room, room);
         bind(room_row, columns::of_room, room.run);
@@ -283,9 +283,10 @@ loads::BuildingYear year(const Database& db, const KeptRun& run)
         r.storey = room.text(3);
         r.heated = room.whole(4) != 0;
         r.cooled = room.whole(5) != 0;
-        r.air.supply = room.text(6);
-        r.air.everything = room.whole(7) != 0;
-        int column = 8;
+        r.limited_moisture = room.whole(6) != 0;
+        r.air.supply = room.text(7);
+        r.air.everything = room.whole(8) != 0;
+        int column = 9;
         read(room, columns::sizes_of_room, column, r);
         read(room, columns::of_room, column, r.run);
         read(room, columns::hours_of_room, column, r.run);

@@ -51,7 +51,7 @@ public:
     static constexpr int most_unnamed = 8;
     static constexpr int usual_patience_ms = 20000;
     /// Form of the file that this program writes, and the only one that it reads.
-    static constexpr int form = 3;
+    static constexpr int form = 4;
 
     /// Opens a file, and makes it if there is none. Waits for another run that writes.
     /// @throws quantity::Error  it is damaged, no file of kept runs, of another form, or cannot be opened

@@ -32,7 +32,7 @@ std::string schema()
            ");\n"
            "CREATE TABLE room (\n"
            "  run INTEGER NOT NULL, place INTEGER NOT NULL, name TEXT NOT NULL, storey TEXT NOT NULL,\n"
-           "  heated INTEGER NOT NULL, cooled INTEGER NOT NULL,\n" +
+           "  heated INTEGER NOT NULL, cooled INTEGER NOT NULL, limited_moisture INTEGER NOT NULL,\n" +
            declared(columns::sizes_of_room, "REAL") + declared(columns::of_room, "REAL") +
            declared(columns::hours_of_room, "INTEGER") +
            "  air_supply TEXT NOT NULL, given_everything INTEGER NOT NULL,\n"

@@ -177,7 +177,7 @@ void Case::State::compute_loads()
             point_to_own_origins(); // they were computed for a case like this one
         tell_capped_humidity();
         problems.add_all(loads::load_findings(*building, loads.loads, units));
-        coils = airside::coil_loads(*building, loads.loads);
+        coils = airside::coil_loads(*building, loads.loads, units);
         problems.add_all(coils.problems);
     }
     if (!typed) return;

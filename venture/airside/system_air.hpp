@@ -1,0 +1,39 @@
+#pragma once
+/// Outdoor air that one air handler would take in for all the rooms of a supply, against what each of them asks for.
+
+#include <span>
+#include <string>
+#include <vector>
+
+#include <venture/airside/system_need.hpp>
+#include <venture/building/building.hpp>
+
+namespace venture::airside {
+
+/// What a room gets of its supply.
+struct RoomSupply {
+    std::size_t room = 0;         ///< index into Building::rooms
+    double supply_m3_per_s = 0.0; ///< at its largest, of air at 20 degC
+};
+
+struct SystemAir {
+    std::string supply{};
+    std::size_t rooms = 0;
+    double asked_m3_per_s = 0.0;  ///< outdoor air by plan of all rooms, each at full
+    double supply_m3_per_s = 0.0; ///< of all rooms, each at its largest
+    SystemNeed need{};
+    std::string ruling_room{};
+    double ruling_share = 0.0; ///< of outdoor air in what that room is supplied with
+};
+
+/// Of each supply that gives several rooms everything: such a handler mixes outdoor air with what comes back, and its
+/// mixture is the same for all. Rooms are supplied at their largest flow at once, as by constant flow. People count as
+/// many as there are at once on design days over the sum of each room's most.
+/// @param rooms  in any order; those without supply air are left out
+[[nodiscard]] std::vector<SystemAir> system_air(const building::Building& building, std::span<const RoomSupply> rooms);
+
+/// "0.34 of 1.9 m3/s is 18 %; ..." : how the intake follows. @param flow  a flow in words
+[[nodiscard]] std::string arithmetic_of(const SystemAir& air, const std::string& uncorrected,
+                                        const std::string& supplied, const std::string& intake);
+
+} // namespace venture::airside
