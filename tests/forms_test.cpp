@@ -142,6 +142,15 @@ TEST_F(Forms, HoldNamesThatWouldActSomewhere)
     EXPECT_EQ(run_json("size typed.csv --json")["unit"][1]["room"], name);
 }
 
+TEST_F(Forms, CsvOfLoadsIsOneTableAndSaysSoBesideOthers)
+{
+    for (const char* beside : {"--table coil_load", "--as json", "-o loads.csv"}) {
+        const Ran r = run(std::string{"loads house --csv "} + beside);
+        EXPECT_EQ(r.code, 2) << beside;
+        EXPECT_THAT(r.errors, HasSubstr("--as csv, with --table NAME")) << beside;
+    }
+}
+
 TEST(Completion, OffersWhatTheProgramHas)
 {
     const auto here = std::filesystem::temp_directory_path();

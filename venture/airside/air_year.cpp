@@ -97,6 +97,17 @@ void AirYear::begin(const loads::Compiled& compiled, const loads::Spell& spell)
             }
         by_hour_.push_back(alike);
     }
+    in_step_.emplace(m);
+    signals_.clear();
+    for (const std::size_t z : compiled.zone_of_room) {
+        const balance::Zone& zone = m.zones[z];
+        AirSignals& room = signals_.emplace_back();
+        room.infiltration = in_step_->add(zone.infiltration_kg_per_s);
+        room.ventilation = in_step_->add(zone.ventilation_kg_per_s);
+        if (!zone.supply_air) continue;
+        room.least_supply = in_step_->add(zone.supply_air->least_kg_per_s);
+        room.outdoor_C = in_step_->add(zone.supply_air->temperature_C);
+    }
 }
 
 void AirYear::end(loads::BuildingYear& year)
@@ -107,6 +118,7 @@ void AirYear::end(loads::BuildingYear& year)
 
 void AirYear::take(std::size_t step, const balance::StepResult& result)
 {
+    in_step_->read(step, 0.5);
     for (std::size_t r = 0; r < rooms_.size(); ++r)
         if (!by_hour_[r] || step % per_hour_ == 0 || !rooms_[r].supply.empty()) take_room(r, step, result);
     if ((step + 1) % per_hour_ == 0)
@@ -120,16 +132,16 @@ void AirYear::take_room(std::size_t r, std::size_t step, const balance::StepResu
     const balance::Zone& zone = m.zones[z];
     const balance::ZoneStep& now = result.zones[z];
     const double step_s = m.step_s;
+    const AirSignals& signals = signals_[r];
     Hour& h = hour_[r];
     if (!by_hour_[r] || step % per_hour_ == 0) {
         const double for_s = by_hour_[r] ? hour_s : step_s;
-        h.outdoor_kg +=
-            for_s * (m.value(zone.infiltration_kg_per_s, step, 0.5) + m.value(zone.ventilation_kg_per_s, step, 0.5));
+        h.outdoor_kg += for_s * (in_step_->sum(signals.infiltration) + in_step_->sum(signals.ventilation));
     }
     if (!zone.supply_air) return;
     h.outdoor_kg += step_s * now.supply_air_kg_per_s;
     const balance::SupplyAir& air = *zone.supply_air;
-    const double outdoor_C = m.value(air.temperature_C, step, 0.5), least = m.value(air.least_kg_per_s, step, 0.5),
+    const double outdoor_C = (*in_step_)[signals.outdoor_C], least = in_step_->sum(signals.least_supply),
                  leaves_C = result.zones[air.leaves_from.value_or(z)].air_C, cp = m.air_specific_heat_J_per_kgK;
     double recovers = air.recovers_heat;
     if (air.coldest_exhaust_C && leaves_C > outdoor_C)

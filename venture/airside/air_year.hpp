@@ -1,6 +1,7 @@
 #pragma once
 /// Outdoor air, recovery, free cooling, fans and coils of a building's run through its year, hour by hour.
 
+#include <optional>
 #include <span>
 #include <string>
 #include <vector>
@@ -8,6 +9,7 @@
 #include <venture/air/point.hpp>
 #include <venture/balance/heat_balance.hpp>
 #include <venture/balance/series.hpp>
+#include <venture/balance/step_signals.hpp>
 #include <venture/building/building.hpp>
 #include <venture/loads/building_year.hpp>
 
@@ -49,6 +51,13 @@ private:
     double density_kg_per_m3_ = 1.0; ///< that volume flows are told at
     std::size_t per_hour_ = 1;
     std::vector<bool> by_hour_{}; ///< by room: air by leaks and windows is the same over each hour
+    /// What drives a room's air.
+    struct AirSignals {
+        balance::StepSignals::Terms infiltration{}, ventilation{}, least_supply{}; ///< kg/s
+        balance::StepSignals::Slot outdoor_C = 0;                                  ///< of its supply
+    };
+    std::optional<balance::StepSignals> in_step_{};
+    std::vector<AirSignals> signals_{}; ///< by room
     std::vector<Hour> hour_;
     std::vector<loads::RoomAirYear> rooms_;
     std::vector<balance::Series> series_{}; ///< of rooms with a supply, kind by kind

@@ -1,5 +1,7 @@
 #include <venture/balance/check_model.hpp>
 
+#include <algorithm>
+
 #include <venture/quantity/error.hpp>
 
 namespace venture::balance {
@@ -155,15 +157,24 @@ private:
         check_flows(where, air);
     }
 
-    /// Step by step, where any of the flows moves.
+    static bool is_never_negative(const Signal& s)
+    {
+        const auto sound = [](double value) { return value >= 0.0; };
+        return std::ranges::all_of(s.start, sound) && std::ranges::all_of(s.end, sound);
+    }
+
+    /// Step by step, where a bound may be crossed.
     void check_flows(const std::string& where, const SupplyAir& air) const
     {
-        bool moves = false;
+        bool moves = false, none_is_negative = true;
         for (const Drives* drives : {&air.least_kg_per_s, air.most_kg_per_s ? &*air.most_kg_per_s : nullptr})
             for (std::size_t i = 0; drives != nullptr && i < drives->size(); ++i) {
-                signal(where, "flow of supply air", (*drives)[i].signal);
-                moves |= !m_.signals[(*drives)[i].signal.index].is_constant();
+                const auto& [id, factor] = (*drives)[i];
+                signal(where, "flow of supply air", id);
+                moves |= !m_.signals[id.index].is_constant();
+                none_is_negative &= factor >= 0.0 && is_never_negative(m_.signals[id.index]);
             }
+        if (none_is_negative && !air.most_kg_per_s) return;
         constexpr double rounding = 1.0 + 1e-9;
         for (std::size_t step = 0; step < (moves ? m_.steps : 1); ++step) {
             const double least = m_.value(air.least_kg_per_s, step, 0.5);

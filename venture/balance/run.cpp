@@ -2,8 +2,11 @@
 
 #include <algorithm>
 #include <cmath>
+#include <optional>
+#include <utility>
 
 #include <venture/balance/humidity_bounds.hpp>
+#include <venture/balance/step_signals.hpp>
 #include <venture/quantity/error.hpp>
 
 namespace venture::balance {
@@ -18,9 +21,13 @@ public:
           options_{options},
           run_{run},
           per_hour_{static_cast<std::size_t>(std::lround(3600.0 / model.step_s))},
-          hour_(model.zones.size())
+          hour_(model.zones.size()),
+          at_end_{model}
     {
         run_.zones.resize(model.zones.size());
+        for (const Zone& zone : model.zones)
+            limits_.push_back({zone.heat_below_C ? std::optional{at_end_.add(*zone.heat_below_C)} : std::nullopt,
+                               zone.cool_above_C ? std::optional{at_end_.add(*zone.cool_above_C)} : std::nullopt});
     }
 
     void take(const StepResult& r, std::size_t step)
@@ -30,6 +37,7 @@ public:
         run_.unsettled_steps += r.settled ? 0 : 1;
         run_.most_sweeps = std::max(run_.most_sweeps, r.sweeps);
         run_.most_film_passes = std::max(run_.most_film_passes, r.film_passes);
+        at_end_.read(step, 1.0);
         for (std::size_t z = 0; z < run_.zones.size(); ++z) take_zone(z, r.zones[z], step, step_h);
         ++run_.steps;
         if ((step + 1) % per_hour_ == 0) end_hour(step / per_hour_);
@@ -52,9 +60,9 @@ private:
         out.latent_J += now.latent_W * model_.step_s;
         out.film_residual_W = std::max(out.film_residual_W, now.film_residual_W);
         const double at_end = felt(now.air_end_C, now.radiant_end_C);
-        const auto limit = [&](const std::optional<SignalId>& id) { return model_.value(*id, step, 1.0); };
-        if (zone.heat_below_C && at_end < limit(zone.heat_below_C) - options_.held_within_K) out.too_cold_h += step_h;
-        if (zone.cool_above_C && at_end > limit(zone.cool_above_C) + options_.held_within_K) out.too_warm_h += step_h;
+        const auto& [heat_below, cool_above] = limits_[z];
+        if (heat_below && at_end < at_end_[*heat_below] - options_.held_within_K) out.too_cold_h += step_h;
+        if (cool_above && at_end > at_end_[*cool_above] + options_.held_within_K) out.too_warm_h += step_h;
         if (zone.has_limited_moisture()) { // else it holds whatever it is asked for
             const HumidityBounds held = humidity_bounds(zone, now.air_end_C, model_.pressure_Pa,
                                                         [&](SignalId id) { return model_.value(id, step, 1.0); });
@@ -95,6 +103,8 @@ private:
     RunResult& run_;
     std::size_t per_hour_;
     std::vector<Hour> hour_;
+    StepSignals at_end_;
+    std::vector<std::pair<std::optional<StepSignals::Slot>, std::optional<StepSignals::Slot>>> limits_{}; ///< per zone
 };
 
 /// The state before the first step, after the days that come before it.

@@ -136,10 +136,20 @@ std::optional<loads::DaysOff> days_off(const Options& options)
     return out;
 }
 
+/// @throws Misuse where it stands beside what says another form
+void check_csv(const Options& options)
+{
+    const CommonOptions& o = options.common;
+    if (options.csv && !(o.table.empty() && o.as.empty() && o.output.empty()))
+        throw Misuse{"--csv prints the one table that `venture size` reads; any table is written by --as csv, with "
+                     "--table NAME and -o FILE"};
+}
+
 ExitCode run(const Options& options)
 {
     const CommonOptions& o = options.common;
     if (options.room.empty()) needs_no_room(options.apart);
+    check_csv(options);
     report::LoadsAsked asked{.supply_K = supply_difference(options.supply_difference)};
     if (options.hours) return hours(o, options);
     if (!options.model_day.empty()) return loads_model(o, options.model_day, options.room);
