@@ -111,8 +111,9 @@ TEST_F(KeptRunsCommands, AirOfARoomIsDrawn)
         "[[air_supply]]\nname = \"house air\"\ngives = \"everything\"\nheat_recovery = 0.8\n\n[[room_type]]\nname = "
         "\"living\"\noutdoor_air_by = \"house air\"\ncooling_setpoint = 25");
     const Ran loads = run("loads house");
-    EXPECT_THAT(loads.out, AllOf(HasSubstr("Coils for"), HasSubstr("without outdoor air by plan"),
-                                 HasSubstr("One air handler for"), HasSubstr("of the intake serves")));
+    EXPECT_THAT(loads.out,
+                AllOf(HasSubstr("Coils for"), HasSubstr("without outdoor air by plan"), HasSubstr("Rooms together of"),
+                      HasSubstr("One air handler for"), HasSubstr("of the intake serves")));
     const Ran bounded = run("loads house --set \"air_supply/house air/greatest_heating=10 W/m2\"");
     EXPECT_EQ(bounded.code, 0);
     EXPECT_THAT(bounded.out, HasSubstr("short by"));

@@ -59,6 +59,35 @@ const figure::TableOf<CoilLoad>& coil_load_columns()
     return all;
 }
 
+const figure::TableOf<SupplyLoad>& supply_load_columns()
+{
+    using S = SupplyLoad;
+    static const figure::TableOf<S> all = {
+        {"supply_load", "Air supplies",
+         "Rooms that one air supply gives everything, together: the largest hours of their sums."},
+        {
+            {{"supply", "Rooms together of", "", "air supply", 0}, [](const S& s) -> Cell { return s.supply; }},
+            {{"rooms", "rooms", "", "that it serves", 1}, [](const S& s) -> Cell { return figure::whole(s.rooms); }},
+            {{"outdoor_air", "Outdoor\nair", "air_flow", "by plan, at once, of air at 20 degC", 1, Sum::added},
+             [](const S& s) -> Cell { return s.outdoor_m3_per_s; }},
+            {{"supply_air", "Supply\nair", "air_flow", "at once, alike", 1, Sum::added},
+             [](const S& s) -> Cell { return s.supply_m3_per_s; }},
+            {{"heating", "Heating", "total_power", "sensible, in winter design", 1},
+             [](const S& s) -> Cell { return s.heating_W; }},
+            {{"cooling", "Cooling", "total_power", "sensible and latent", 1, Sum::none, Show::if_any},
+             [](const S& s) -> Cell { return where(s.cools, s.cooling.total_W); }},
+            {{"sensible", "sensible", "total_power", "of it", 2, Sum::none, Show::if_any},
+             [](const S& s) -> Cell { return where(s.cools, s.cooling.sensible_W); }},
+            {{"cooling_when", "at", "", "that hour", 2, Sum::none, Show::if_any},
+             [](const S& s) -> Cell { return where(s.cools, s.cooling.when); }},
+            {{"single_peaks", "single\npeaks", "total_power", "sum of the rooms' coolings, each at its own hour", 3,
+              Sum::none, Show::if_any},
+             [](const S& s) -> Cell { return where(s.cools, s.cooling.sum_of_peaks_W); }},
+            {{"fans", "Fans", "electric_power", "electric, at once", 3}, [](const S& s) -> Cell { return s.fan_W; }},
+        }};
+    return all;
+}
+
 const figure::TableOf<SystemAir>& system_air_columns()
 {
     using S = SystemAir;
@@ -100,6 +129,11 @@ const figure::TablesOf<CoilLoads>& coil_tables()
             figure::Table table = figure::table_of(coil_load_columns(), loads.rooms);
             if (loads.rooms.size() > 1) table.add_total("sum");
             if (loads.rooms.empty()) table.told = figure::Told::data;
+            return table;
+        });
+        tables.add(supply_load_columns().declaration(), [](const CoilLoads& loads) {
+            figure::Table table = figure::table_of(supply_load_columns(), loads.supplies);
+            if (loads.supplies.size() == loads.rooms.size()) table.told = figure::Told::data; // a room each
             return table;
         });
         tables.add(system_air_columns().declaration(), [](const CoilLoads& loads) {

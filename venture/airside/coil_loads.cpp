@@ -100,18 +100,42 @@ AirStates states_of(const HandledHour& hour, const RoomStates& s, std::size_t h)
             .supply_kg_per_s = hour.supply.dry_air_kg_per_s};
 }
 
+/// What counts in any hour, on a day whose air is told last.
 void add_always(const HandledHour& hour, double planned_kg_per_s, double density_kg_per_m3, CoilLoad& out)
 {
+    const double outdoor = planned_kg_per_s / density_kg_per_m3,
+                 supply = hour.supply.dry_air_kg_per_s / density_kg_per_m3;
+    AirDay& day = out.air_days.back();
+    day.outdoor_m3_per_s.push_back(outdoor);
+    day.supply_m3_per_s.push_back(supply);
+    day.fan_W.push_back(hour.fan_W);
     out.humidifying_kg_per_s = std::max(out.humidifying_kg_per_s, hour.coils.humidifying_kg_per_s);
     out.humidifying_W = std::max(out.humidifying_W, hour.coils.humidifying_W);
     out.reheat_W = std::max(out.reheat_W, hour.coils.reheat_W);
-    out.outdoor_m3_per_s = std::max(out.outdoor_m3_per_s, planned_kg_per_s / density_kg_per_m3);
-    out.supply_m3_per_s = std::max(out.supply_m3_per_s, hour.supply.dry_air_kg_per_s / density_kg_per_m3);
+    out.outdoor_m3_per_s = std::max(out.outdoor_m3_per_s, outdoor);
+    out.supply_m3_per_s = std::max(out.supply_m3_per_s, supply);
     out.fan_W = std::max(out.fan_W, hour.fan_W);
+}
+
+/// Outdoor air that comes to a room which nobody holds just comes, behind recovery: the room's own balance has it.
+void add_air_alone(const Served& served, const RoomStates& s, CoilLoad& out)
+{
+    const double density = air::room_density_kg_per_m3(served.pressure);
+    AirDay& day = out.air_days.emplace_back();
+    for (const double planned_kg_per_s : s.planned_kg_per_s) {
+        const double flow = planned_kg_per_s / density, fan_W = served.supply.fan_power_W_per_m3_per_s() * flow;
+        day.outdoor_m3_per_s.push_back(flow);
+        day.supply_m3_per_s.push_back(flow);
+        day.fan_W.push_back(fan_W);
+        out.outdoor_m3_per_s = std::max(out.outdoor_m3_per_s, flow);
+        out.supply_m3_per_s = std::max(out.supply_m3_per_s, flow);
+        out.fan_W = std::max(out.fan_W, fan_W);
+    }
 }
 
 void add_winter(const Hours& hours, const RoomLoad& room, CoilLoad& out)
 {
+    out.air_days.emplace_back();
     double asked_W = 0.0;
     for (std::size_t h = 0; h < room.winter_states.air_C.size(); ++h) {
         const HandledHour hour = hours.at(h, room.heating_hours_W[h], 0.0);
@@ -133,6 +157,7 @@ void add_winter(const Hours& hours, const RoomLoad& room, CoilLoad& out)
 void add_day(const Hours& hours, const LoadDay& day, double& asked_W, CoilLoad& out)
 {
     LoadDay told{day.day, day.month, day.clock_ahead_h, {}, {}, {}, {}};
+    out.air_days.emplace_back();
     for (std::size_t h = 0; h < day.states.air_C.size(); ++h) {
         const HandledHour hour = hours.at(h, day.heating_W[h] - day.sensible_W[h], day.latent_W[h]);
         const Given given = given_by(hour.coils, hours.most());
@@ -155,9 +180,19 @@ void add_day(const Hours& hours, const LoadDay& day, double& asked_W, CoilLoad& 
 CoilLoad load_of(const Served& served, const RoomLoad& room)
 {
     CoilLoad out{.room = room.room, .supply = served.supply.name};
-    add_winter({served, room.winter_states}, room, out);
+    if (room.heated)
+        add_winter({served, room.winter_states}, room, out);
+    else
+        add_air_alone(served, room.winter_states, out);
     double asked_W = 0.0;
-    for (const LoadDay& day : room.cooling_days) add_day({served, day.states}, day, asked_W, out);
+    for (const LoadDay& day : room.cooling_days)
+        if (room.cooled) {
+            add_day({served, day.states}, day, asked_W, out);
+        } else {
+            add_air_alone(served, day.states, out);
+            out.cooling_days.push_back(day);
+            out.cooling_days.back().states = {};
+        }
     return out;
 }
 
@@ -221,24 +256,28 @@ CoilLoads coil_loads(const building::Building& b, const loads::RoomLoads& loads,
             out.problems.push_back(supply_serves_no_room(supply, room.room, wrong.what()));
         }
     }
+    out.supplies = supply_loads(out.rooms);
     out.systems = system_air(b, supplied);
     return out;
 }
 
+void take_coil(RoomLoad& room, const CoilLoad& coil)
+{
+    room.supplied_by = coil.supply;
+    room.heating_W = coil.heating_W;
+    room.heating_hours_W = coil.heating_hours_W;
+    room.heating_convective_W.reset();
+    room.cooling_W = coil.cooling_W;
+    room.cooling_sensible_W = coil.cooling_sensible_W;
+    room.cooling_latent_W = coil.cooling_W - coil.cooling_sensible_W;
+    room.cooling_when = coil.cooling_when;
+    room.cooling_days = coil.cooling_days;
+}
+
 loads::RoomLoads with_coils(loads::RoomLoads loads, const CoilLoads& coils)
 {
-    for (const CoilLoad& coil : coils.rooms) {
-        RoomLoad& room = *std::ranges::find(loads.rooms, coil.room, &RoomLoad::room);
-        room.supplied_by = coil.supply;
-        room.heating_W = coil.heating_W;
-        room.heating_hours_W = coil.heating_hours_W;
-        room.heating_convective_W.reset();
-        room.cooling_W = coil.cooling_W;
-        room.cooling_sensible_W = coil.cooling_sensible_W;
-        room.cooling_latent_W = coil.cooling_W - coil.cooling_sensible_W;
-        room.cooling_when = coil.cooling_when;
-        room.cooling_days = coil.cooling_days;
-    }
+    for (const CoilLoad& coil : coils.rooms)
+        take_coil(*std::ranges::find(loads.rooms, coil.room, &RoomLoad::room), coil);
     return loads;
 }
 

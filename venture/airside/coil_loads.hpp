@@ -5,6 +5,7 @@
 #include <vector>
 
 #include <venture/air/point.hpp>
+#include <venture/airside/supply_load.hpp>
 #include <venture/airside/system_air.hpp>
 #include <venture/building/building.hpp>
 #include <venture/loads/room_loads.hpp>
@@ -20,6 +21,11 @@ namespace venture::airside {
 struct AirStates {
     air::Point outdoor{}, behind_recovery{}, mixed{}, off_coil{}, supply{}, room{};
     double outdoor_kg_per_s = 0.0, supply_kg_per_s = 0.0;
+};
+
+/// Its air over the hours of one design day: of air at 20 degC, without free cooling; electric power.
+struct AirDay {
+    std::vector<double> supply_m3_per_s{}, outdoor_m3_per_s{}, fan_W{};
 };
 
 /// Of one room. W, largest hour means unless said otherwise; within what the supply can give.
@@ -40,10 +46,12 @@ struct CoilLoad {
     AirStates in_winter{}, in_summer{};         ///< in the hours of heating and of cooling
     std::vector<double> heating_hours_W{};      ///< of winter design
     std::vector<loads::LoadDay> cooling_days{}; ///< heating on them is reheat, too
+    std::vector<AirDay> air_days{};             ///< winter design, then those
 };
 
 struct CoilLoads {
     std::vector<CoilLoad> rooms{};
+    std::vector<SupplyLoad> supplies{};
     std::vector<SystemAir> systems{};          ///< of supplies that serve several of them
     std::vector<quantity::Problem> problems{}; ///< rooms that their supply cannot serve, or not in full
 };
@@ -55,6 +63,9 @@ struct CoilLoads {
 /// In the order of the rooms; those of other rooms are their own.
 [[nodiscard]] CoilLoads coil_loads(const building::Building& building, const loads::RoomLoads& loads,
                                    const quantity::PreferredUnits& units = {});
+
+/// A room's load as that of its coils.
+void take_coil(loads::RoomLoad& room, const CoilLoad& coil);
 
 /// Loads as circuits and plants see them: where a supply gives a room everything, those of its coils.
 [[nodiscard]] loads::RoomLoads with_coils(loads::RoomLoads loads, const CoilLoads& coils);

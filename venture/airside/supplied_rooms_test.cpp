@@ -163,6 +163,23 @@ TEST(WithCoils, CircuitsSeeTheCoilsAndNothingStandsInTheRoom)
     EXPECT_EQ(seen.rooms[0].heating_W, coils.rooms[0].heating_W);
 }
 
+TEST(UncooledRoom, GetsOutdoorAirAsRecoveryLeavesItWhateverItsSupplyGives)
+{
+    input::Input in = supplied(0.7, true);
+    in.rooms[0].use.cooling_setpoint = quantity::Given<double>{};
+    in.rooms[0].use.equipment_power = 500.0;
+    const building::Building b = built(in);
+    const loads::RoomLoads everything = loads::design_loads(b).loads;
+    in.air_supplies[0].gives = input::SupplyGives::outdoor_air;
+    const loads::RoomLoad outdoor_air = loads_of(in).rooms[0];
+    EXPECT_NEAR(everything.rooms[0].highest_air_C, outdoor_air.highest_air_C, 1e-9);
+    EXPECT_NEAR(everything.rooms[0].wettest_kg_per_kg, outdoor_air.wettest_kg_per_kg, 1e-12);
+    const CoilLoad coil = coil_loads(b, everything).rooms.at(0);
+    EXPECT_EQ(coil.cooling_W, 0.0);
+    EXPECT_GT(coil.heating_W, 0.0);
+    EXPECT_NEAR(coil.outdoor_m3_per_s, flow, 1e-9);
+}
+
 // ---- the year
 
 loads::BuildingYear january(const input::Input& in) { return fortnight(in, 1); }

@@ -117,16 +117,18 @@ void Compiler::add_planned_air()
     }
 }
 
-/// On design days one that gives everything is no part of the room's load: it stands in that of the coil.
+/// On design days one that gives everything is no part of the load of a room that is held: it stands in that of the coil.
 void Compiler::add_supply(std::size_t r, double returned)
 {
-    const building::AirSupply& supply = b_.air_supplies[*b_.rooms[r].use.air_supply];
+    const building::Use& use = b_.rooms[r].use;
+    const building::AirSupply& supply = b_.air_supplies[*use.air_supply];
+    const bool held = winter() ? use.heating_setpoint_C.has_value() : use.cooling_setpoint_C.has_value();
     if (supply.returns_through && returned > 0.0) {
         Drives back = planned_[r];
         for (balance::Drive& d : back) d.factor *= returned;
         m_.zones[zone_of_room_[*supply.returns_through]].transfer_air.push_back({zone_of_room_[r], std::move(back)});
     }
-    if (supply.gives_everything && spell_.for_design) return;
+    if (supply.gives_everything && spell_.for_design && held) return;
     balance::SupplyAir air{.least_kg_per_s = planned_[r],
                            .temperature_C = m_.outdoor_air_C,
                            .humidity_ratio = m_.outdoor_humidity_ratio,

@@ -242,6 +242,8 @@ void add_coils(Document& out, const airside::CoilLoads& coils, const PreferredUn
                 "recovery. Humidifying is by steam; air that is dried leaves its coil at 95 % and is heated again; "
                 "fans warm "
                 "no air here.\n");
+    if (coils.supplies.size() < coils.rooms.size()) out.add("\n");
+    out.add(airside::coil_tables().table("supply_load", coils));
     if (!coils.systems.empty()) out.add("\n");
     out.add(airside::coil_tables().table("system_air", coils));
     out.add(system_air_text(coils, units));
