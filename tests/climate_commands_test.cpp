@@ -99,6 +99,23 @@ TEST_F(ClimateCommands, MakeAYearThatProjectsAndDeriveRead)
     EXPECT_THAT(r.out, HasSubstr("SYNTHETIC weather"));
 }
 
+TEST_F(ClimateCommands, MoveTheYearToTheHeightOfTheSite)
+{
+    const json before = run_json("climate house --json")["weather_month"][0];
+    replace("form = \"synthetic\"", "form = \"synthetic\"\nheight = 15");
+    const double site_m = 415.0;
+    const Ran moved = run(fmt::format("climate house --set site/height={} --json", site_m));
+    const json year = json::parse(moved.out)["weather_month"][0];
+    EXPECT_NEAR(before["mean"].get<double>() - year["mean"].get<double>(), 0.0065 * 400.0, 1e-3);
+    const Ran told = run(fmt::format("climate house --set site/height={}", site_m));
+    EXPECT_THAT(told.errors,
+                HasSubstr("the weather year was moved from 15 m to the site's 415 m: temperatures by -2.6 K"));
+    EXPECT_THAT(run("climate house --set site/height=15").errors, Not(HasSubstr("V413")));
+    const Ran far = run("year house --days 1 --set site/height=3000");
+    EXPECT_EQ(far.code, 2);
+    EXPECT_THAT(far.errors, HasSubstr("take the weather of a nearer station"));
+}
+
 TEST_F(ClimateCommands, ListOneDay)
 {
     for (const char* day : {"winter", "July", "14 July", "\"july dry bulb\""})

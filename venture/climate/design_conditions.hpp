@@ -62,12 +62,4 @@ inline constexpr int design_day_of_month = 21;
 /// By how much clocks are ahead of local standard time on a day.
 [[nodiscard]] double clock_ahead_h(const Site& site, MonthDay date);
 
-/// Conditions of a station moved to another height: temperatures fall by 6.5 K for each kilometre up, relative
-/// humidities (also the coincident ones) stay, daily ranges, ground and sun stay.
-/// Source    lapse of the standard atmosphere, ISO 2533:1975; constant relative humidity is our assumption
-/// Valid     heights that differ by at most 1500 m
-/// @throws   quantity::RangeError outside the valid range
-[[nodiscard]] CoolingMonth at_height(const CoolingMonth& month, double station_m, double site_m);
-[[nodiscard]] WinterDesign at_height(const WinterDesign& winter, double station_m, double site_m);
-
 } // namespace venture::climate

@@ -14,7 +14,7 @@ using quantity::check_range;
 
 namespace {
 
-constexpr double brightest = 1e4; ///< of any irradiance, W/m2
+constexpr double brightest_W_per_m2 = 1e4; ///< of any irradiance, W/m2
 
 /// The sun's direction along the plane's normal, up its slope, and to the right as seen from outside.
 struct OnPlane {
@@ -74,8 +74,8 @@ double ground_share(Angle tilt) { return 0.5 * (1.0 - std::cos(tilt.radians()));
 SkyBrightness perez_1990(const ClearSky& sky, Angle elevation, double extraterrestrial_W_per_m2)
 {
     const double beam = sky.beam_normal_W_per_m2, diffuse = sky.diffuse_horizontal_W_per_m2;
-    check_range("perez_1990", "beam", beam, {0.0, brightest}, "W/m2");
-    check_range("perez_1990", "diffuse", diffuse, {0.0, brightest}, "W/m2");
+    check_range("perez_1990", "beam", beam, {0.0, brightest_W_per_m2}, "W/m2");
+    check_range("perez_1990", "diffuse", diffuse, {0.0, brightest_W_per_m2}, "W/m2");
     check_range("perez_1990", "elevation", elevation.degrees(), {0.0, 90.0}, "deg");
     if (diffuse <= 0.0) return {};
     const double zenith = std::numbers::pi / 2.0 - elevation.radians(), z3 = 1.041 * zenith * zenith * zenith;
@@ -128,7 +128,7 @@ PlaneIrradiance perez_on_plane(const ClearSky& sky, const SunPosition& sun, Angl
 
 ClearSky split_global(double global_horizontal_W_per_m2, Angle elevation, double extraterrestrial_W_per_m2)
 {
-    check_range("split_global", "global irradiance", global_horizontal_W_per_m2, {0.0, brightest}, "W/m2");
+    check_range("split_global", "global irradiance", global_horizontal_W_per_m2, {0.0, brightest_W_per_m2}, "W/m2");
     constexpr double lowest_beam_deg = 3.0;
     if (elevation.degrees() < lowest_beam_deg) return {0.0, global_horizontal_W_per_m2};
     const double on_horizontal = extraterrestrial_W_per_m2 * std::sin(elevation.radians());

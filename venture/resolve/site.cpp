@@ -3,6 +3,7 @@
 #include <set>
 
 #include <venture/air/moist_air.hpp>
+#include <venture/climate/at_height.hpp>
 #include <venture/resolve/climate_input.hpp>
 #include <venture/resolve/pass.hpp>
 #include <venture/resolve/place.hpp>
@@ -181,10 +182,11 @@ void SiteConditions::move_to_height()
     }
     problem(
         codes::moved_height, station.origin,
-        fmt::format("design conditions were moved from {} to the site's {}: temperatures by {}, relative humidities "
-                    "kept",
-                    units_.text(*station, Kind::length), units_.text(site.place.height_m, Kind::length),
-                    units_.text(0.0065 * (*station - site.place.height_m), Kind::temperature_difference, 2)),
+        fmt::format(
+            "design conditions were moved from {} to the site's {}: temperatures by {}, relative humidities "
+            "kept",
+            units_.text(*station, Kind::length), units_.text(site.place.height_m, Kind::length),
+            units_.text(climate::lapse_K_per_m * (*station - site.place.height_m), Kind::temperature_difference, 2)),
         "`venture climate` shows them as they are used")
         .severity = quantity::Severity::note;
 }

@@ -35,7 +35,10 @@ struct Case::State {
 
 private:
     [[nodiscard]] std::optional<climate::WeatherYear> make_weather();
-    void derive_conditions();
+    [[nodiscard]] std::optional<climate::WeatherYear> at_height(double height_m);
+    [[nodiscard]] std::optional<climate::WeatherYear> at_site();
+    [[nodiscard]] quantity::OriginId place_of_weather() const;
+    void derive_conditions(const climate::WeatherYear& year);
     /// Where the weather year is wrong, missing design conditions follow from it.
     void drop_what_weather_would_give(std::vector<quantity::Problem>& more) const;
     /// Tells what is wrong with circuits and plants of an input whose building does not stand.
