@@ -190,7 +190,7 @@ loads::MonthAir AirYear::supplied(std::size_t r, const building::AirSupply& supp
         out.fan_J = supply.fan_power_W_per_m3_per_s() * h.supplied_kg / density_kg_per_m3_;
     else if (!told_[r])
         try {
-            add_coils(supply, h, out);
+            add_coils(r, supply, h, out);
         } catch (const quantity::RangeError& wrong) {
             tell(r, supply, wrong.what());
         }
@@ -203,9 +203,26 @@ void AirYear::tell(std::size_t r, const building::AirSupply& supply, std::string
     told_[r] = true;
 }
 
+namespace {
+
+/// Bounds of temperature are for what coils do: where none cools, outdoor air may come as cold as it is into a room that is
+/// never cooled or just being heated, and a little colder than any other room; so with warmth.
+void relax(const building::Use& use, bool heats, bool cools, double zone_C, SupplyBounds& bounds)
+{
+    constexpr double a_little_K = 1.0, any_cold_C = -100.0, any_warm_C = 200.0;
+    if (!cools)
+        bounds.coldest_C =
+            std::min(bounds.coldest_C, heats || !use.cooling_setpoint_C ? any_cold_C : zone_C - a_little_K);
+    if (!heats)
+        bounds.warmest_C =
+            std::max(bounds.warmest_C, cools || !use.heating_setpoint_C ? any_warm_C : zone_C + a_little_K);
+}
+
+} // namespace
+
 /// By means over the hour. Heat is that of the balance; how cold the coil must make the air to dry it, and so what is heated
 /// again, follows from the states.
-void AirYear::add_coils(const building::AirSupply& supply, const Hour& h, loads::MonthAir& out) const
+void AirYear::add_coils(std::size_t r, const building::AirSupply& supply, const Hour& h, loads::MonthAir& out) const
 {
     const double cp = compiled_->model.air_specific_heat_J_per_kgK, outdoor = h.supplied_kg / hour_s,
                  supply_W = h.supply_J / hour_s, supply_moisture = h.supply_moisture_kg / hour_s;
@@ -222,6 +239,7 @@ void AirYear::add_coils(const building::AirSupply& supply, const Hour& h, loads:
         asks.outdoor_air.humidity_ratio += supply_moisture / outdoor;
     }
     asks.bounds = bounds_of(supply, zone, asks.outdoor_air, spell_->pressure);
+    relax(b_.rooms[r].use, h.heating_J > 0.0, h.cooling_J > 0.0, zone.dry_bulb_C, asks.bounds);
     const UnsizedSupply s = unsized_supply(asks);
     const CoilProcess coils = coil_process(s.mixed, s.supply, s.dry_air_kg_per_s, spell_->pressure);
     const double reheat_J = coils.reheat_W * hour_s;

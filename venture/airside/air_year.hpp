@@ -42,7 +42,7 @@ private:
     void take_room(std::size_t room, std::size_t step, const balance::StepResult& result);
     void end_hour(std::size_t room, std::size_t hour);
     [[nodiscard]] loads::MonthAir supplied(std::size_t room, const building::AirSupply& supply, const Hour& h);
-    void add_coils(const building::AirSupply& supply, const Hour& h, loads::MonthAir& out) const;
+    void add_coils(std::size_t room, const building::AirSupply& supply, const Hour& h, loads::MonthAir& out) const;
     void tell(std::size_t room, const building::AirSupply& supply, std::string_view why);
 
     const building::Building& b_;

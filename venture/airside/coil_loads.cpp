@@ -229,7 +229,8 @@ quantity::Problem supply_serves_no_room(const building::AirSupply& supply, const
             .message =
                 fmt::format("air supply '{}' cannot give room '{}' what it asks for: {}", supply.name, room, why),
             .hint = "coldest_supply must be colder than the rooms that it cools, warmest_supply warmer than those that "
-                    "it heats",
+                    "it heats; driest_supply drier than those that it dries, wettest_supply more humid than those that "
+                    "it humidifies",
             .subject = "air_supply/" + supply.name};
 }
 

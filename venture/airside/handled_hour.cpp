@@ -72,9 +72,9 @@ SupplyBounds bounds_of(const building::AirSupply& supply, const Point& zone, con
 {
     SupplyBounds out{.coldest_C = supply.coldest_supply_C, .warmest_C = supply.warmest_supply_C};
     out.wettest = supply.wettest_supply ? *supply.wettest_supply : wettest_in_ducts(zone, pressure);
-    out.driest = supply.driest_supply ? *supply.driest_supply
-                                      : std::min({driest_off_coil(zone, pressure), out.wettest, fresh.humidity_ratio});
-    out.wettest = std::max(out.wettest, out.driest); // typed bounds were held against each other before
+    out.driest = supply.driest_supply ? *supply.driest_supply : std::min(driest_off_coil(zone, pressure), out.wettest);
+    out.wettest = std::max({out.wettest, out.driest, fresh.humidity_ratio});
+    out.driest = std::min(out.driest, fresh.humidity_ratio);
     return out;
 }
 

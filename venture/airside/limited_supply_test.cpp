@@ -94,6 +94,32 @@ TEST(LimitedSupply, OfWinterLeavesTheRoomTooCold)
     EXPECT_NEAR(fortnight(in, 1).rooms[0].run.heating_peak_W, 0.3 * all.run.heating_peak_W, 1e-6);
 }
 
+/// Colder and drier than any supply air may be: a bound is for what coils do, and what they cannot do is no mistake.
+TEST(LimitedSupply, ServesARoomThatItCannotHold)
+{
+    input::Input in = supplied(0.5, true);
+    in.rooms[0].use.cooling_setpoint = 26.0;
+    in.rooms[0].use.least_humidity = 0.5;
+    in.rooms[0].use.humidifying_limit = 1e-6;
+    in.air_supplies[0].greatest_heating = 5.0;
+    in.air_supplies[0].coldest_supply = 16.0;
+    in.air_supplies[0].driest_supply = 0.006;
+    for (const bool held : {true, false}) {
+        if (!held) {
+            in.rooms[0].use = supplied(0.5, true).rooms[0].use;
+            in.rooms[0].use.heating_setpoint = in.rooms[0].use.cooling_setpoint = quantity::Given<double>{};
+        }
+        const building::Building b = built(in);
+        AirYear air{b};
+        const loads::BuildingYear year = loads::run_year(b, climate::synthetic_year(climate::temperate_climate()),
+                                                         {.step_s = 1800.0, .days = 10, .watcher = &air});
+        EXPECT_LT(year.rooms[0].run.coldest_C, 14.0);
+        EXPECT_TRUE(air.problems().empty());
+        const loads::MonthAir& january = year.rooms[0].air.months[0];
+        EXPECT_NEAR(january.fan_J, 2000.0 * flow * january.hours * 3600.0, 0.02 * january.fan_J); // no air beside
+    }
+}
+
 /// Outdoor air that is drier than the room is no reason to wet it, where nobody asks for it.
 TEST(LimitedHumidity, NobodyHumidifiesARoomWithoutALeastHumidity)
 {

@@ -50,11 +50,14 @@ Flow flow_for(const ZoneAsks& a)
         if (flow > out.kg_per_s) out = {flow, by};
     };
     const double apart_K = (q > 0.0 ? b.warmest_C : b.coldest_C) - a.zone.dry_bulb_C;
-    // of W = Wz + g/m and q = m cp(W) (t - tz), at the bound of t
-    if (q != 0.0)
-        at_least(flow_within(q / apart_K - air::specific_heat_of_vapour_J_per_kgK * g,
-                             heat_capacity_J_per_kgK(a.zone.humidity_ratio)),
-                 By::supply_temperature);
+    // Of W = Wz + g/m and q = m cp(W) (t - tz), at the bound of t. Vapour that is added carries some of it; where it carries
+    // all, the bound is kept by any flow.
+    if (q != 0.0) {
+        const double vapour_W_per_K = air::specific_heat_of_vapour_J_per_kgK * g,
+                     cp = heat_capacity_J_per_kgK(a.zone.humidity_ratio), all_W_per_K = q / apart_K;
+        const bool carried = all_W_per_K >= 0.0 && all_W_per_K <= vapour_W_per_K;
+        if (!carried) at_least(flow_within(all_W_per_K - vapour_W_per_K, cp), By::supply_temperature);
+    }
     at_least(flow_within(g, (g > 0.0 ? b.wettest : b.driest) - a.zone.humidity_ratio), By::supply_humidity);
     if (b.most_dry_air_kg_per_s && out.kg_per_s > *b.most_dry_air_kg_per_s)
         out = {std::max(*b.most_dry_air_kg_per_s, a.outdoor_kg_per_s), By::most_flow};
@@ -124,9 +127,14 @@ UnsizedSupply unsized_supply(const ZoneAsks& asked)
 {
     check(asked);
     const Flow flow = flow_for(asked);
-    if (!std::isfinite(flow.kg_per_s))
-        throw quantity::RangeError(of_supply, "air of the zone", asked.zone.dry_bulb_C,
-                                   {asked.bounds.coldest_C, asked.bounds.warmest_C}, "degC");
+    if (!std::isfinite(flow.kg_per_s)) {
+        const SupplyBounds& b = asked.bounds;
+        if (flow.by == UnsizedSupply::FlowBy::supply_humidity)
+            throw quantity::RangeError(of_supply, "humidity ratio of the zone's air", asked.zone.humidity_ratio,
+                                       {b.driest, b.wettest}, "kg/kg");
+        throw quantity::RangeError(of_supply, "air of the zone", asked.zone.dry_bulb_C, {b.coldest_C, b.warmest_C},
+                                   "degC");
+    }
     UnsizedSupply out;
     out.flow_by = flow.by;
     out.dry_air_kg_per_s = flow.kg_per_s;

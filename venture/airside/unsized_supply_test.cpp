@@ -122,6 +122,20 @@ TEST(UnsizedSupply, IsNoDrierThanACoilLeavesUnlessTheRoomIs)
     EXPECT_LE(one_typed.driest, one_typed.wettest);
 }
 
+TEST(UnsizedSupply, VapourThatCarriesTheHeatNeedsNoMoreAir)
+{
+    const ZoneAsks asks{.zone = {21.0, 0.0045},
+                        .sensible_W = -5.0,
+                        .moisture_kg_per_s = 2e-4,
+                        .outdoor_kg_per_s = 0.1,
+                        .outdoor_air = {12.0, 0.004},
+                        .bounds = {.coldest_C = -20.0, .warmest_C = 40.0, .driest = 0.001, .wettest = 0.012}};
+    const UnsizedSupply s = unsized_supply(asks);
+    EXPECT_EQ(s.dry_air_kg_per_s, 0.1);
+    EXPECT_NEAR(s.given_sensible_W, -5.0, 1e-9);
+    EXPECT_NEAR(s.given_moisture_kg_per_s, 2e-4, 1e-15);
+}
+
 TEST(UnsizedSupply, RefusesWhatCannotBe)
 {
     ZoneAsks asks{{26.0, 0.0105}, -8e3, 0.0};
