@@ -98,7 +98,7 @@ const figure::TableOf<SystemAir>& system_air_columns()
         {
             {{"supply", "One air handler for", "", "air supply", 0}, [](const S& s) -> Cell { return s.supply; }},
             {{"rooms", "rooms", "", "that it serves", 4}, [](const S& s) -> Cell { return figure::whole(s.rooms); }},
-            {{"asked", "Outdoor air\nrooms ask", "air_flow", "of all rooms, each at full", 1},
+            {{"asked", "Outdoor air\nrooms ask", "air_flow", "of all rooms, each at its largest", 1},
              [](const S& s) -> Cell { return s.asked_m3_per_s; }},
             {{"people_at_once", "people\nat once", "share", "on design days, of the sum of each room's most", 3},
              [](const S& s) -> Cell { return s.need.occupant_diversity; }},

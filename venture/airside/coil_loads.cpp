@@ -251,7 +251,7 @@ CoilLoads coil_loads(const building::Building& b, const loads::RoomLoads& loads,
                                          {supply, b.rooms[r].floor_area_m2},
                                          b.rooms[r].use.least_humidity.has_value()},
                                         room));
-            supplied.push_back({r, out.rooms.back().supply_m3_per_s});
+            supplied.push_back({r, out.rooms.back().outdoor_m3_per_s, out.rooms.back().supply_m3_per_s});
             tell_short(supply, out.rooms.back(), units, out.problems);
         } catch (const quantity::RangeError& wrong) {
             out.problems.push_back(supply_serves_no_room(supply, room.room, wrong.what()));

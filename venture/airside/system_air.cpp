@@ -8,12 +8,15 @@ namespace venture::airside {
 
 namespace {
 
-/// All that a room asks for, as a need by person and by area: what is not by person is there whoever is.
-air::RoomNeed whole_need_of(const building::Room& room)
+/// All that a room asks for at its largest, as a need by person and by area: what is not by person is there whoever is.
+air::RoomNeed whole_need_of(const building::Room& room, double largest_m3_per_s)
 {
     air::RoomNeed out = room.outdoor_air_need();
-    const double beside = room.outdoor_air_by_plan_m3_per_s() - out.supply_m3_per_s();
+    const double by_plan = room.outdoor_air_by_plan_m3_per_s(), beside = by_plan - out.supply_m3_per_s(),
+                 share = by_plan > 0.0 ? largest_m3_per_s / by_plan : 0.0; // hours and control never ask for all of it
     if (beside > 0.0) out.per_area_m_per_s += beside * out.effectiveness / out.area_m2;
+    out.per_area_m_per_s *= share;
+    out.per_person_m3_per_s *= share;
     return out;
 }
 
@@ -52,9 +55,9 @@ SystemAir air_of(const building::Building& b, const building::AirSupply& supply,
     double people = 0.0;
     for (const RoomSupply& r : rooms) {
         const building::Room& room = b.rooms[r.room];
-        asked.push_back({.need = whole_need_of(room), .least_primary_m3_per_s = r.supply_m3_per_s});
+        asked.push_back({.need = whole_need_of(room, r.outdoor_m3_per_s), .least_primary_m3_per_s = r.supply_m3_per_s});
         people += asked.back().need.people;
-        out.asked_m3_per_s += room.outdoor_air_by_plan_m3_per_s();
+        out.asked_m3_per_s += r.outdoor_m3_per_s;
         out.supply_m3_per_s += r.supply_m3_per_s;
     }
     out.need = system_need(asked, diversity_of(b, rooms) * people, out.supply_m3_per_s);
@@ -73,9 +76,11 @@ std::vector<SystemAir> system_air(const building::Building& b, std::span<const R
     for (const RoomSupply& r : rooms)
         if (r.supply_m3_per_s > no_flow_m3_per_s) by_supply[*b.rooms[r.room].use.air_supply].push_back(r);
     std::vector<SystemAir> out;
-    for (std::size_t s = 0; s < by_supply.size(); ++s)
-        if (b.air_supplies[s].gives_everything && by_supply[s].size() > 1)
-            out.push_back(air_of(b, b.air_supplies[s], by_supply[s]));
+    for (std::size_t s = 0; s < by_supply.size(); ++s) {
+        if (!b.air_supplies[s].gives_everything || by_supply[s].size() < 2) continue;
+        SystemAir air = air_of(b, b.air_supplies[s], by_supply[s]);
+        if (air.asked_m3_per_s > no_flow_m3_per_s) out.push_back(std::move(air));
+    }
     return out;
 }
 

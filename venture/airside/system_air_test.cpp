@@ -21,11 +21,17 @@ input::Input two_rooms()
     return in;
 }
 
+/// Both rooms with their outdoor air by plan, and so much supply air.
+std::vector<RoomSupply> supplied_by_plan(const building::Building& b, double first, double second)
+{
+    return {{0, b.rooms[0].outdoor_air_by_plan_m3_per_s(), first},
+            {1, b.rooms[1].outdoor_air_by_plan_m3_per_s(), second}};
+}
+
 TEST(SystemAir, IsWhatRoomsAskWhereTheyAreAlike)
 {
     const building::Building b = built(two_rooms());
-    const std::vector<RoomSupply> rooms{{0, 0.1}, {1, 0.1}};
-    const std::vector<SystemAir> systems = system_air(b, rooms);
+    const std::vector<SystemAir> systems = system_air(b, supplied_by_plan(b, 0.1, 0.1));
     ASSERT_EQ(systems.size(), 1u);
     EXPECT_EQ(systems[0].rooms, 2u);
     EXPECT_NEAR(systems[0].asked_m3_per_s, 2.0 * (4 * 5e-3 + 20.0 * 0.3e-3), 1e-15);
@@ -36,8 +42,8 @@ TEST(SystemAir, TheCrowdedRoomRules)
 {
     input::Input in = two_rooms();
     in.rooms[1].use.people = 12.0;
-    const std::vector<RoomSupply> rooms{{0, 0.1}, {1, 0.1}};
-    const SystemAir air = system_air(built(in), rooms).at(0);
+    const building::Building b = built(in);
+    const SystemAir air = system_air(b, supplied_by_plan(b, 0.1, 0.1)).at(0);
     const double first = 4 * 5e-3 + 6e-3, second = 12 * 5e-3 + 6e-3, share = (first + second) / 0.2;
     EXPECT_EQ(air.ruling_room, "Second");
     EXPECT_NEAR(air.ruling_share, second / 0.1, 1e-12);
@@ -50,9 +56,9 @@ TEST(SystemAir, PeopleWhoAreNeverThereAtOnceCountOnce)
     input::Input in = two_rooms();
     in.rooms[0].use.people_profile = "08-12";
     in.rooms[1].use.people_profile = "13-17 50 %";
-    const std::vector<RoomSupply> rooms{{0, 0.1}, {1, 0.1}};
+    const building::Building b = built(in);
     // the most at once is 4, each room's most are 4 and 2
-    EXPECT_NEAR(system_air(built(in), rooms).at(0).need.occupant_diversity, 4.0 / 6.0, 1e-12);
+    EXPECT_NEAR(system_air(b, supplied_by_plan(b, 0.1, 0.1)).at(0).need.occupant_diversity, 4.0 / 6.0, 1e-12);
 }
 
 TEST(SystemAir, CountsWhatIsNeitherByPersonNorByFloor)
@@ -60,20 +66,34 @@ TEST(SystemAir, CountsWhatIsNeitherByPersonNorByFloor)
     input::Input in = two_rooms();
     in.rooms[0].use.ventilation_flow = 0.02;
     in.rooms[1].use.air_effectiveness = 0.8;
-    const std::vector<RoomSupply> rooms{{0, 0.1}, {1, 0.1}};
     const building::Building b = built(in);
-    const SystemAir air = system_air(b, rooms).at(0);
+    const SystemAir air = system_air(b, supplied_by_plan(b, 0.1, 0.1)).at(0);
     EXPECT_NEAR(air.need.uncorrected_m3_per_s, 2.0 * (4 * 5e-3 + 6e-3) + 0.02, 1e-12);
     EXPECT_NEAR(air.asked_m3_per_s, 0.046 + 0.026 / 0.8, 1e-12);
 }
 
 TEST(SystemAir, IsNotAskedOfOneRoomOrOfOutdoorAirAlone)
 {
-    const std::vector<RoomSupply> one{{0, 0.1}, {1, 0.0}}, two{{0, 0.1}, {1, 0.1}};
-    EXPECT_TRUE(system_air(built(two_rooms()), one).empty());
     input::Input in = two_rooms();
+    const building::Building everything = built(in);
+    EXPECT_TRUE(system_air(everything, supplied_by_plan(everything, 0.1, 0.0)).empty());
     in.air_supplies[0].gives = input::SupplyGives::outdoor_air;
-    EXPECT_TRUE(system_air(built(in), two).empty());
+    const building::Building outdoor_air = built(in);
+    EXPECT_TRUE(system_air(outdoor_air, supplied_by_plan(outdoor_air, 0.1, 0.1)).empty());
+}
+
+/// Outdoor air that never comes at full is no more than what the room is supplied with.
+TEST(SystemAir, AsksForNoMoreThanEverComes)
+{
+    input::Input in = two_rooms();
+    in.rooms[0].use.ventilation_profile = "08-18 30 %";
+    in.rooms[1].use.ventilation_per_area = 0.05e-3;
+    in.rooms[1].use.people = 0.0;
+    const building::Building b = built(in);
+    const SystemAir air = coil_loads(b, loads::design_loads(b).loads).systems.at(0);
+    EXPECT_NEAR(air.asked_m3_per_s, 0.3 * 0.026 + 20.0 * 0.05e-3, 1e-9);
+    EXPECT_LE(air.ruling_share, 1.0 + 1e-9);
+    EXPECT_GT(air.need.efficiency, 0.0);
 }
 
 TEST(SystemAir, ComesWithTheLoadsOfCoils)
