@@ -312,9 +312,6 @@ TEST(Refused, WhatCannotBeIsSaid)
     using Use = input::UseInput;
     says([](In&, Air& a, Use&) { a.coldest_supply = 30.0, a.warmest_supply = 20.0; }, "is above the most");
     says([](In&, Air& a, Use&) { a.heat_recovery = 1.3; }, "heat_recovery");
-    says([](In&, Air& a, Use&) { a.heat_recovery = 0.0, a.coldest_exhaust = 1.0; }, "without heat_recovery above 0");
-    says([](In&, Air& a, Use&) { a.greatest_cooling = 50.0; }, "without gives = \"everything\"");
-    says([](In&, Air& a, Use&) { a.coldest_supply = 12.0; }, "or free_cooling = \"dry bulb\"");
     says([](In&, Air&, Use& u) { u.outdoor_air_by = "airs"; }, "airs");
     says([](In&, Air&, Use& u) { u.cooling_setpoint = 24.0, u.humidity_limit = 0.4, u.least_humidity = 0.9; },
          "at once");
@@ -323,6 +320,25 @@ TEST(Refused, WhatCannotBeIsSaid)
     says([](In&, Air&, Use& u) { u.cooling_setpoint = 24.0, u.dew_point_limit = 30.0; }, "can hold no such moisture");
     says([](In&, Air&, Use& u) { u.ventilation_control = input::VentilationControl::head_count; }, "nobody is");
     says([](In& in, Air&, Use&) { in.extracts = {extract("Rom", 0.1)}; }, "Rom");
+}
+
+TEST(Told, WhatSaysNothingBesideTheRest)
+{
+    const auto warns = [](auto change, const char* words) {
+        input::Input in = supplied(0.7);
+        change(in.air_supplies[0]);
+        const quantity::Problem told = problem_of(in, quantity::codes::unused);
+        EXPECT_EQ(told.severity, quantity::Severity::warning);
+        EXPECT_THAT(told.message, HasSubstr(words));
+    };
+    using Air = input::AirSupplyInput;
+    warns([](Air& a) { a.heat_recovery = 0.0, a.coldest_exhaust = 1.0; }, "without heat_recovery above 0");
+    warns([](Air& a) { a.greatest_cooling = 50.0; }, "without gives = \"everything\"");
+    warns([](Air& a) { a.coldest_supply = 12.0; }, "or free_cooling = \"dry bulb\"");
+    warns([](Air& a) { a.greatest_outdoor_share = 0.5; }, "without free_cooling = \"dry bulb\"");
+    input::Input in = supplied(0.7, true);
+    in.air_supplies[0].coldest_supply = 12.0;
+    EXPECT_EQ(told(in, quantity::codes::unused), "");
 }
 
 TEST(Humidity, MayBeSaidByDewPointOrRatio)

@@ -84,11 +84,14 @@ void RecordChecks::check_company(std::string_view table, const ConstRecord& reco
     const auto& any_of = key.spec.says_with;
     if (any_of.empty() || std::ranges::any_of(any_of, [&](const auto& with) { return holds(record, with); })) return;
     const Given<std::string>* name = quantity::name_of(record);
-    problem(codes::contradiction, record.origin(key),
-            fmt::format("{}{} says {}, of which nothing comes without {}", table,
-                        name != nullptr && *name ? fmt::format(" '{}'", **name) : "", key.spec.name,
-                        quantity::in_words(any_of)),
-            fmt::format("type that, or leave {} out", key.spec.name));
+    const bool is_named = name != nullptr && *name;
+    quantity::Problem& told =
+        problem(codes::unused, record.origin(key),
+                fmt::format("{}{} says {}, of which nothing comes without {}", table,
+                            is_named ? fmt::format(" '{}'", **name) : "", key.spec.name, quantity::in_words(any_of)),
+                fmt::format("type that, or leave {} out", key.spec.name));
+    told.severity = quantity::Severity::warning; // variants turn on and off what stands beside it
+    told.subject = is_named ? fmt::format("{}/{}", table, **name) : std::string{table};
 }
 
 void RecordChecks::check_record(std::string_view table, const ConstRecord& record)
