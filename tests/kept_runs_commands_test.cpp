@@ -118,6 +118,10 @@ TEST_F(KeptRunsCommands, AirOfARoomIsDrawn)
     EXPECT_EQ(bounded.code, 0);
     EXPECT_THAT(bounded.out, HasSubstr("short by"));
     EXPECT_THAT(bounded.errors, HasSubstr("V454"));
+    EXPECT_EQ(
+        run("draw air house Kitchen --winter -o short.svg --set \"air_supply/house air/greatest_heating=10 W/m2\"")
+            .code,
+        0);
     EXPECT_THAT(run("explain house Kitchen --arithmetic").out,
                 AllOf(HasSubstr("by 'house air':"), HasSubstr("on cooling design days, our assumption"),
                       HasSubstr("behind recovery"), HasSubstr("water that condenses")));

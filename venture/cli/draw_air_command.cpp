@@ -72,6 +72,9 @@ bool add_design_hour(const Job& job, const building::Room& room, bool winter, dr
     if (coil != coils.end() && (winter ? coil->heating_W : coil->cooling_W) > 0.0) {
         out.subtitle = winter ? fmt::format("{} heats in winter design", coil->supply)
                               : fmt::format("{} cools, {}", coil->supply, in_words(coil->cooling_when));
+        if (const double short_W = winter ? coil->heating_short_W : coil->cooling_short_W; short_W > 0.0)
+            out.subtitle += fmt::format("; drawn as the room asks, {} more than its coils give",
+                                        job.units().text(short_W, quantity::Kind::power));
         add_coils(winter ? coil->in_winter : coil->in_summer, out);
         return true;
     }
